@@ -1,0 +1,269 @@
+/**
+ * Lays the demo studio (data beside this file) into a database, its times relative to the moment of loading. Does nothing
+ * where it is there already.
+ */
+import { readdirSync, readFileSync } from 'node:fs'
+import pg from 'pg'
+import sharp from 'sharp'
+import { v7 as uuidv7 } from 'uuid'
+import { planFinish } from '../src/core/finish/planFinish'
+import type { LookCode } from '../src/core/finish/looks'
+import { unitOf, type FamilyCode } from '../src/core/finish/families'
+import type { CostKind, Outcome } from '../src/core/log/entry'
+import { roundMoney } from '../src/core/money/money'
+import { areaOfPart } from '../src/core/piece/area'
+import type { PlanStep, Source } from '../src/core/piece/piece'
+import { dayOf, instantOf } from '../src/core/time/wallTime'
+import type { Surface } from '../src/core/surface/surfaceArea'
+import { addEntries, type NewEntry } from '../src/db/entry'
+import { addPhoto } from '../src/db/photo'
+import { addParts, addPiece, addPlan, type NewPart } from '../src/db/piece'
+import {
+  addReading,
+  saveChannel,
+  savePerson,
+  saveProduct,
+  saveStudio,
+  type Product,
+  type SalesChannel,
+  type Studio,
+} from '../src/db/studio'
+import { drawPiece, type Drawing } from './draw'
+
+interface StudioData {
+  studio: Studio
+  people: string[]
+  channels: Omit<SalesChannel, 'id'>[]
+  products: { name: string; family: FamilyCode; colour?: [string, string]; size: number; price: number }[]
+  /** days from now, °C, % */
+  readings: [number, number, number][]
+}
+interface Done {
+  at: string
+  minutes?: number
+  running?: boolean
+}
+interface PartData extends Omit<NewPart, 'id' | 'surfaces'> {
+  surfaces: Surface[]
+  plan?: { look: LookCode; paint: FamilyCode; a: [string, string]; b?: [string, string]; at: string }
+  done?: Done[]
+}
+interface PieceData {
+  name: string
+  source: Source
+  sourceNote: string | null
+  client?: string
+  promised?: number
+  takenIn: string
+  bought: number
+  fetching: number
+  expected: number | null
+  condition: string
+  drawing: Drawing
+  parts: PartData[]
+  notes?: { at: string; note: string }[]
+  costs?: { at: string; kind: CostKind; money: number; note: string }[]
+  listed?: { at: string; channel: string; price: number }
+  ended?: { at: string; outcome: Outcome; channel?: string; price?: number; fees?: number; note: string }
+}
+
+const read = <T>(path: string): T => JSON.parse(readFileSync(new URL(path, import.meta.url), 'utf8')) as T
+const dayMs = 86_400_000
+const perUnit = { min: 60_000, h: 3_600_000 }
+
+/** "-12d 09:10" is that time on the wall twelve days ago, "-95min" and "-7h" are so long before now. */
+function momentOf(text: string, now: Date, zone: string): string {
+  const span = /^-(\d+)(min|h)$/.exec(text)
+  if (span) return new Date(now.getTime() - Number(span[1]) * perUnit[span[2] as 'min' | 'h']).toISOString()
+  const [, days, time] = /^-(\d+)d (\d\d:\d\d)$/.exec(text) ?? []
+  const day = dayOf(new Date(now.getTime() - Number(days) * dayMs).toISOString(), zone)
+  const instant = days && time ? instantOf(`${day}T${time}`, zone) : null
+  if (!instant) throw new Error(`no moment in the demo's data: ${text}`)
+  return instant
+}
+
+/** Loads the demo in one transaction, as the database's owner. */
+export async function loadDemo(client: pg.Client, now: Date): Promise<void> {
+  const data = read<StudioData>('./studio.json')
+  const found = await client.query('select from studio where id = $1', [data.studio.id])
+  if (found.rowCount) return
+  await client.query('begin')
+  await client.query("select set_config('itinerum.studio', $1, true)", [data.studio.id])
+  try {
+    await loadAll(client, data, now)
+    await client.query('commit')
+  } catch (error) {
+    await client.query('rollback')
+    throw error
+  }
+}
+
+async function loadAll(client: pg.Client, data: StudioData, now: Date): Promise<void> {
+  const { studio } = data
+  await saveStudio(client, studio)
+  const people = data.people.map((name) => ({ id: uuidv7(), name }))
+  for (const person of people) await savePerson(client, studio.id, person)
+  const channels = data.channels.map((channel) => ({ id: uuidv7(), ...channel }))
+  for (const [position, channel] of channels.entries()) await saveChannel(client, studio.id, channel, position)
+  const products = data.products.map(({ colour, ...product }) => ({
+    id: uuidv7(),
+    ...product,
+    unit: unitOf(product.family),
+    colourName: colour?.[0] ?? null,
+    colourHex: colour?.[1] ?? null,
+  }))
+  for (const product of products) await saveProduct(client, studio.id, product)
+  for (const [days, temperature, humidity] of data.readings) {
+    await addReading(client, studio.id, uuidv7(), {
+      at: new Date(now.getTime() + days * dayMs).toISOString(),
+      temperature,
+      humidity,
+    })
+  }
+  const files = readdirSync(new URL('./pieces', import.meta.url)).sort()
+  for (const file of files) {
+    await loadPiece(client, studio, read<PieceData>(`./pieces/${file}`), {
+      now,
+      channels,
+      products,
+      person: people[file.length % 2]?.id ?? null,
+    })
+  }
+}
+
+interface Around {
+  now: Date
+  channels: readonly SalesChannel[]
+  products: readonly Product[]
+  person: string | null
+}
+
+async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, around: Around): Promise<void> {
+  const { now, channels } = around
+  const at = (text: string) => momentOf(text, now, studio.zone)
+  const pieceId = uuidv7({ msecs: Date.parse(at(piece.takenIn)) })
+  await addPiece(client, studio.id, {
+    id: pieceId,
+    name: piece.name,
+    source: piece.source,
+    sourceNote: piece.sourceNote,
+    client: piece.client ?? null,
+    promisedOn:
+      piece.promised === undefined ? null : dayOf(new Date(now.getTime() + piece.promised * dayMs).toISOString(), studio.zone),
+    takenInAt: at(piece.takenIn),
+    expected: piece.expected,
+    condition: piece.condition,
+  })
+  const parts = piece.parts.map((part) => ({
+    ...part,
+    id: uuidv7(),
+    surfaces: part.surfaces.map((surface) => ({ ...surface, id: uuidv7() })),
+  }))
+  await addParts(
+    client,
+    studio.id,
+    pieceId,
+    0,
+    parts.map(({ plan: _plan, done: _done, ...part }) => part),
+  )
+
+  const entries: NewEntry[] = []
+  const add = (when: string, entry: Omit<NewEntry, 'id' | 'pieceId' | 'at'>) =>
+    entries.push({
+      id: uuidv7({ msecs: Date.parse(when) }),
+      pieceId,
+      at: when,
+      recordedAt: when,
+      personId: around.person,
+      ...entry,
+    } as NewEntry)
+  if (piece.bought > 0) add(at(piece.takenIn), { kind: 'cost', costKind: 'bought', money: piece.bought })
+  if (piece.fetching > 0) add(at(piece.takenIn), { kind: 'cost', costKind: 'fetching', money: piece.fetching })
+  for (const part of parts) {
+    if (!part.plan) continue
+    const steps = await loadPlan(client, studio.id, part, at(part.plan.at))
+    for (const [k, done] of (part.done ?? []).entries()) {
+      const step = steps[k]
+      if (!step) throw new Error(`${piece.name}, ${part.name}: more work than steps (${steps.length})`)
+      work(step, part.id, done, at(done.at), add, around.products)
+    }
+  }
+  for (const { at: when, note } of piece.notes ?? []) add(at(when), { kind: 'note', note })
+  for (const { at: when, kind, money, note } of piece.costs ?? []) add(at(when), { kind: 'cost', costKind: kind, money, note })
+  const channelId = (name?: string) => channels.find((channel) => channel.name === name)?.id ?? null
+  if (piece.listed)
+    add(at(piece.listed.at), { kind: 'listed', channelId: channelId(piece.listed.channel), money: piece.listed.price })
+  if (piece.ended) {
+    const { outcome, channel, price, fees, note } = piece.ended
+    add(at(piece.ended.at), { kind: outcome, channelId: channelId(channel), money: price ?? null, fees: fees ?? null, note })
+  }
+  const trouble = await addEntries(client, studio.id, entries)
+  if (trouble) throw new Error(`${piece.name}: ${trouble.issue}`)
+
+  const finished = piece.ended !== undefined || piece.listed !== undefined || piece.name === 'Blanket chest'
+  for (const moment of finished ? (['before', 'after'] as const) : (['before'] as const)) {
+    const takenAt = moment === 'before' ? at(piece.takenIn) : at(piece.listed?.at ?? piece.ended?.at ?? '-1h')
+    const picture = sharp(Buffer.from(drawPiece(piece.drawing, moment)))
+    const [large, small] = [
+      await picture.clone().resize(1200).webp().toBuffer(),
+      await picture.clone().resize(480).webp().toBuffer(),
+    ]
+    await addPhoto(
+      client,
+      studio.id,
+      pieceId,
+      { id: uuidv7(), moment, takenAt, width: 1200, height: 1020, alt: `${piece.name}, ${moment}` },
+      { large, small },
+    )
+  }
+}
+
+async function loadPlan(
+  client: pg.Client,
+  studioId: string,
+  part: PartData & { id: string },
+  madeAt: string,
+): Promise<PlanStep[]> {
+  const { look, paint, a, b } = part.plan as NonNullable<PartData['plan']>
+  const named = ([name, hex]: [string, string]) => ({ name, hex })
+  const wish = { look, paint, colours: { a: named(a), ...(b && { b: named(b) }) } }
+  const outcome = planFinish({ ...part, knots: part.knots ?? undefined, areaM2: areaOfPart(part) }, wish)
+  if ('refusal' in outcome) throw new Error(`${part.name}: ${outcome.refusal.code}`)
+  const steps = outcome.plan.steps.map((step, position) => ({ ...step, id: uuidv7(), position }))
+  await addPlan(client, studioId, part.id, { id: uuidv7(), ...wish, madeAt, steps })
+  return steps
+}
+
+/** One step as it was worked: its clock, and for a coat the tin, the amount and what that cost. */
+function work(
+  step: PlanStep,
+  partId: string,
+  done: Done,
+  when: string,
+  add: (at: string, entry: Omit<NewEntry, 'id' | 'pieceId' | 'at'>) => void,
+  products: readonly Product[],
+): void {
+  const onStep = { partId, stepId: step.id }
+  if (done.running) return add(when, { kind: 'started', ...onStep })
+  add(new Date(Date.parse(when) - (done.minutes ?? 0) * 60_000).toISOString(), { kind: 'started', ...onStep })
+  add(when, { kind: 'ended', ...onStep })
+  if (!step.family || step.amount === null) return
+  const family = step.family
+  const tins = products.filter((product) => product.family === family)
+  const tin = tins.find(({ colourHex }) => colourHex === step.colour?.hex) ?? tins[0]
+  const amount = Math.max(1, Math.round(step.amount * (0.9 + ((done.minutes ?? 0) % 5) * 0.05)))
+  add(when, {
+    kind: 'coat',
+    ...onStep,
+    money: tin ? roundMoney((tin.price * amount) / tin.size) : 0,
+    coat: {
+      productId: tin?.id ?? null,
+      family,
+      mix: step.mix,
+      amount,
+      unit: unitOf(family),
+      applicator: step.applicator,
+      film: step.film,
+    },
+  })
+}

@@ -1,0 +1,146 @@
+'use server'
+/** Taking a piece in, planning its parts, changing its facts, listing it, letting it go. */
+import { instantOf, dayOf } from '../../core/time/wallTime'
+import {
+  addPartInput,
+  amendInput,
+  endingInput,
+  intakeInput,
+  listingInput,
+  planInput,
+  type AddPartText,
+  type AmendText,
+  type EndingText,
+  type IntakeText,
+  type ListingText,
+  type PlanText,
+} from '../../core/input/piece'
+import { planFinish, remainingAfter } from '../../core/finish/planFinish'
+import { journeyOf } from '../../core/piece/journey'
+import { areaOfPart } from '../../core/piece/area'
+import { addEntries, type NewEntry } from '../../db/entry'
+import { addParts, addPiece, addPlan, changePiece, findPiece, findPieceFile, type PieceFacts } from '../../db/piece'
+import type { Client } from '../../db/pool'
+import { Refused, write, type Answer } from '../_server/write'
+
+async function store(client: Client, studioId: string, entries: readonly NewEntry[]): Promise<void> {
+  const trouble = await addEntries(client, studioId, entries)
+  if (trouble) throw new Refused(trouble.issue)
+}
+
+/** A day chosen today means this moment; another day means its noon. */
+function momentOf(day: string, zone: string): string {
+  const now = new Date().toISOString()
+  return dayOf(now, zone) === day ? now : (instantOf(day, zone) ?? now)
+}
+
+export async function takeIn(typed: IntakeText): Promise<Answer> {
+  return write(
+    intakeInput,
+    typed,
+    async (client, studio, { id, boughtEntryId, fetchingEntryId, takenInOn, bought, fetching, parts, ...facts }) => {
+      const takenInAt = momentOf(takenInOn, studio.zone)
+      const isNew = await addPiece(client, studio.id, { id, takenInAt, ...facts })
+      if (!isNew) return
+      await addParts(client, studio.id, id, 0, parts)
+      const costs: NewEntry[] = [
+        { id: boughtEntryId, pieceId: id, kind: 'cost', at: takenInAt, costKind: 'bought', money: bought },
+        { id: fetchingEntryId, pieceId: id, kind: 'cost', at: takenInAt, costKind: 'fetching', money: fetching },
+      ]
+      await store(
+        client,
+        studio.id,
+        costs.filter(({ money }) => money !== 0),
+      )
+    },
+  )
+}
+
+export async function addPartToPiece(typed: AddPartText): Promise<Answer> {
+  return write(addPartInput, typed, async (client, studio, { pieceId, part }) => {
+    const file = await findPieceFile(client, pieceId)
+    if (!file) throw new Refused('not-found')
+    await addParts(client, studio.id, pieceId, file.parts.length, [part])
+  })
+}
+
+const amendable = [
+  'name',
+  'source',
+  'sourceNote',
+  'client',
+  'promisedOn',
+  'expected',
+  'condition',
+] as const satisfies (keyof PieceFacts)[]
+const text = (value: string | number | null) => (value === null ? null : String(value))
+
+export async function amendPiece(typed: AmendText): Promise<Answer> {
+  return write(amendInput, typed, async (client, studio, { pieceId, entryId, ...facts }) => {
+    const before = await findPiece(client, pieceId)
+    if (!before) throw new Refused('not-found')
+    const changed = amendable.filter((name) => before[name] !== facts[name])
+    if (changed.length === 0) return
+    await changePiece(client, pieceId, facts)
+    const detail = Object.fromEntries(
+      changed.map((name) => [name, [text(before[name]), text(facts[name])] as [string | null, string | null]]),
+    )
+    await store(client, studio.id, [{ id: entryId, pieceId, kind: 'amended', at: new Date().toISOString(), detail }])
+  })
+}
+
+/** Puts a look on a part. Preparation that the log says is done is not asked for again. */
+export async function planPart(typed: PlanText): Promise<Answer> {
+  return write(planInput, typed, async (client, studio, { planId, partId, pieceId, stepIds, at, look, paint, colours }) => {
+    const file = await findPieceFile(client, pieceId)
+    const journey = file && journeyOf(file, [], Date.parse(at))
+    const current = journey?.parts.find(({ part }) => part.id === partId)
+    if (!current) throw new Refused('not-found')
+    const { part } = current
+    const wish = { look, paint, colours: { a: colours.a, ...(colours.b && { b: colours.b }) } }
+    const outcome = planFinish({ ...part, knots: part.knots ?? undefined, areaM2: areaOfPart(part) }, wish)
+    if ('refusal' in outcome) throw new Refused('not-whole')
+    const done = [...part.earlier, ...current.steps.filter(({ state }) => state.status === 'done').map(({ step }) => step)]
+    const steps = remainingAfter(
+      outcome.plan.steps,
+      done.map(({ operation }) => operation),
+    )
+    if (stepIds.length < steps.length) throw new Refused('not-whole')
+    await addPlan(client, studio.id, partId, {
+      id: planId,
+      ...wish,
+      madeAt: at,
+      steps: steps.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
+    })
+  })
+}
+
+export async function listForSale(typed: ListingText): Promise<Answer> {
+  return write(listingInput, typed, (client, studio, { entryId, pieceId, channelId, price, on, note }) =>
+    store(client, studio.id, [
+      { id: entryId, pieceId, kind: 'listed', at: momentOf(on, studio.zone), channelId, money: price, note },
+    ]),
+  )
+}
+
+export async function endPiece(typed: EndingText): Promise<Answer> {
+  return write(endingInput, typed, async (client, studio, { entryId, pieceId, outcome, channelId, price, fees, on, note }) => {
+    const file = await findPieceFile(client, pieceId)
+    if (!file) throw new Refused('not-found')
+    const { ending } = journeyOf(file, [], Date.now())
+    if (ending && ending.entry.id !== entryId) throw new Refused('already-ended')
+    const paid = outcome === 'sold' || outcome === 'handed-over'
+    await store(client, studio.id, [
+      {
+        id: entryId,
+        pieceId,
+        kind: outcome,
+        at: momentOf(on, studio.zone),
+        channelId: paid ? channelId : null,
+        money: paid ? price : null,
+        fees: paid ? fees : null,
+        note,
+      },
+    ])
+  })
+}

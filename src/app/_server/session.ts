@@ -1,0 +1,30 @@
+/** Who is asking. Until there is sign-in the server listens on loopback alone, and the starter names the one studio. */
+import 'server-only'
+import { cache } from 'react'
+import type pg from 'pg'
+import { asStudio, makePool, type Client } from '../../db/pool'
+import { getStudio, type Studio } from '../../db/studio'
+
+const holder = globalThis as { itinerumPool?: pg.Pool }
+
+function pool(): pg.Pool {
+  const url = process.env.DATABASE_URL
+  if (!url) throw new Error('DATABASE_URL is not set. Start the server with ./itinerum start or ./itinerum demo.')
+  return (holder.itinerumPool ??= makePool(url))
+}
+
+/** The studio of this session. Sign-in will replace this function and nothing else. */
+export function currentStudioId(): string {
+  const id = process.env.ITINERUM_STUDIO
+  if (!id) throw new Error('ITINERUM_STUDIO is not set. Start the server with ./itinerum start or ./itinerum demo.')
+  return id
+}
+
+/** Works in one transaction as the session's studio. */
+export const withStudio = <T>(work: (client: Client, studioId: string) => Promise<T>): Promise<T> => {
+  const id = currentStudioId()
+  return asStudio(pool(), id, (client) => work(client, id))
+}
+
+/** The studio's facts, read once a request. */
+export const loadStudio = cache((): Promise<Studio> => withStudio(getStudio))

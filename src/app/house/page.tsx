@@ -1,0 +1,56 @@
+/** The house: terms, channels, air. */
+import { formatMoney } from '../../core/money/money'
+import { listChannels, listReadings } from '../../db/studio'
+import { AirLine } from '../../ui/bench/AirLine'
+import { ChannelForm } from '../../ui/house/ChannelForm'
+import { HouseForm } from '../../ui/house/HouseForm'
+import { loadStudio, withStudio } from '../_server/session'
+
+export const metadata = { title: 'House' }
+
+const load = () =>
+  withStudio(async (client) => ({
+    channels: await listChannels(client),
+    readings: await listReadings(client, new Date().toISOString()),
+  }))
+
+export default async function House() {
+  const studio = await loadStudio()
+  const { channels, readings } = await load()
+  const zones = [...new Set([studio.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
+  return (
+    <div className="space-y-12 pt-6">
+      <section>
+        <h1 className="title text-5xl">The house</h1>
+        <HouseForm key={JSON.stringify(studio)} studio={studio} zones={zones} />
+      </section>
+      <section aria-labelledby="channels" className="border-t-2 border-ink pt-4">
+        <h2 id="channels" className="title text-3xl">
+          Where you sell
+        </h2>
+        <ul className="mt-2">
+          {channels.map(({ id, name, feeShare, feeFixed }) => (
+            <li key={id} className="flex flex-wrap justify-between gap-x-4 border-b border-line py-2 text-lg">
+              <span className="font-semibold">{name}</span>
+              <span className="text-soft">
+                {Math.round(feeShare * 1000) / 10} % of the price
+                {feeFixed > 0 ? ` and ${formatMoney(feeFixed, studio.currency)}` : ''}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <ChannelForm />
+      </section>
+      <section aria-labelledby="air" className="border-t-2 border-ink pt-4">
+        <h2 id="air" className="title mb-2 text-3xl">
+          Air
+        </h2>
+        <AirLine air={readings.at(-1) ?? null} />
+        <p className="mt-2 max-w-prose text-soft">
+          Every window runs faster in warm, dry air and slower in cold or damp; below 10 °C water-based coats stand still. A
+          reading holds until the next.
+        </p>
+      </section>
+    </div>
+  )
+}

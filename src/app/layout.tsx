@@ -1,0 +1,60 @@
+import type { Metadata, Viewport } from 'next'
+import { cookies } from 'next/headers'
+import Link from 'next/link'
+import type { ReactNode } from 'react'
+import { ActionsProvider } from '../ui/form/actions'
+import { HouseProvider } from '../ui/form/house'
+import { Places } from '../ui/frame/Places'
+import { ThemeButton, type Theme } from '../ui/frame/ThemeButton'
+import { NowProvider } from '../ui/time/now'
+import * as bench from './_actions/bench'
+import * as correct from './_actions/correct'
+import * as houseActions from './_actions/house'
+import * as piece from './_actions/piece'
+import { loadStudio } from './_server/session'
+import './globals.css'
+
+export const metadata: Metadata = {
+  title: { default: 'Itinerum', template: '%s · Itinerum' },
+  description: 'The travelling companion of a furniture painter’s workshop.',
+}
+export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#ece5d7' }
+export const dynamic = 'force-dynamic'
+
+const actions = { ...bench, ...correct, ...houseActions, ...piece }
+
+export default async function Layout({ children }: { children: ReactNode }) {
+  const { name, currency, units, zone } = await loadStudio()
+  const kept = (await cookies()).get('theme')?.value
+  const theme: Theme | null = kept === 'light' || kept === 'dark' ? kept : null
+  return (
+    <html lang="en-GB" data-theme={theme ?? undefined}>
+      <body className="pb-20 sm:pb-8">
+        <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-3">
+          To the content
+        </a>
+        <HouseProvider house={{ currency, units, zone }}>
+          <ActionsProvider actions={actions}>
+            <NowProvider startMs={startOf()}>
+              <header className="unprinted mx-auto flex max-w-[78rem] items-center justify-between px-4 pt-2 sm:px-6">
+                <Link href="/" className="flex min-h-12 items-baseline gap-3 no-underline">
+                  <span className="title self-center text-2xl">Itinerum</span>
+                  <span className="eyebrow hidden self-center md:inline">{name}</span>
+                </Link>
+                <div className="flex items-center">
+                  <Places />
+                  <ThemeButton chosen={theme} />
+                </div>
+              </header>
+              <main id="main" className="mx-auto max-w-[78rem] px-4 sm:px-6">
+                {children}
+              </main>
+            </NowProvider>
+          </ActionsProvider>
+        </HouseProvider>
+      </body>
+    </html>
+  )
+}
+
+const startOf = () => Date.now()

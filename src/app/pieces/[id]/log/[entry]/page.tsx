@@ -1,0 +1,37 @@
+/** One entry of the log, to be put right. */
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import { formatMoney } from '../../../../../core/money/money'
+import { CorrectionForm } from '../../../../../ui/piece/CorrectionForm'
+import { entrySentence } from '../../../../../ui/piece/LogList'
+import { entryWords } from '../../../../../ui/words/piece'
+import { momentWords } from '../../../../../ui/words/time'
+import { getPieceView } from '../../../../_server/load'
+
+export const metadata = { title: 'Put right' }
+
+export default async function EntryPage({ params }: { params: Promise<{ id: string; entry: string }> }) {
+  const { studio, journey, channels, products, nowMs } = await getPieceView(params)
+  const wanted = (await params).entry
+  const entry = journey.log.find(({ id }) => id === wanted)
+  if (!entry) notFound()
+  const { piece } = journey.file
+  return (
+    <div className="pt-6">
+      <p className="text-lg">
+        <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
+      </p>
+      <h1 className="title text-5xl">Put right: {entryWords[entry.kind].toLowerCase()}</h1>
+      <p className="mt-2 text-lg text-soft">
+        Now it says: {momentWords(entry.at, studio.zone, nowMs)}{' '}
+        {entrySentence(entry, { channels, money: (minor) => formatMoney(minor, studio.currency) })}. It stays in the log, struck
+        through.
+      </p>
+      <CorrectionForm
+        entry={entry}
+        channels={channels}
+        tins={products.filter(({ family }) => family === entry.coat?.family).map(({ id, name }) => ({ id, name }))}
+      />
+    </div>
+  )
+}

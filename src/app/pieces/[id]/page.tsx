@@ -1,0 +1,136 @@
+/** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
+import Link from 'next/link'
+import { formatMoney } from '../../../core/money/money'
+import { ledgerSoFar } from '../../../core/piece/ledger'
+import { sources } from '../../../core/piece/piece'
+import { CoatSheetProvider } from '../../../ui/bench/CoatSheet'
+import { AddPhotos, AddToLog } from '../../../ui/piece/AddToLog'
+import { LogList } from '../../../ui/piece/LogList'
+import { PartWay } from '../../../ui/piece/PartWay'
+import { nextWords, WayLine } from '../../../ui/piece/PieceRow'
+import { dateWords, hoursWords } from '../../../ui/words/time'
+import { stageWords } from '../../../ui/words/piece'
+import { getPieceView as getView } from '../../_server/load'
+
+type Params = { params: Promise<{ id: string }> }
+
+export async function generateMetadata({ params }: Params) {
+  return { title: (await getView(params)).journey.file.piece.name }
+}
+
+export default async function PiecePage({ params }: Params) {
+  const { studio, journey, channels, products, nowMs } = await getView(params)
+  const { piece, photos } = journey.file
+  const money = (minor: number) => formatMoney(minor, studio.currency)
+  const soFar = ledgerSoFar(journey, studio)
+  const after = photos.findLast(({ moment }) => moment === 'after')
+  return (
+    <CoatSheetProvider>
+      <header className="pt-6">
+        <p className="flex flex-wrap items-center gap-3 text-soft">
+          <WayLine stage={journey.stage} /> {stageWords[journey.stage]}
+        </p>
+        <h1 className="title mt-1 text-5xl sm:text-6xl">{piece.name}</h1>
+        <p className="mt-2 text-2xl font-semibold">{nextWords(journey, studio.zone, nowMs)}</p>
+        <p className="mt-1 text-soft">
+          {[
+            `From ${sources[piece.source]}`,
+            piece.sourceNote,
+            piece.client && `for ${piece.client}`,
+            `in since ${dateWords(piece.takenInAt, studio.zone)}`,
+            piece.promisedOn && `promised for ${dateWords(`${piece.promisedOn}T12:00:00Z`, studio.zone)}`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+          {piece.condition && ` · ${piece.condition}`}
+        </p>
+        <div className="my-5 flex flex-wrap items-end gap-x-10 gap-y-4">
+          <Figure words="in it so far" figure={formatMoney(soFar.total, studio.currency, { short: true })} />
+          <Figure words="worked" figure={hoursWords(soFar.hours)} />
+          <Figure words="still to come" figure={hoursWords(Math.round((journey.minutesLeft / 60) * 100) / 100)} />
+          <nav aria-label="This piece" className="unprinted flex flex-wrap gap-3">
+            <Link href={`/pieces/${piece.id}/money`} className="press press-now">
+              {journey.ending ? 'What it earned' : 'Price it'}
+            </Link>
+            <Link href={`/pieces/${piece.id}/record`} className="press">
+              Its record
+            </Link>
+            <Link href={`/pieces/${piece.id}/facts`} className="press">
+              Change its facts
+            </Link>
+            <Link href={`/pieces/${piece.id}/part`} className="press">
+              Add a part
+            </Link>
+          </nav>
+        </div>
+      </header>
+      <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
+        <div className="space-y-6">
+          {journey.parts.map((part) => (
+            <PartWay
+              key={part.part.id}
+              journey={journey}
+              part={part}
+              products={products}
+              zone={studio.zone}
+              units={studio.units}
+              nowMs={nowMs}
+            />
+          ))}
+        </div>
+        <div className="space-y-10">
+          <section aria-labelledby="photographs" className="border-t-2 border-ink pt-5">
+            <h2 id="photographs" className="title text-3xl">
+              Photographs
+            </h2>
+            {photos.length === 0 && <p className="mt-2 text-soft">None yet. One before the first step is worth most.</p>}
+            <ul className={`mt-3 grid gap-3 ${after ? 'grid-cols-2' : 'grid-cols-1'}`}>
+              {photos.map(({ id, alt, width, height, moment }) => (
+                <li key={id}>
+                  <a href={`/api/photos/${id}?size=large`}>
+                    {/* the server keeps these in two sizes already */}
+                    {/* eslint-disable-next-line @next/next/no-img-element */}
+                    <img
+                      src={`/api/photos/${id}?size=${after ? 'small' : 'large'}`}
+                      alt={alt}
+                      width={width}
+                      height={height}
+                      loading="lazy"
+                      className="h-auto w-full rounded-sm"
+                    />
+                  </a>
+                  <span className="eyebrow">{moment}</span>
+                </li>
+              ))}
+            </ul>
+            <AddPhotos
+              pieceId={piece.id}
+              name={piece.name}
+              moment={
+                journey.stage === 'just-in' ? 'before' : journey.parts.every(({ finishedAt }) => finishedAt) ? 'after' : 'during'
+              }
+            />
+          </section>
+          <section aria-labelledby="log" className="border-t-2 border-ink pt-5">
+            <h2 id="log" className="title mb-3 text-3xl">
+              Log
+            </h2>
+            <AddToLog pieceId={piece.id} />
+            <div className="mt-4 max-h-[60rem] overflow-y-auto" tabIndex={0} role="group" aria-label="Log entries">
+              <LogList journey={journey} channels={channels} zone={studio.zone} nowMs={nowMs} money={money} />
+            </div>
+          </section>
+        </div>
+      </div>
+    </CoatSheetProvider>
+  )
+}
+
+function Figure({ words, figure }: { words: string; figure: string }) {
+  return (
+    <p>
+      <span className="figure block text-4xl">{figure}</span>
+      <span className="eyebrow">{words}</span>
+    </p>
+  )
+}

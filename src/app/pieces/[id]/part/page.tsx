@@ -1,0 +1,15 @@
+import { AddPartForm } from '../../../../ui/piece/AddPartForm'
+import { getPieceView } from '../../../_server/load'
+
+export const metadata = { title: 'Add a part' }
+
+export default async function AddPart({ params }: { params: Promise<{ id: string }> }) {
+  const { journey } = await getPieceView(params)
+  return (
+    <div className="pt-6">
+      <h1 className="title text-5xl">Another part of it</h1>
+      <p className="mt-1 text-lg text-soft">{journey.file.piece.name}</p>
+      <AddPartForm pieceId={journey.file.piece.id} />
+    </div>
+  )
+}

@@ -1,0 +1,41 @@
+/** The plan desk of one part. */
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import { getExistingFinish, getSubstrate, uses } from '../../../../../core/finish/parts'
+import { areaOfPart } from '../../../../../core/piece/area'
+import { formatArea } from '../../../../../core/unit/length'
+import { PlanForm } from '../../../../../ui/plan/PlanForm'
+import { getPieceView } from '../../../../_server/load'
+
+export const metadata = { title: 'Choose a finish' }
+
+export default async function PlanDesk({ params }: { params: Promise<{ id: string; part: string }> }) {
+  const { studio, journey, products } = await getPieceView(params)
+  const wanted = (await params).part
+  const current = journey.parts.find(({ part }) => part.id === wanted)
+  if (!current) notFound()
+  const { plan, earlier, ...part } = current.part
+  const done = [...earlier, ...current.steps.filter(({ state }) => state.status === 'done').map(({ step }) => step)].map(
+    ({ operation }) => operation,
+  )
+  const { piece } = journey.file
+  return (
+    <div className="pt-6">
+      <p className="text-lg">
+        <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
+      </p>
+      <h1 className="title text-5xl">{part.name}: how shall it look?</h1>
+      <p className="mb-6 mt-1 text-lg text-soft">
+        {getSubstrate(part.substrate).words}, {getExistingFinish(part.existing).words}, {uses[part.use]},{' '}
+        {formatArea(areaOfPart(part), studio.units)}
+      </p>
+      <PlanForm
+        pieceId={piece.id}
+        part={{ ...part, done, look: plan?.look ?? null, paint: plan?.paint ?? null, colours: plan?.colours ?? {} }}
+        tins={products.flatMap(({ family, colourName, colourHex }) =>
+          colourName && colourHex ? [{ family, name: colourName, hex: colourHex }] : [],
+        )}
+      />
+    </div>
+  )
+}

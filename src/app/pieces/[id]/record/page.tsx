@@ -1,0 +1,138 @@
+/** The record of a piece, composed for paper: what it is, its layers bottom up, what was done, its care. */
+import Link from 'next/link'
+import { getFamily } from '../../../../core/finish/families'
+import { getLook } from '../../../../core/finish/looks'
+import { getExistingFinish, getSubstrate } from '../../../../core/finish/parts'
+import { areaOfPart } from '../../../../core/piece/area'
+import { sectionOf } from '../../../../core/piece/section'
+import { formatArea, formatVolume } from '../../../../core/unit/length'
+import { Section } from '../../../../ui/drawing/Section'
+import { PrintButton } from '../../../../ui/piece/PrintButton'
+import { stepTitle, withWhat } from '../../../../ui/words/craft'
+import { dateWords, spanWords } from '../../../../ui/words/time'
+import { getPieceView } from '../../../_server/load'
+
+export const metadata = { title: 'Record' }
+
+export default async function RecordPage({ params }: { params: Promise<{ id: string }> }) {
+  const { studio, journey, nowMs } = await getPieceView(params)
+  const { piece, photos } = journey.file
+  const shown = [photos.find(({ moment }) => moment === 'before'), photos.findLast(({ moment }) => moment === 'after')].filter(
+    (photo) => photo !== undefined,
+  )
+  const date = (instant: string) => dateWords(instant, studio.zone)
+  const uses = journey.parts.map(({ use }) => use?.times.opens ?? null)
+  const usable = uses.every((at) => at !== null) ? (uses as string[]).sort().at(-1) : undefined
+  return (
+    <article className="mx-auto max-w-[52rem] pt-6">
+      <div className="unprinted mb-4 flex items-center justify-between">
+        <Link href={`/pieces/${piece.id}`} className="text-lg">
+          {piece.name}
+        </Link>
+        <PrintButton />
+      </div>
+      <header className="border-b-2 border-ink pb-4">
+        <p className="eyebrow">
+          {studio.name} · record of {date(new Date(nowMs).toISOString())}
+        </p>
+        <h1 className="title text-5xl">{piece.name}</h1>
+        <p className="mt-1 font-serif text-lg">
+          {[
+            piece.client && `For ${piece.client}`,
+            `In the workshop since ${date(piece.takenInAt)}`,
+            `${spanWords(journey.minutesDone)} of work so far`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+      </header>
+      {shown.length > 0 && (
+        <div className="mt-5 grid grid-cols-2 gap-4">
+          {shown.map(({ id, alt, width, height, moment }) => (
+            <figure key={id}>
+              {/* eslint-disable-next-line @next/next/no-img-element -- kept in two sizes by the server */}
+              <img
+                src={`/api/photos/${id}?size=large`}
+                alt={alt}
+                width={width}
+                height={height}
+                className="h-auto w-full rounded-sm"
+              />
+              <figcaption className="eyebrow">{moment}</figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
+      {journey.parts.map((part) => {
+        const done = part.steps.filter(({ state }) => state.status === 'done')
+        return (
+          <section
+            key={part.part.id}
+            className="mt-8 grid break-inside-avoid grid-cols-[8rem_1fr] gap-x-6 sm:grid-cols-[11rem_1fr]"
+          >
+            <div>
+              <Section model={sectionOf(part)} className="w-full" />
+              <p className="eyebrow mt-2">
+                {getSubstrate(part.part.substrate).words}; found on it: {getExistingFinish(part.part.existing).words};{' '}
+                {formatArea(areaOfPart(part.part), studio.units)}
+              </p>
+            </div>
+            <div>
+              <h2 className="title text-3xl">{part.part.name}</h2>
+              {part.part.plan && <p className="font-serif text-lg">{getLook(part.part.plan.look).words}</p>}
+              <table className="mt-2 w-full">
+                <thead>
+                  <tr className="border-b border-ink text-left text-sm">
+                    <th scope="col">Done</th>
+                    <th scope="col">With</th>
+                    <th scope="col" className="text-right">
+                      On
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {done.map(({ step, state }) => {
+                    const coat = state.coat?.coat
+                    const amount = coat && (coat.unit === 'g' ? `${coat.amount} g` : formatVolume(coat.amount, studio.units))
+                    return (
+                      <tr key={step.id} className="border-b border-line align-top">
+                        <td className="py-1 pr-3">{stepTitle(step)}</td>
+                        <td className="py-1 pr-3 text-soft">
+                          {coat
+                            ? [getFamily(coat.family).words, amount, coat.mix, coat.applicator].filter(Boolean).join(', ')
+                            : withWhat(step)}
+                        </td>
+                        <td className="whitespace-nowrap py-1 text-right">{state.endedAt && date(state.endedAt)}</td>
+                      </tr>
+                    )
+                  })}
+                  {done.length === 0 && (
+                    <tr>
+                      <td colSpan={3} className="py-2 text-soft">
+                        Nothing done yet.
+                      </td>
+                    </tr>
+                  )}
+                </tbody>
+              </table>
+            </div>
+          </section>
+        )
+      })}
+      <footer className="mt-8 break-inside-avoid border-t-2 border-ink pt-4 font-serif text-lg">
+        <h2 className="title text-2xl">Care</h2>
+        <p>
+          {usable
+            ? `It may be washed with mild soap, sat on and loaded from ${date(usable)}.`
+            : 'It is not finished yet; the dates for its use follow with the last coat.'}{' '}
+          Until then handle it gently and set nothing wet or hot on it. Wax dulls with the years and may be renewed. The labels of
+          the products decide over anything written here.
+        </p>
+        <p className="mt-2">
+          Tall furniture is fixed to the wall. On children’s furniture and food surfaces only what a product’s label certifies
+          holds.
+        </p>
+      </footer>
+    </article>
+  )
+}

@@ -1,0 +1,77 @@
+/** All pieces: those in the workshop, then those that have left, a page at a time. */
+import Link from 'next/link'
+import { z } from 'zod'
+import { formatMoney } from '../../core/money/money'
+import { ledgerSoFar } from '../../core/piece/ledger'
+import type { Journey } from '../../core/piece/journey'
+import { PieceRow } from '../../ui/piece/PieceRow'
+import { loadEnded, loadWorkshop } from '../_server/load'
+
+export const metadata = { title: 'Pieces' }
+const pageSize = 20
+const cursor = z.object({ endedAt: z.iso.datetime(), id: z.uuid() })
+
+export default async function Pieces({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
+  const query = await searchParams
+  const after = cursor.safeParse(query)
+  const sought = (query.q ?? '').trim().toLowerCase()
+  const { studio, journeys, nowMs } = await loadWorkshop()
+  const ended = await loadEnded(pageSize, after.success ? after.data : null)
+  const fits = ({ file: { piece } }: Journey) =>
+    [piece.name, piece.client, piece.sourceNote, piece.condition].some((text) => text?.toLowerCase().includes(sought))
+  const rows = (list: readonly Journey[]) =>
+    list
+      .filter(fits)
+      .map((journey) => (
+        <PieceRow
+          key={journey.file.piece.id}
+          journey={journey}
+          zone={studio.zone}
+          nowMs={nowMs}
+          money={formatMoney(ledgerSoFar(journey, studio).total, studio.currency, { short: true })}
+        />
+      ))
+  const here = rows(journeys)
+  const gone = rows(ended.journeys)
+  return (
+    <div className="pt-6">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <h1 className="title text-5xl">Pieces</h1>
+        <form role="search" className="flex flex-1 justify-end gap-3">
+          <label className="sr-only" htmlFor="q">
+            Look for a piece
+          </label>
+          <input id="q" name="q" type="search" placeholder="Look for a piece" defaultValue={query.q} className="field max-w-64" />
+          <Link href="/pieces/new" className="press press-now">
+            Take a piece in
+          </Link>
+        </form>
+      </div>
+      {here.length > 0 ? (
+        <ul className="mt-4 border-t-2 border-ink">{here}</ul>
+      ) : (
+        <p className="mt-8 max-w-prose text-xl">
+          {sought
+            ? `Nothing in the workshop answers to “${query.q}”.`
+            : 'The workshop is empty. Take a first piece in: where it came from, what it cost, what it measures.'}
+        </p>
+      )}
+      {gone.length > 0 && (
+        <section aria-labelledby="gone" className="mt-12">
+          <h2 id="gone" className="title text-3xl">
+            Have left
+          </h2>
+          <ul className="mt-3 border-t-2 border-ink">{gone}</ul>
+        </section>
+      )}
+      {ended.next && (
+        <Link
+          href={`/pieces?${new URLSearchParams({ endedAt: ended.next.endedAt, id: ended.next.id }).toString()}`}
+          className="press mt-4"
+        >
+          Earlier ones
+        </Link>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,69 @@
+/** The shelf: what stands there, by family, and what a coat of it costs. */
+import { getFamily, safeCoverage, type FamilyCode } from '../../core/finish/families'
+import { coatVolumes } from '../../core/mix/coatVolumes'
+import { formatMoney } from '../../core/money/money'
+import type { Product } from '../../core/stock/product'
+import { formatVolume } from '../../core/unit/length'
+import { listProducts } from '../../db/studio'
+import { ProductForm } from '../../ui/house/ProductForm'
+import { capital } from '../../ui/words/craft'
+import { loadStudio, withStudio } from '../_server/session'
+
+export const metadata = { title: 'Shelf' }
+
+export default async function Shelf() {
+  const studio = await loadStudio()
+  const products = await withStudio(listProducts)
+  const byFamily = groupByFamily(products)
+  const coatCost = ({ family, price, size }: Product) =>
+    formatMoney(
+      Math.round((coatVolumes({ area: 1, coverage: safeCoverage(family), coats: ['normal'] }).total * price) / size),
+      studio.currency,
+    )
+  return (
+    <div className="pt-6">
+      <h1 className="title text-5xl">Shelf</h1>
+      {products.length === 0 && (
+        <p className="mt-4 max-w-prose text-xl">
+          Nothing stands here yet. Put the tins you have on it: plans then know their colours, and every coat its cost.
+        </p>
+      )}
+      <div className="mt-6 grid gap-x-12 gap-y-8 lg:grid-cols-2">
+        {[...byFamily].map(([family, tins]) => (
+          <section key={family} className="border-t-2 border-ink pt-3">
+            <h2 className="title text-2xl">{capital(getFamily(family).words)}</h2>
+            <ul>
+              {tins.map((tin) => (
+                <li key={tin.id} className="flex min-h-14 items-center gap-4 border-b border-line py-2">
+                  <span
+                    aria-hidden
+                    className="size-10 shrink-0 rounded-[0.8rem_0.1rem_0.1rem_0.1rem] border border-ink/30"
+                    style={{ background: tin.colourHex ?? 'var(--well)' }}
+                  />
+                  <span className="min-w-0 flex-1 text-lg font-semibold">{tin.colourName ?? tin.name}</span>
+                  <span className="text-right">
+                    {tin.unit === 'g' ? `${tin.size} g` : formatVolume(tin.size, studio.units)},{' '}
+                    {formatMoney(tin.price, studio.currency)}
+                    <span className="block text-sm text-soft">{coatCost(tin)} a coat of 1 m²</span>
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <section aria-labelledby="add" className="mt-12 border-t-2 border-ink pt-4">
+        <h2 id="add" className="title text-3xl">
+          Another tin
+        </h2>
+        <ProductForm />
+      </section>
+    </div>
+  )
+}
+
+function groupByFamily(products: readonly Product[]): Map<FamilyCode, Product[]> {
+  const groups = new Map<FamilyCode, Product[]>()
+  for (const product of products) groups.set(product.family, [...(groups.get(product.family) ?? []), product])
+  return groups
+}

@@ -1,0 +1,91 @@
+/**
+ * What hands can do now, in the order worth doing: first what a closing window or a promise would punish, then what frees
+ * other work. Instants in ms; pure.
+ */
+import type { Journey, OpenWindow, PartJourney } from '../piece/journey'
+import type { PlanStep } from '../piece/piece'
+
+export type BenchGroup = 'running' | 'now' | 'gone' | 'drying' | 'resting'
+export type WhyCode = 'running' | 'closing' | 'gone' | 'promised' | 'long-dry-after' | 'open' | 'nothing-holds' | 'test-first'
+export interface BenchLine {
+  journey: Journey
+  part: PartJourney
+  step: PlanStep
+  window: OpenWindow | null
+  group: BenchGroup
+  why: WhyCode
+  /** higher first within its group */
+  weight: number
+}
+
+const hourMs = 3_600_000
+/** A drying time that leaves the night and the next day to work in. */
+const longDryMinutes = 600
+
+const closesIn = (window: OpenWindow | null, nowMs: number) =>
+  window?.times.closes ? Date.parse(window.times.closes) - nowMs : Infinity
+
+function line(journey: Journey, part: PartJourney, nowMs: number): BenchLine | null {
+  const { window } = part
+  const base = { journey, part, window }
+  if (part.running)
+    return {
+      ...base,
+      step: part.running.step,
+      group: 'running',
+      why: 'running',
+      weight: Date.parse(part.running.state.startedAt ?? ''),
+    }
+  if (!part.next) return null
+  const step = part.next
+  const opensMs = window?.times.opens ? Date.parse(window.times.opens) : Infinity
+  if (window?.phase === 'shut') {
+    const resting = opensMs - nowMs > 12 * hourMs
+    return { ...base, step, group: resting ? 'resting' : 'drying', why: 'open', weight: -opensMs }
+  }
+  const left = closesIn(window, nowMs)
+  if (window?.phase === 'gone') return { ...base, step, group: 'gone', why: 'gone', weight: left }
+  if (window?.phase === 'open') return { ...base, step, group: 'now', why: 'test-first', weight: 1e6 - left / 1e9 }
+  const promised = journey.file.piece.promisedOn
+  const promisedMs = promised ? Date.parse(`${promised}T00:00:00Z`) - nowMs : Infinity
+  if (left < 4 * hourMs) return { ...base, step, group: 'now', why: 'closing', weight: 1e9 - left / 1e3 }
+  if (promisedMs < 14 * 24 * hourMs) return { ...base, step, group: 'now', why: 'promised', weight: 5e8 - promisedMs / 1e4 }
+  if (step.window && step.window.opens[1] >= longDryMinutes)
+    return { ...base, step, group: 'now', why: 'long-dry-after', weight: 4e8 }
+  return { ...base, step, group: 'now', why: window ? 'open' : 'nothing-holds', weight: window ? 3e8 : 2e8 }
+}
+
+/** Every step that could be next, grouped and ordered; ended pieces are left out. */
+export function benchOrder(journeys: readonly Journey[], nowMs: number): Record<BenchGroup, BenchLine[]> {
+  const groups: Record<BenchGroup, BenchLine[]> = { running: [], now: [], gone: [], drying: [], resting: [] }
+  for (const journey of journeys) {
+    if (journey.ending) continue
+    for (const part of journey.parts) {
+      const each = line(journey, part, nowMs)
+      if (each) groups[each.group].push(each)
+    }
+  }
+  for (const group of Object.values(groups)) group.sort((a, b) => b.weight - a.weight || a.step.id.localeCompare(b.step.id))
+  return groups
+}
+
+/**
+ * What fits into `minutes`, in bench order: each step that still fits is taken; alike work on the same operation and
+ * colour shares its set-up, so a second one costs its share less.
+ */
+export function whatFits(
+  lines: readonly BenchLine[],
+  minutes: number,
+  sharedOverhead: (line: BenchLine) => number,
+): { taken: BenchLine[]; minutes: number } {
+  const taken: BenchLine[] = []
+  let used = 0
+  for (const each of lines) {
+    const alike = taken.some(({ step }) => step.operation === each.step.operation && step.colour?.hex === each.step.colour?.hex)
+    const cost = Math.max(1, each.step.minutes - (alike ? sharedOverhead(each) : 0))
+    if (used + cost > minutes) continue
+    taken.push(each)
+    used += cost
+  }
+  return { taken, minutes: used }
+}

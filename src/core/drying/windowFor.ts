@@ -1,0 +1,106 @@
+/**
+ * When the window after a step opens and closes: the label's minutes run on a clock whose speed follows the air.
+ * Instants are ISO 8601 in UTC; pure. A model, not a measurement: the label, then the studio's own log, win over it.
+ */
+import { dryingSpeed, referenceAir, type Air, type ClockKind } from './air'
+import type { Film } from '../mix/coatVolumes'
+
+export interface Reading extends Air {
+  at: string
+}
+export type AssistanceKind = 'none' | 'fan' | 'heatGun'
+export interface Assistance {
+  from: string
+  to: string
+  kind: AssistanceKind
+}
+export type Range = readonly [low: number, high: number]
+
+export interface WindowInput {
+  /** when the step before ended */
+  endedAt: string
+  kind: ClockKind
+  film: Film
+  /** the label's minutes at the reference air */
+  label: { opens: Range; closes?: Range | undefined }
+  /** readings in any order; each holds until the next, the first also before it, the last also after it */
+  climate: readonly Reading[]
+  assistance: readonly Assistance[]
+}
+
+/** Instants on whole minutes; null where the clock never gets there, or the label gives no close. */
+export interface DryingWindow {
+  /** the earliest it may be open: test before you trust it */
+  mayOpen: string | null
+  /** the safe opening, shown as *the* opening */
+  opens: string | null
+  /** the safe close */
+  closes: string | null
+  /** from here on it is surely too late */
+  lateFrom: string | null
+  /** the window closes before it opens: a thinner film, cooler air or another product is needed */
+  impossible: boolean
+}
+
+/** What a film does to the label's minutes. */
+const filmMinutes: Record<Film, number> = { thin: 0.7, normal: 1, heavy: 2.5 }
+const assistanceSpeed: Record<AssistanceKind, number> = { none: 1, fan: 1.5, heatGun: 4 }
+const minuteMs = 60_000
+
+interface Stretch {
+  fromMs: number
+  speed: number
+}
+
+/** Splits time from `endedMs` on into stretches of even speed; the last one never ends. */
+function stretches(input: WindowInput, endedMs: number): Stretch[] {
+  const readings = input.climate
+    .map(({ at, temperature, humidity }) => ({ ms: Date.parse(at), temperature, humidity }))
+    .sort((a, b) => a.ms - b.ms)
+  const helps = input.assistance.map(({ from, to, kind }) => ({
+    fromMs: Date.parse(from),
+    toMs: Date.parse(to),
+    speed: assistanceSpeed[kind],
+  }))
+  const breaks = [...readings.map(({ ms }) => ms), ...helps.flatMap(({ fromMs, toMs }) => [fromMs, toMs])]
+  const starts = [endedMs, ...[...new Set(breaks)].filter((ms) => ms > endedMs).sort((a, b) => a - b)]
+  return starts.map((fromMs) => {
+    const air = readings.findLast(({ ms }) => ms <= fromMs) ?? readings[0] ?? referenceAir
+    const help = helps.filter((h) => h.fromMs <= fromMs && fromMs < h.toMs)
+    return {
+      fromMs,
+      speed: dryingSpeed(input.kind, air) * Math.max(1, ...help.map(({ speed }) => speed)),
+    }
+  })
+}
+
+/** The first instant at which the clock has run `minutes`, on the nearest whole minute; null for never. */
+function reaches(run: readonly Stretch[], minutes: number): string | null {
+  let left = minutes * minuteMs
+  for (const [index, { fromMs, speed }] of run.entries()) {
+    const untilMs = run[index + 1]?.fromMs ?? Infinity
+    if (left <= 0 || (speed > 0 && left <= (untilMs - fromMs) * speed)) {
+      const ms = fromMs + Math.max(0, left) / (speed || 1)
+      return new Date(Math.round(ms / minuteMs) * minuteMs).toISOString()
+    }
+    left -= (untilMs - fromMs) * speed
+  }
+  return null
+}
+
+/** The window after a step; see {@link DryingWindow}. Throws on an instant that cannot be read. */
+export function windowFor(input: WindowInput): DryingWindow {
+  const endedMs = Date.parse(input.endedAt)
+  if (Number.isNaN(endedMs)) throw new Error(`endedAt is no instant: ${input.endedAt}`)
+  const run = stretches(input, endedMs)
+  const factor = filmMinutes[input.film]
+  const { opens, closes } = input.label
+  const reached = {
+    mayOpen: reaches(run, opens[0] * factor),
+    opens: reaches(run, opens[1] * factor),
+    closes: closes ? reaches(run, closes[0] * factor) : null,
+    lateFrom: closes ? reaches(run, closes[1] * factor) : null,
+  }
+  const impossible = reached.closes !== null && (reached.opens === null || reached.closes < reached.opens)
+  return { ...reached, impossible }
+}

@@ -1,0 +1,152 @@
+/**
+ * Product families, never makers: how each dries, spreads and what it needs. Minutes at 21 °C and 50 %, m² per litre
+ * (m² per kg for wax). Every figure is a default that the tin's own label corrects. Source: the craft.
+ */
+import type { ClockKind } from '../drying/air'
+import type { Range } from '../drying/windowFor'
+
+export interface Family {
+  words: string
+  role: 'paint' | 'primer' | 'clear' | 'wax' | 'cleaner' | 'stripper' | 'oil'
+  clock: ClockKind
+  /** m² per litre or kg, one coat: low and high */
+  coverage: Range
+  touchDry?: Range
+  recoat?: Range
+  /** water lifts it again after it is dry, until it is sealed */
+  rewets?: boolean
+  needsTopcoat?: boolean
+  /** share of water it may be thinned by; 0 forbids it */
+  waterShare?: number
+  /** days to full hardness */
+  cureDays?: Range
+  unit?: 'ml' | 'g'
+}
+
+const night = 720
+
+export const families = {
+  clay: {
+    words: 'clay paint',
+    role: 'paint',
+    clock: 'evaporation',
+    coverage: [10, 13],
+    touchDry: [20, 30],
+    recoat: [60, 60],
+    rewets: true,
+    needsTopcoat: true,
+    waterShare: 0.2,
+    cureDays: [30, 30],
+  },
+  'chalk-style': {
+    words: 'chalk-style paint',
+    role: 'paint',
+    clock: 'evaporation',
+    coverage: [10, 13],
+    touchDry: [30, 30],
+    recoat: [60, 120],
+    rewets: true,
+    needsTopcoat: true,
+    waterShare: 0.2,
+    cureDays: [21, 30],
+  },
+  'chalk-mineral': {
+    words: 'chalk mineral paint',
+    role: 'paint',
+    clock: 'evaporation',
+    coverage: [10, 13],
+    touchDry: [30, 60],
+    recoat: [60, 60],
+    waterShare: 0.2,
+    cureDays: [21, 30],
+  },
+  'all-in-one': {
+    words: 'all-in-one mineral paint',
+    role: 'paint',
+    clock: 'evaporation',
+    coverage: [10, 13],
+    touchDry: [60, 60],
+    recoat: [60, 120],
+    waterShare: 0,
+    cureDays: [30, 30],
+  },
+  casein: {
+    words: 'casein (milk) paint',
+    role: 'paint',
+    clock: 'evaporation',
+    coverage: [8, 10],
+    touchDry: [30, 30],
+    recoat: [60, 120],
+    rewets: true,
+    needsTopcoat: true,
+    waterShare: 0.2,
+    cureDays: [30, 30],
+  },
+  latex: {
+    words: 'trim acrylic',
+    role: 'paint',
+    clock: 'evaporation',
+    coverage: [10, 13],
+    touchDry: [60, 60],
+    recoat: [120, 240],
+    waterShare: 0.1,
+    cureDays: [21, 30],
+  },
+  'home-chalky': {
+    words: 'home-mixed chalky paint',
+    role: 'paint',
+    clock: 'evaporation',
+    coverage: [10, 13],
+    touchDry: [30, 60],
+    recoat: [120, 120],
+    rewets: true,
+    needsTopcoat: true,
+    waterShare: 0.1,
+    cureDays: [30, 30],
+  },
+  alkyd: {
+    words: 'oil enamel',
+    role: 'paint',
+    clock: 'reaction',
+    coverage: [10, 13],
+    touchDry: [360, 480],
+    recoat: [960, 1440],
+    waterShare: 0,
+    cureDays: [7, 30],
+  },
+  knotting: { words: 'knotting', role: 'primer', clock: 'reaction', coverage: [10, 12], recoat: [30, 60] },
+  'blocking-primer': { words: 'blocking primer', role: 'primer', clock: 'reaction', coverage: [9, 12], recoat: [30, 60] },
+  'adhesion-primer': { words: 'adhesion primer', role: 'primer', clock: 'evaporation', coverage: [9, 12], recoat: [180, night] },
+  'water-clear': {
+    words: 'water-based clear',
+    role: 'clear',
+    clock: 'evaporation',
+    coverage: [12, 14],
+    recoat: [120, 120],
+    cureDays: [21, 30],
+  },
+  'hard-clear': {
+    words: 'hard exterior clear',
+    role: 'clear',
+    clock: 'evaporation',
+    coverage: [12, 14],
+    recoat: [120, 120],
+    cureDays: [30, 30],
+  },
+  'clear-wax': { words: 'clear wax', role: 'wax', clock: 'reaction', coverage: [30, 40], cureDays: [21, 30], unit: 'g' },
+  'dark-wax': { words: 'dark wax', role: 'wax', clock: 'reaction', coverage: [60, 80], cureDays: [21, 30], unit: 'g' },
+  degreaser: { words: 'degreaser', role: 'cleaner', clock: 'evaporation', coverage: [15, 25] },
+  spirits: { words: 'mineral spirits', role: 'cleaner', clock: 'reaction', coverage: [10, 20] },
+  stripper: { words: 'stripper', role: 'stripper', clock: 'reaction', coverage: [3, 5] },
+} as const satisfies Record<string, Family>
+
+export type FamilyCode = keyof typeof families
+export const familyCodes = Object.keys(families) as FamilyCode[]
+export const getFamily = (code: FamilyCode): Family => families[code]
+export const isPaint = (code: FamilyCode): boolean => getFamily(code).role === 'paint'
+export const paintCodes = familyCodes.filter(isPaint)
+
+/** Coverage to reckon with: the careful, low end of the range. */
+export const safeCoverage = (code: FamilyCode): number => getFamily(code).coverage[0]
+/** Whether it is weighed or measured. */
+export const unitOf = (code: FamilyCode): 'ml' | 'g' => getFamily(code).unit ?? 'ml'

@@ -1,0 +1,5 @@
+/** The core's doorway: every public name, listed. Pure computation; no clock, no chance, no I/O. */
+export { surfaceArea } from './surface/surfaceArea'
+export { coatVolumes } from './mix/coatVolumes'
+export { windowFor } from './drying/windowFor'
+export { priceFor } from './price/priceFor'

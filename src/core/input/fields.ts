@@ -1,0 +1,110 @@
+/**
+ * The fields that forms are made of, read the same way in the browser and on the server. Each takes what was typed and
+ * gives a core value, or a sentence that says what to do.
+ */
+import { z } from 'zod'
+import { parseMoney } from '../money/money'
+import { instantOf } from '../time/wallTime'
+import { parseLength, type UnitSystem } from '../unit/length'
+
+/** What a form must know of the house to read an entry. */
+export interface House {
+  currency: string
+  units: UnitSystem
+  zone: string
+}
+
+export const id = z.uuid('This entry has lost its number. Reload the page.')
+export const instant = z.iso.datetime({ message: 'This is no moment in time.' })
+
+export const words = (what: string, max: number) =>
+  z.string().trim().min(1, `Say ${what}.`).max(max, `Keep it under ${max} letters.`)
+export const optionalWords = (max: number) =>
+  z
+    .string()
+    .trim()
+    .max(max, `Keep it under ${max} letters.`)
+    .transform((text) => (text === '' ? null : text))
+
+/** Money as typed; blank counts as nothing spent. */
+export const money = (house: House) =>
+  z.string().transform((text, context) => {
+    if (text.trim() === '') return 0
+    const minor = parseMoney(text, house.currency)
+    if (minor !== null) return minor
+    context.addIssue('Write an amount like 42 or 42.50.')
+    return z.NEVER
+  })
+export const optionalMoney = (house: House) =>
+  z.string().transform((text, context) => {
+    if (text.trim() === '') return null
+    const minor = parseMoney(text, house.currency)
+    if (minor !== null) return minor
+    context.addIssue('Write an amount like 42 or 42.50, or leave it empty.')
+    return z.NEVER
+  })
+export const neededMoney = (house: House) =>
+  z.string().transform((text, context) => {
+    const minor = text.trim() === '' ? null : parseMoney(text, house.currency)
+    if (minor !== null) return minor
+    context.addIssue('Write the amount, like 42 or 42.50.')
+    return z.NEVER
+  })
+
+export const length = (house: House) =>
+  z.string().transform((text, context) => {
+    const mm = parseLength(text, house.units)
+    if (mm !== null) return mm
+    context.addIssue(house.units === 'metric' ? 'A length in cm, like 82 or 82.5.' : 'A length in inches, like 32 or 32 1/2.')
+    return z.NEVER
+  })
+
+/** A plain figure as typed, comma or point. */
+export const figure = (what: string, low: number, high: number) =>
+  z.string().transform((text, context) => {
+    const value = Number(text.trim().replace(',', '.'))
+    if (text.trim() !== '' && value >= low && value <= high) return value
+    context.addIssue(`Write ${what}, from ${low} to ${high}.`)
+    return z.NEVER
+  })
+export const optionalFigure = (what: string, low: number, high: number) =>
+  z.string().transform((text, context) => {
+    if (text.trim() === '') return null
+    const value = Number(text.trim().replace(',', '.'))
+    if (value >= low && value <= high) return value
+    context.addIssue(`Write ${what}, from ${low} to ${high}, or leave it empty.`)
+    return z.NEVER
+  })
+/** A percentage as typed, to a share. */
+export const share = (what: string) => figure(what, 0, 99).transform((percent) => Math.round(percent * 1000) / 100_000)
+
+/** A moment on the studio's wall. */
+export const wallTime = (house: House) =>
+  z.string().transform((text, context) => {
+    const at = instantOf(text, house.zone)
+    if (at !== null) return at
+    context.addIssue('Choose a day and a time.')
+    return z.NEVER
+  })
+export const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'Choose a day.')
+export const optionalDay = z.union([z.literal('').transform(() => null), day])
+export const colourHex = z
+  .string()
+  .toLowerCase()
+  .regex(/^#[0-9a-f]{6}$/, 'Choose a colour value, like #b24a2f.')
+
+/** Minutes from "35", "35 min", "1 h 20", "1:20"; null for none of these or more than a day. */
+export function parseMinutes(text: string): number | null {
+  const bare = text.trim().toLowerCase()
+  const match = /^(?:(\d+)\s*(?:h|:)\s*)?(\d+)?\s*(?:m|min|minutes)?$/.exec(bare)
+  if (!match || bare === '' || (match[1] === undefined && match[2] === undefined)) return null
+  const minutes = Number(match[1] ?? 0) * 60 + Number(match[2] ?? 0)
+  return minutes <= 1440 ? minutes : null
+}
+export const optionalMinutes = z.string().transform((text, context) => {
+  if (text.trim() === '') return null
+  const minutes = parseMinutes(text)
+  if (minutes !== null) return minutes
+  context.addIssue('Write minutes like 35, 35 min or 1 h 20.')
+  return z.NEVER
+})

@@ -1,0 +1,122 @@
+/** What may be entered about a piece: intake, its parts and measurements, its facts later, its ending. */
+import { z } from 'zod'
+import { codesOf, existingFinishes, leadFindings, partKinds, substrates, uses } from '../finish/parts'
+import { lookCodes } from '../finish/looks'
+import { paintCodes, type FamilyCode } from '../finish/families'
+import { outcomes } from '../log/entry'
+import { sources } from '../piece/piece'
+import { reliefs } from '../surface/surfaceArea'
+import {
+  colourHex,
+  day,
+  figure,
+  id,
+  instant,
+  length,
+  money,
+  neededMoney,
+  optionalDay,
+  optionalMoney,
+  optionalWords,
+  words,
+  type House,
+} from './fields'
+
+const wholeCount = (what: string, high: number) => figure(what, 1, high).refine((n) => Number.isInteger(n), 'A whole number.')
+
+const surface = (house: House) => {
+  const common = { id, count: wholeCount('how many', 999), relief: z.enum(codesOf(reliefs)) }
+  const mm = length(house)
+  return z.discriminatedUnion('shape', [
+    z.object({ ...common, shape: z.literal('panel'), width: mm, height: mm }),
+    z.object({ ...common, shape: z.literal('squareLeg'), width: mm, length: mm }),
+    z.object({ ...common, shape: z.literal('taperedLeg'), top: mm, foot: mm, length: mm }),
+    z.object({ ...common, shape: z.literal('roundLeg'), diameter: mm, length: mm }),
+    z.object({ ...common, shape: z.literal('turnedLeg'), diameter: mm, length: mm }),
+  ])
+}
+
+export const partInput = (house: House) =>
+  z.object({
+    id,
+    name: words('what this part is called', 80),
+    kind: z.enum(codesOf(partKinds)),
+    count: wholeCount('how many', 99),
+    substrate: z.enum(codesOf(substrates)),
+    existing: z.enum(codesOf(existingFinishes)),
+    lead: z.enum(codesOf(leadFindings)),
+    use: z.enum(codesOf(uses)),
+    bleeds: z.boolean(),
+    knots: z.string().transform((text) => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null)),
+    surfaces: z.array(surface(house)).min(1, 'Measure at least one surface.').max(40),
+  })
+
+const facts = (house: House) => ({
+  name: words('what the piece is', 120),
+  source: z.enum(codesOf(sources)),
+  sourceNote: optionalWords(500),
+  client: optionalWords(120),
+  promisedOn: optionalDay,
+  expected: optionalMoney(house),
+  condition: optionalWords(2000),
+})
+
+export const intakeInput = (house: House) =>
+  z.object({
+    id,
+    boughtEntryId: id,
+    fetchingEntryId: id,
+    takenInOn: day,
+    bought: money(house),
+    fetching: money(house),
+    ...facts(house),
+    parts: z.array(partInput(house)).min(1, 'A piece has at least one part.').max(30),
+  })
+export type IntakeText = z.input<ReturnType<typeof intakeInput>>
+
+export const amendInput = (house: House) => z.object({ pieceId: id, entryId: id, ...facts(house) })
+export type AmendText = z.input<ReturnType<typeof amendInput>>
+
+export const addPartInput = (house: House) => z.object({ pieceId: id, part: partInput(house) })
+export type AddPartText = z.input<ReturnType<typeof addPartInput>>
+
+const colour = z.object({ name: words('the colour’s name', 60), hex: colourHex })
+export const planInput = z.object({
+  planId: id,
+  partId: id,
+  pieceId: id,
+  /** one for each step, so that sending twice stores once */
+  stepIds: z.array(id).max(60),
+  at: instant,
+  look: z.enum(lookCodes),
+  paint: z.enum(paintCodes as [FamilyCode, ...FamilyCode[]]),
+  colours: z.object({ a: colour, b: colour.optional() }),
+})
+export type PlanText = z.input<typeof planInput>
+
+export const listingInput = (house: House) =>
+  z.object({ entryId: id, pieceId: id, channelId: id, price: neededMoney(house), on: day, note: optionalWords(500) })
+export type ListingText = z.input<ReturnType<typeof listingInput>>
+
+export const endingInput = (house: House) =>
+  z
+    .object({
+      entryId: id,
+      pieceId: id,
+      outcome: z.enum(codesOf(outcomes)),
+      channelId: z.union([id, z.literal('').transform(() => null)]),
+      price: optionalMoney(house),
+      fees: money(house),
+      on: day,
+      note: optionalWords(500),
+    })
+    .superRefine((ending, context) => {
+      const paid = ending.outcome === 'sold' || ending.outcome === 'handed-over'
+      if (paid && ending.price === null)
+        context.addIssue({ code: 'custom', path: ['price'], message: 'Write what was paid, like 240.' })
+      if (ending.outcome === 'sold' && ending.channelId === null)
+        context.addIssue({ code: 'custom', path: ['channelId'], message: 'Choose where it was sold.' })
+      if (paid && ending.price !== null && ending.fees > ending.price)
+        context.addIssue({ code: 'custom', path: ['fees'], message: 'Fees above the price: check both.' })
+    })
+export type EndingText = z.input<ReturnType<typeof endingInput>>

@@ -1,0 +1,79 @@
+/** A piece with its parts, plans and log, as the core reads it. Lengths in mm, money in minor units; pure types. */
+import type { Colour, PlannedStep } from '../finish/planFinish'
+import type { LookCode, Slot } from '../finish/looks'
+import type { ExistingFinishCode, LeadFinding, PartKind, SubstrateCode, UseCode } from '../finish/parts'
+import type { FamilyCode } from '../finish/families'
+import type { Entry } from '../log/entry'
+import type { Reading } from '../drying/windowFor'
+import type { Surface } from '../surface/surfaceArea'
+
+export const sources = {
+  auction: 'auction',
+  classified: 'classified',
+  fair: 'sale or fair',
+  gift: 'gift',
+  kerb: 'the kerb',
+  own: 'our own',
+  commission: 'commission',
+} as const
+export type Source = keyof typeof sources
+
+export interface Piece {
+  id: string
+  name: string
+  source: Source
+  sourceNote: string | null
+  client: string | null
+  /** YYYY-MM-DD in the studio's zone */
+  promisedOn: string | null
+  takenInAt: string
+  /** what it should bring, minor units */
+  expected: number | null
+  condition: string | null
+}
+
+export interface PlanStep extends PlannedStep {
+  id: string
+  position: number
+}
+export interface Plan {
+  id: string
+  look: LookCode
+  paint: FamilyCode
+  colours: Partial<Record<Slot, Colour>>
+  madeAt: string
+  steps: PlanStep[]
+}
+export interface Part {
+  id: string
+  name: string
+  kind: PartKind
+  count: number
+  substrate: SubstrateCode
+  existing: ExistingFinishCode
+  lead: LeadFinding
+  use: UseCode
+  bleeds: boolean
+  knots: number | null
+  surfaces: Surface[]
+  /** the plan in force; null until a finish is chosen */
+  plan: Plan | null
+  /** steps of earlier plans that the log still speaks of */
+  earlier: PlanStep[]
+}
+export interface Photo {
+  id: string
+  moment: 'before' | 'during' | 'after'
+  takenAt: string
+  width: number
+  height: number
+  alt: string
+}
+export interface PieceFile {
+  piece: Piece
+  parts: Part[]
+  log: Entry[]
+  photos: Photo[]
+}
+/** The studio's air: readings in any order. */
+export type Climate = readonly Reading[]

@@ -1,0 +1,69 @@
+/**
+ * The section of a part: its layers from the substrate up, as plan and log have them. For the drawing; pure.
+ */
+import { getOperation, type LayerKind } from '../labour/operations'
+import { getExistingFinish, getSubstrate } from '../finish/parts'
+import { getLook } from '../finish/looks'
+import { getFamily, type FamilyCode } from '../finish/families'
+import type { PartJourney } from './journey'
+
+export type LayerState = 'there' | 'wet' | 'planned'
+export interface Layer {
+  kind: LayerKind | 'oldPaint' | 'oldClear'
+  /** colour value; clears and waxes have their own look */
+  tone: string
+  words: string
+  state: LayerState
+  film: 'thin' | 'normal' | 'heavy'
+}
+export interface Section {
+  substrate: { tone: string; words: string; wood: boolean }
+  layers: Layer[]
+  /** how far it is worn back, now */
+  wear: 'none' | 'edges' | 'through' | 'grain'
+}
+
+const tones: Partial<Record<FamilyCode, string>> = {
+  knotting: '#c7a566',
+  'blocking-primer': '#e9e4d8',
+  'adhesion-primer': '#d5d2ca',
+  'dark-wax': '#4a3423',
+}
+
+/** Whether the old finish has been taken off by the work done so far. */
+const strips = (done: readonly string[]) => done.includes('scrape') || done.includes('dewax')
+
+export function sectionOf({ part, steps, window }: PartJourney): Section {
+  const doneCodes = [...part.earlier, ...steps.filter(({ state }) => state.status === 'done').map(({ step }) => step)].map(
+    ({ operation }) => operation,
+  )
+  const old = getExistingFinish(part.existing)
+  const bare =
+    strips(doneCodes) ||
+    (steps.some(({ step }) => step.operation === 'scrape') && steps.every(({ state }) => state.status === 'done'))
+  const layers: Layer[] =
+    old.layer && old.tone && !bare
+      ? [{ kind: old.layer, tone: old.tone, words: `old finish: ${old.words}`, state: 'there', film: 'thin' }]
+      : []
+  const laid = [
+    ...part.earlier.map((step) => ({ step, state: { status: 'done' as const } })),
+    ...steps.filter(({ state }) => state.status !== 'left-out'),
+  ]
+  for (const { step, state } of laid) {
+    const kind = getOperation(step.operation).layer
+    if (!kind) continue
+    const done = state.status === 'done'
+    const wet = done && window?.after.id === step.id && window.phase === 'shut'
+    layers.push({
+      kind,
+      tone: step.colour?.hex ?? (step.family ? (tones[step.family] ?? '#efe6cf') : '#efe6cf'),
+      words: [step.colour?.name, step.family ? getFamily(step.family).words : null].filter(Boolean).join(', '),
+      state: wet ? 'wet' : done ? 'there' : 'planned',
+      film: step.film,
+    })
+  }
+  const look = part.plan ? getLook(part.plan.look) : null
+  const worn = doneCodes.some((code) => code === 'wet-distress' || code === 'dry-distress') || part.plan?.look === 'whitewash'
+  const { tone, words } = getSubstrate(part.substrate)
+  return { substrate: { tone, words, wood: getSubstrate(part.substrate).wood }, layers, wear: look && worn ? look.wear : 'none' }
+}

@@ -1,0 +1,23 @@
+/** A tin on the shelf: its family, its colour where it has one, its size and price. Size in ml or g, money in minor units. */
+import type { FamilyCode } from '../finish/families'
+
+export interface Product {
+  id: string
+  name: string
+  family: FamilyCode
+  colourName: string | null
+  colourHex: string | null
+  size: number
+  unit: 'ml' | 'g'
+  price: number
+}
+
+/** The tin to reach for: the family and colour wanted, else the family alone; null where the shelf has none. */
+export function findTin(products: readonly Product[], family: FamilyCode, hex: string | null): Product | null {
+  const alike = products.filter((product) => product.family === family)
+  return (
+    alike.find(({ colourHex }) => hex !== null && colourHex === hex) ??
+    (hex === null ? alike[0] : alike.find(({ colourHex }) => colourHex === null)) ??
+    null
+  )
+}

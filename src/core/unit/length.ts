@@ -1,0 +1,74 @@
+/**
+ * Lengths as they are typed and read at the tape: centimetres, millimetres, feet and inches with fractions. Core unit: mm; pure.
+ */
+
+export type UnitSystem = 'metric' | 'imperial'
+
+const mmPerInch = 25.4
+const perUnit: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: mmPerInch,
+  '"': mmPerInch,
+  '″': mmPerInch,
+  ft: mmPerInch * 12,
+  "'": mmPerInch * 12,
+  '′': mmPerInch * 12,
+}
+const vulgar: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' }
+
+const amount = String.raw`(\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d+(?:[.,]\d+)?)`
+const term = new RegExp(String.raw`^\s*${amount}\s*(mm|cm|m|in|ft|"|″|'|′)?`, 'i')
+
+function readAmount(text: string): number {
+  const [whole, fraction] = text.includes('/')
+    ? text.trim().split(/\s+(?=\d+\s*\/)/).length === 2
+      ? (text.trim().split(/\s+(?=\d+\s*\/)/) as [string, string])
+      : ['0', text]
+    : [text.replace(',', '.'), undefined]
+  if (fraction === undefined) return Number(whole)
+  const [top, bottom] = fraction.split('/').map(Number)
+  return Number(whole) + (top ?? NaN) / (bottom ?? NaN)
+}
+
+/**
+ * Millimetres from "82", "82.5 cm", "32 1/2", "2 ft 8 1/2 in", "5′ 3½″"; a bare number is in cm (metric) or inches
+ * (imperial). Null where it can't be read, is not above 0, or is beyond 10 m.
+ */
+export function parseLength(text: string, units: UnitSystem): number | null {
+  let rest = text.replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${vulgar[sign]}`).trim()
+  if (rest === '') return null
+  let mm = 0
+  let last = units === 'metric' ? 'cm' : 'in'
+  while (rest !== '') {
+    const match = term.exec(rest)
+    if (!match?.[1]) return null
+    const unit = (match[2] ?? (last === 'ft' || last === "'" || last === '′' ? 'in' : last)).toLowerCase()
+    mm += readAmount(match[1]) * (perUnit[unit] ?? NaN)
+    last = unit
+    rest = rest.slice(match[0].length).trim()
+  }
+  return Number.isFinite(mm) && mm > 0 && mm <= 10_000 ? mm : null
+}
+
+/** A length for reading: "82.5 cm", "32 ½ in" (to the nearest eighth). */
+export function formatLength(mm: number, units: UnitSystem): string {
+  if (units === 'metric') return `${Number((mm / 10).toFixed(1))} cm`
+  const eighths = Math.round((mm / mmPerInch) * 8)
+  const signs = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞']
+  const whole = Math.floor(eighths / 8)
+  const part = signs[eighths % 8] ?? ''
+  return `${whole === 0 && part !== '' ? '' : whole}${part} in`
+}
+
+/** An area for reading: "1.24 m²", "13.3 sq ft". */
+export function formatArea(m2: number, units: UnitSystem): string {
+  return units === 'metric' ? `${m2.toFixed(2)} m²` : `${(m2 * 10.7639).toFixed(1)} sq ft`
+}
+
+/** A volume for reading: "120 ml", "4.1 fl oz" (imperial fluid ounces, 28.41 ml). */
+export function formatVolume(ml: number, units: UnitSystem): string {
+  if (units === 'imperial') return `${(ml / 28.4131).toFixed(1)} fl oz`
+  return ml >= 1000 ? `${(ml / 1000).toFixed(2)} l` : `${Math.round(ml)} ml`
+}

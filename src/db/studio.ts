@@ -1,0 +1,163 @@
+/** The studio's own facts, people, channels, shelf and air. */
+import type { Person, SalesChannel, Studio } from '../core/house/studio'
+import type { Product } from '../core/stock/product'
+import type { Reading } from '../core/drying/windowFor'
+import type { Terms } from '../core/piece/ledger'
+import type { UnitSystem } from '../core/unit/length'
+import type { Client } from './pool'
+
+export type { Person, Product, SalesChannel, Studio }
+
+interface StudioRow {
+  id: string
+  name: string
+  currency: string
+  zone: string
+  units: UnitSystem
+  hour_rate: number
+  overhead_rate: number
+  tax_mode: Terms['taxMode']
+  tax_share: number
+  wish_kind: 'profit' | 'margin' | 'earnedRate'
+  wish_value: number
+  haggle_share: number
+  price_step: number
+}
+
+/** The studio the transaction works as; throws where there is none. */
+export async function getStudio(client: Client): Promise<Studio> {
+  const { rows } = await client.query<StudioRow>(
+    `select id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
+            haggle_share, price_step
+     from studio where id = current_studio()`,
+  )
+  const row = rows[0]
+  if (!row) throw new Error('the studio of this session is not in the database')
+  const { wish_kind: kind, wish_value: value } = row
+  return {
+    id: row.id,
+    name: row.name,
+    currency: row.currency,
+    zone: row.zone,
+    units: row.units,
+    hourRate: row.hour_rate,
+    overheadRate: row.overhead_rate,
+    taxMode: row.tax_mode,
+    taxShare: row.tax_share,
+    wish: kind === 'profit' ? { profit: value } : kind === 'margin' ? { margin: value } : { earnedRate: value },
+    haggle: row.haggle_share,
+    step: row.price_step,
+  }
+}
+
+export type StudioDraft = Studio
+const studioValues = (s: StudioDraft) => {
+  const [kind, value] = Object.entries(s.wish)[0] as [string, number]
+  return [
+    s.id,
+    s.name,
+    s.currency,
+    s.zone,
+    s.units,
+    s.hourRate,
+    s.overheadRate,
+    s.taxMode,
+    s.taxShare,
+    kind,
+    value,
+    s.haggle,
+    s.step,
+  ]
+}
+
+/** Makes the studio, or brings its facts up to date; the same call twice leaves the same row. */
+export async function saveStudio(client: Client, studio: StudioDraft): Promise<void> {
+  await client.query(
+    `insert into studio (id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind,
+                         wish_value, haggle_share, price_step)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
+     on conflict (id) do update set
+       name = excluded.name, currency = excluded.currency, zone = excluded.zone, units = excluded.units,
+       hour_rate = excluded.hour_rate, overhead_rate = excluded.overhead_rate, tax_mode = excluded.tax_mode,
+       tax_share = excluded.tax_share, wish_kind = excluded.wish_kind, wish_value = excluded.wish_value,
+       haggle_share = excluded.haggle_share, price_step = excluded.price_step`,
+    studioValues(studio),
+  )
+}
+
+export async function listChannels(client: Client): Promise<SalesChannel[]> {
+  const { rows } = await client.query<SalesChannel>(
+    `select id, name, fee_share as "feeShare", fee_fixed as "feeFixed" from channel order by position, name, id`,
+  )
+  return rows
+}
+export async function saveChannel(client: Client, studioId: string, channel: SalesChannel, position: number): Promise<void> {
+  await client.query(
+    `insert into channel (id, studio_id, name, fee_share, fee_fixed, position) values ($1, $2, $3, $4, $5, $6)
+     on conflict (id) do update set name = excluded.name, fee_share = excluded.fee_share, fee_fixed = excluded.fee_fixed`,
+    [channel.id, studioId, channel.name, channel.feeShare, channel.feeFixed, position],
+  )
+}
+
+export async function listPeople(client: Client): Promise<Person[]> {
+  const { rows } = await client.query<Person>('select id, name from person order by name, id')
+  return rows
+}
+export async function savePerson(client: Client, studioId: string, person: Person): Promise<void> {
+  await client.query(
+    'insert into person (id, studio_id, name) values ($1, $2, $3) on conflict (id) do update set name = excluded.name',
+    [person.id, studioId, person.name],
+  )
+}
+
+export async function listProducts(client: Client): Promise<Product[]> {
+  const { rows } = await client.query<Product>(
+    `select id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price
+     from product order by family, name, id`,
+  )
+  return rows
+}
+export async function findProduct(client: Client, id: string): Promise<Product | null> {
+  const { rows } = await client.query<Product>(
+    `select id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price
+     from product where id = $1`,
+    [id],
+  )
+  return rows[0] ?? null
+}
+export async function saveProduct(client: Client, studioId: string, product: Product): Promise<void> {
+  await client.query(
+    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
+     on conflict (id) do update set name = excluded.name, size = excluded.size, price = excluded.price`,
+    [
+      product.id,
+      studioId,
+      product.name,
+      product.family,
+      product.colourName,
+      product.colourHex,
+      product.size,
+      product.unit,
+      product.price,
+    ],
+  )
+}
+
+/** Readings since an instant, and the one that held before it; oldest first. */
+export async function listReadings(client: Client, since: string): Promise<Reading[]> {
+  const { rows } = await client.query<Reading>(
+    `(select at, temperature, humidity from reading where at < $1 order by at desc limit 1)
+     union all
+     (select at, temperature, humidity from reading where at >= $1)
+     order by at`,
+    [since],
+  )
+  return rows
+}
+export async function addReading(client: Client, studioId: string, id: string, reading: Reading): Promise<void> {
+  await client.query(
+    'insert into reading (id, studio_id, at, temperature, humidity) values ($1, $2, $3, $4, $5) on conflict (id) do nothing',
+    [id, studioId, reading.at, reading.temperature, reading.humidity],
+  )
+}

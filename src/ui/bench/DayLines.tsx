@@ -1,0 +1,76 @@
+'use client'
+/** Every window line of the workshop on one scale, with one plumb line through them all. */
+import Link from 'next/link'
+import { phaseAt } from '../../core/drying/phase'
+import { WindowLine } from '../drawing/WindowLine'
+import { useHouse } from '../form/house'
+import { useNow } from '../time/now'
+import { clockTime } from '../words/time'
+import { windowWords } from '../words/window'
+import type { WindowView } from './stepCard'
+
+export interface DayLine {
+  key: string
+  href: string
+  name: string
+  next: string
+  window: WindowView
+}
+
+const hourMs = 3_600_000
+
+export function DayLines({ lines }: { lines: readonly DayLine[] }) {
+  const nowMs = useNow()
+  const { zone } = useHouse()
+  const scale = { fromMs: nowMs - 3 * hourMs, toMs: nowMs + 15 * hourMs }
+  const hours = Array.from({ length: 7 }, (_, k) => Math.ceil(scale.fromMs / hourMs) * hourMs + k * 3 * hourMs).filter(
+    (at) => at < scale.toMs,
+  )
+  const left = (at: number) => `${((at - scale.fromMs) / (scale.toMs - scale.fromMs)) * 100}%`
+  return (
+    <div className="relative">
+      <div aria-hidden className="relative h-6 border-b-2 border-ink text-sm text-soft">
+        {hours.map((at) => (
+          <span
+            key={at}
+            className={`absolute bottom-0 -translate-x-1/2 ${Math.abs(at - nowMs) < 1.3 * hourMs ? 'invisible' : ''}`}
+            style={{ left: left(at) }}
+          >
+            {clockTime(new Date(at).toISOString(), zone)}
+          </span>
+        ))}
+        <span className="absolute bottom-0 -translate-x-1/2 bg-ink px-2 font-semibold text-ground" style={{ left: left(nowMs) }}>
+          {clockTime(new Date(nowMs).toISOString(), zone)}
+        </span>
+      </div>
+      <div
+        aria-hidden
+        className="pointer-events-none absolute bottom-0 top-6 w-[2px] -translate-x-1/2 bg-ink"
+        style={{ left: left(nowMs) }}
+      />
+      <ul>
+        {lines.map(({ key, href, name, next, window }) => {
+          const phase = phaseAt(window.segments, nowMs)
+          const words = windowWords(window, zone, nowMs)
+          return (
+            <li key={key} className="border-b border-line">
+              <Link href={href} className="block py-2 no-underline">
+                <span className="relative z-10 flex flex-wrap justify-between gap-x-4">
+                  <span className="bg-ground pr-2">
+                    <span className="font-semibold">{name}</span> <span className="text-soft">then {next}</span>
+                  </span>
+                  <span
+                    className={`bg-ground pl-2 font-semibold ${phase === 'gone' ? 'text-late' : phase === 'shut' ? '' : 'text-now'}`}
+                  >
+                    {words}
+                  </span>
+                </span>
+                <WindowLine segments={window.segments} scale={scale} words={words} plumb={false} className="h-8 w-full" />
+              </Link>
+            </li>
+          )
+        })}
+      </ul>
+    </div>
+  )
+}

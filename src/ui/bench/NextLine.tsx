@@ -1,0 +1,32 @@
+'use client'
+/** A step that can be done too: its section as a chip, its words, its buttons. */
+import Link from 'next/link'
+import { Section } from '../drawing/Section'
+import { useHouse } from '../form/house'
+import { useNow } from '../time/now'
+import { windowWords } from '../words/window'
+import { StepActions } from './StepActions'
+import type { StepCard } from './stepCard'
+
+export function NextLine({ card, why, late }: { card: StepCard; why: string; late: boolean }) {
+  const nowMs = useNow()
+  const { zone } = useHouse()
+  const ran = card.startedAt ? Math.floor((nowMs - Date.parse(card.startedAt)) / 60_000) : null
+  const state = ran !== null ? `running for ${ran} min` : card.window ? windowWords(card.window, zone, nowMs) : why
+  return (
+    <li className="flex gap-4 border-b border-line py-4">
+      <Section model={card.section} className="size-16 shrink-0" />
+      <div className="min-w-0 flex-1">
+        <h3 className="text-xl font-semibold leading-tight">{card.title}</h3>
+        <p className="text-soft">
+          <Link href={`/pieces/${card.pieceId}`}>{card.pieceName}</Link>, {card.partName.toLowerCase()} · about {card.minutes} min
+        </p>
+        <p className={`mb-3 font-semibold ${late ? 'text-late' : ''}`}>
+          {state}
+          {late && card.window?.past ? `. ${card.window.past}` : ''}
+        </p>
+        <StepActions card={card} />
+      </div>
+    </li>
+  )
+}

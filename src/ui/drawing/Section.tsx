@@ -1,0 +1,155 @@
+/**
+ * The section: a part's finish as if its edge had been sawn through. The corner is where hands wear it, so wear shows there.
+ * One drawing from a 24-pixel chip to a full screen; colours are the paints' own.
+ */
+import { useId } from 'react'
+import type { Layer, Section as SectionModel } from '../../core/piece/section'
+import { sectionWords } from '../words/section'
+
+const size = 240
+/** where the sawn corner of the bare substrate sits, and how round it is */
+const corner = { x: 96, y: 96, r: 34 }
+const thickness: Record<Layer['film'], number> = { thin: 7, normal: 11, heavy: 17 }
+const clearKinds = new Set<Layer['kind']>(['clear', 'wax', 'oil', 'oldClear'])
+
+/** The outline of the block, grown outwards by `out`. */
+function block(out: number): string {
+  const { x, y, r } = corner
+  const radius = r + out
+  return `M${x - out} ${size + 4}V${y + r}A${radius} ${radius} 0 0 1 ${x + r} ${y - out}H${size + 4}V${size + 4}Z`
+}
+
+/** Worn through: at the arris a layer thins to nothing, and what lies below shows. */
+function wornBlock(out: number, under: number, depth: number): string {
+  const { x, y, r } = corner
+  const reach = 26 + out
+  const left = x - out
+  const top = y - out
+  const inset = (out - under) * depth
+  const bend = r * 0.29 - under * 0.71 + (out - under) * 0.71 * (1 - depth)
+  return `M${left} ${size + 4}V${y + r + reach}C${left} ${y + r + 8} ${x + bend - inset * 0.2} ${y + bend + 14} ${x + bend} ${y + bend}C${x + bend + 14} ${y + bend - inset * 0.2} ${x + r + 8} ${top} ${x + r + reach} ${top}H${size + 4}V${size + 4}Z`
+}
+
+function Grain({ id, tone }: { id: string; tone: string }) {
+  const { x, y } = corner
+  return (
+    <g clipPath={`url(#${id}-wood)`} fill="none" stroke={`color-mix(in oklab, ${tone}, #1d120a 38%)`}>
+      {Array.from({ length: 9 }, (_, k) => (
+        <path
+          key={k}
+          strokeWidth={k % 3 === 0 ? 1.6 : 0.9}
+          opacity={0.55}
+          d={`M${x + 8 + k * k * 1.7} ${size + 4}C${x + 12 + k * 15} ${y + 92} ${x + 44 + k * 19} ${y + 40 + k * 6} ${size + 4} ${y + 22 + k * 16}`}
+        />
+      ))}
+    </g>
+  )
+}
+
+interface Placed extends Layer {
+  out: number
+  under: number
+}
+function place(layers: readonly Layer[]): Placed[] {
+  let out = 0
+  const room = 88
+  const wanted = layers.reduce((sum, { film }) => sum + thickness[film], 0)
+  const scale = wanted > room ? room / wanted : 1
+  return layers.map((layer) => {
+    const under = out
+    out += thickness[layer.film] * scale
+    return { ...layer, out, under }
+  })
+}
+
+/** The kinds that wear takes; what is under the paints stays. */
+const wearable = new Set<Layer['kind']>(['paint', 'wash'])
+
+export function Section({ model, className, label }: { model: SectionModel; className?: string; label?: string }) {
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '')
+  const placed = place(model.layers)
+  const margin = Math.max(0, corner.x - (placed.at(-1)?.out ?? 0) - 8)
+  const paints = placed.filter(({ kind, state }) => wearable.has(kind) && state !== 'planned')
+  const topTone = paints.at(-1)?.tone
+  const shape = (layer: Placed) => {
+    const worn =
+      wearable.has(layer.kind) &&
+      layer.state !== 'planned' &&
+      (model.wear === 'through' || (model.wear === 'edges' && layer.tone === topTone))
+    return worn ? wornBlock(layer.out, layer.under, 1) : block(layer.out)
+  }
+  return (
+    <svg
+      viewBox={`${margin} ${margin} ${size - margin} ${size - margin}`}
+      className={className}
+      role="img"
+      aria-label={label ?? sectionWords(model)}
+    >
+      <defs>
+        <clipPath id={`${id}-wood`}>
+          <path d={block(0)} />
+        </clipPath>
+        <pattern id={`${id}-haze`} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+          <rect width="6" height="6" fill="#f6ecd2" fillOpacity="0.82" />
+          <path d="M0 3H6" stroke="#b59a63" strokeOpacity="0.55" strokeWidth="1.1" />
+        </pattern>
+        <pattern id={`${id}-film`} width="10" height="10" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+          <rect width="10" height="10" fill="#eaf1ee" fillOpacity="0.78" />
+          <path d="M0 5H10" stroke="#ffffff" strokeWidth="2.4" />
+          <path d="M0 6.6H10" stroke="#7f9892" strokeOpacity="0.5" strokeWidth="0.8" />
+        </pattern>
+        <pattern id={`${id}-washed`} width="9" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(18)">
+          <path d="M0 2.5H9" stroke="#ffffff" strokeOpacity="0.55" strokeWidth="1.4" strokeDasharray="6 3" />
+        </pattern>
+      </defs>
+      {[...placed].reverse().map((layer, k) => {
+        const d = shape(layer)
+        if (layer.state === 'planned')
+          return (
+            <path
+              key={k}
+              d={block(layer.out)}
+              fill="var(--sheet)"
+              fillOpacity="0.35"
+              stroke={`color-mix(in oklab, ${clearKinds.has(layer.kind) ? 'var(--soft)' : layer.tone}, var(--ink) 25%)`}
+              strokeWidth="1.6"
+              strokeDasharray="5 4"
+            />
+          )
+        const fill = layer.kind === 'wax' ? `url(#${id}-haze)` : layer.kind === 'clear' ? `url(#${id}-film)` : layer.tone
+        return (
+          <g key={k}>
+            <path d={d} fill={fill} stroke="var(--ink)" strokeOpacity="0.28" strokeWidth="0.8" />
+            {layer.kind === 'wash' && <path d={d} fill={`url(#${id}-washed)`} />}
+            {layer.state === 'wet' && (
+              <>
+                <path
+                  d={d}
+                  fill="none"
+                  stroke="#ffffff"
+                  strokeOpacity="0.9"
+                  strokeWidth="3.2"
+                  strokeDasharray="16 6 4 18"
+                  strokeLinecap="round"
+                  className="wet-sheen"
+                />
+                {[150, 186, 222].map((x) => (
+                  <path
+                    key={x}
+                    d={`M${x} ${corner.y - layer.out - 1}q4 -9 8 0z`}
+                    fill={layer.tone}
+                    stroke="var(--ink)"
+                    strokeOpacity="0.35"
+                    strokeWidth="0.8"
+                  />
+                ))}
+              </>
+            )}
+          </g>
+        )
+      })}
+      <path d={block(0)} fill={model.substrate.tone} stroke="var(--ink)" strokeOpacity="0.45" strokeWidth="1" />
+      {model.substrate.wood && <Grain id={id} tone={model.substrate.tone} />}
+    </svg>
+  )
+}

@@ -1,0 +1,47 @@
+'use client'
+/** A form over one of the core's schemas: checked here as the server will check it, kept as it was typed, sent once. */
+import { useEffect } from 'react'
+import { useForm, type DefaultValues, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form'
+import { zodResolver } from '@hookform/resolvers/zod'
+import type { z } from 'zod'
+import type { Answer } from './actions'
+import { useWrite } from './useWrite'
+
+interface EntryForm<T extends FieldValues> {
+  form: UseFormReturn<T>
+  submit: (event?: React.BaseSyntheticEvent) => Promise<void>
+  pending: boolean
+  issue: string | null
+  troubleOf: (path: FieldPath<T>) => string | undefined
+}
+
+export function useEntryForm<T extends FieldValues>(
+  schema: z.ZodType<unknown, T>,
+  defaults: DefaultValues<T>,
+  action: (typed: T) => Promise<Answer>,
+  after: (typed: T) => void | Promise<void>,
+  draftKey?: string,
+): EntryForm<T> {
+  const form = useForm<T>({ resolver: zodResolver(schema as never, undefined, { raw: true }) as never, defaultValues: defaults })
+  const write = useWrite(action)
+  useDraft(form, draftKey)
+
+  const submit = form.handleSubmit(async (typed) => {
+    if (!(await write.send(typed))) return
+    if (draftKey) localStorage.removeItem(draftKey)
+    await after(typed)
+  })
+  const troubleOf = (path: FieldPath<T>) => form.getFieldState(path, form.formState).error?.message ?? write.fields[path]
+  return { form, submit, pending: write.pending, issue: write.issue, troubleOf }
+}
+
+/** Keeps what is typed on this device until it is stored on the server. */
+function useDraft<T extends FieldValues>(form: UseFormReturn<T>, key: string | undefined): void {
+  useEffect(() => {
+    if (!key) return
+    const kept = localStorage.getItem(key)
+    if (kept) form.reset(JSON.parse(kept) as T, { keepDefaultValues: true })
+    const watching = form.watch((values) => localStorage.setItem(key, JSON.stringify(values)))
+    return () => watching.unsubscribe()
+  }, [form, key])
+}

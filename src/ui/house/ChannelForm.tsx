@@ -1,0 +1,47 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { channelInput, type ChannelText } from '../../core/input/house'
+import { useActions } from '../form/actions'
+import { TextField, Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
+import { useEntryForm } from '../form/useEntryForm'
+
+/** A place to sell, added. */
+export function ChannelForm() {
+  const { keepChannel } = useActions()
+  const house = useHouse()
+  const router = useRouter()
+  const [defaults] = useState<ChannelText>(() => ({ id: uuidv7(), name: '', feePercent: '0', feeFixed: '' }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<ChannelText>(
+    channelInput(house),
+    defaults,
+    keepChannel,
+    () => {
+      form.reset({ ...defaults, id: uuidv7() })
+      router.refresh()
+    },
+  )
+  const { register } = form
+  return (
+    <form
+      onSubmit={(event) => void submit(event)}
+      noValidate
+      className="mt-4 grid grid-cols-2 items-end gap-3 sm:grid-cols-[2fr_1fr_1fr_auto]"
+    >
+      <TextField label="Where you sell" {...register('name')} trouble={troubleOf('name')} className="col-span-2 sm:col-span-1" />
+      <TextField label="Its share, %" inputMode="decimal" {...register('feePercent')} trouble={troubleOf('feePercent')} />
+      <TextField
+        label={`Fixed fee, ${house.currency}`}
+        inputMode="decimal"
+        {...register('feeFixed')}
+        trouble={troubleOf('feeFixed')}
+      />
+      <button type="submit" disabled={pending} className="press press-now">
+        Add it
+      </button>
+      <Trouble>{issue}</Trouble>
+    </form>
+  )
+}

@@ -1,0 +1,136 @@
+'use client'
+/** The house: what it reckons in, what it wants an hour to be worth, how it is taxed. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { studioInput, type StudioText } from '../../core/input/house'
+import type { Studio } from '../../core/house/studio'
+import { moneyText } from '../../core/money/money'
+import { useActions } from '../form/actions'
+import { ChoiceField, TextField, Trouble } from '../form/Field'
+import { useEntryForm } from '../form/useEntryForm'
+
+const percent = (share: number) => String(Math.round(share * 100_000) / 1000)
+const wishWords = {
+  earnedRate: 'a rate earned per hour',
+  margin: 'a share of the price, in %',
+  profit: 'a profit on each piece',
+} as const
+
+function wishText({ wish, currency }: Studio): Pick<StudioText, 'wishKind' | 'wishValue'> {
+  if ('margin' in wish) return { wishKind: 'margin', wishValue: percent(wish.margin) }
+  if ('profit' in wish) return { wishKind: 'profit', wishValue: moneyText(wish.profit, currency) }
+  return { wishKind: 'earnedRate', wishValue: moneyText(wish.earnedRate, currency) }
+}
+
+export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly string[] }) {
+  const { changeStudio } = useActions()
+  const router = useRouter()
+  const [kept, setKept] = useState(false)
+  const { currency } = studio
+  const [defaults] = useState<StudioText>(() => ({
+    name: studio.name,
+    currency,
+    zone: studio.zone,
+    units: studio.units,
+    hourRate: moneyText(studio.hourRate, currency),
+    overheadRate: moneyText(studio.overheadRate, currency),
+    taxMode: studio.taxMode,
+    taxPercent: percent(studio.taxShare),
+    ...wishText(studio),
+    hagglePercent: percent(studio.haggle),
+    priceStep: moneyText(studio.step, currency),
+  }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<StudioText>(
+    studioInput(studio),
+    defaults,
+    changeStudio,
+    () => {
+      setKept(true)
+      router.refresh()
+    },
+  )
+  const { register } = form
+  return (
+    <form
+      onSubmit={(event) => void submit(event)}
+      onChange={() => setKept(false)}
+      noValidate
+      className="mt-5 grid grid-cols-2 gap-4 sm:grid-cols-4"
+    >
+      <TextField label="The studio’s name" {...register('name')} trouble={troubleOf('name')} className="col-span-2" />
+      <TextField
+        label="Currency"
+        {...register('currency')}
+        trouble={troubleOf('currency')}
+        hint="Past amounts keep their figures."
+      />
+      <ChoiceField
+        label="Units"
+        {...register('units')}
+        options={[
+          ['metric', 'centimetres'],
+          ['imperial', 'inches'],
+        ]}
+      />
+      <ChoiceField
+        label="Time zone"
+        {...register('zone')}
+        trouble={troubleOf('zone')}
+        options={zones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
+        className="col-span-2"
+      />
+      <TextField
+        label={`An hour of work, ${currency}`}
+        inputMode="decimal"
+        {...register('hourRate')}
+        trouble={troubleOf('hourRate')}
+      />
+      <TextField
+        label={`Overhead an hour, ${currency}`}
+        inputMode="decimal"
+        hint="Rent, booth, power."
+        {...register('overheadRate')}
+        trouble={troubleOf('overheadRate')}
+      />
+      <ChoiceField
+        label="The wish"
+        {...register('wishKind')}
+        options={Object.entries(wishWords) as [string, string][]}
+        className="col-span-2"
+      />
+      <TextField label="How much" inputMode="decimal" {...register('wishValue')} trouble={troubleOf('wishValue')} />
+      <TextField
+        label="Room to haggle, %"
+        inputMode="decimal"
+        {...register('hagglePercent')}
+        trouble={troubleOf('hagglePercent')}
+      />
+      <ChoiceField
+        label="Tax"
+        {...register('taxMode')}
+        options={[
+          ['none', 'none'],
+          ['inclusive', 'in the price shown'],
+          ['margin', 'on the second-hand margin'],
+        ]}
+        className="col-span-2"
+      />
+      <TextField label="Tax, %" inputMode="decimal" {...register('taxPercent')} trouble={troubleOf('taxPercent')} />
+      <TextField
+        label={`Ask rounds up to, ${currency}`}
+        inputMode="decimal"
+        {...register('priceStep')}
+        trouble={troubleOf('priceStep')}
+      />
+      <div className="col-span-2 space-y-3 sm:col-span-4">
+        <Trouble>{issue}</Trouble>
+        <button type="submit" disabled={pending} className="press press-now min-h-14 px-8 text-lg">
+          Keep it
+        </button>
+        <span role="status" className="ml-4 font-semibold text-now">
+          {kept ? 'Kept.' : ''}
+        </span>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,59 @@
+'use client'
+/** A tin, put on the shelf. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { families, isPaint, unitOf, type FamilyCode } from '../../core/finish/families'
+import { productInput, type ProductText } from '../../core/input/house'
+import { useActions } from '../form/actions'
+import { ChoiceField, pairs, TextField, Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
+import { useEntryForm } from '../form/useEntryForm'
+
+export function ProductForm() {
+  const { keepProduct } = useActions()
+  const house = useHouse()
+  const router = useRouter()
+  const [family, setFamily] = useState<FamilyCode>('clay')
+  const [defaults] = useState<ProductText>(() => ({
+    id: uuidv7(),
+    name: '',
+    family: 'clay',
+    colourName: '',
+    colourHex: '',
+    size: '',
+    price: '',
+  }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<ProductText>(
+    productInput(house),
+    defaults,
+    keepProduct,
+    () => {
+      form.reset({ ...defaults, id: uuidv7(), family })
+      router.refresh()
+    },
+  )
+  const { register } = form
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="mt-4 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
+      <ChoiceField
+        label="Family"
+        {...register('family', { onChange: (event: { target: { value: FamilyCode } }) => setFamily(event.target.value) })}
+        options={pairs(families)}
+      />
+      <TextField label="What stands on it" {...register('name')} trouble={troubleOf('name')} />
+      <TextField label={`Size, ${unitOf(family)}`} inputMode="decimal" {...register('size')} trouble={troubleOf('size')} />
+      <TextField label={`Price, ${house.currency}`} inputMode="decimal" {...register('price')} trouble={troubleOf('price')} />
+      {isPaint(family) && (
+        <>
+          <TextField label="Colour’s name" {...register('colourName')} trouble={troubleOf('colourName')} />
+          <TextField label="Colour’s value" placeholder="#7a4b2e" {...register('colourHex')} trouble={troubleOf('colourHex')} />
+        </>
+      )}
+      <button type="submit" disabled={pending} className="press press-now">
+        Put it on the shelf
+      </button>
+      <Trouble>{issue}</Trouble>
+    </form>
+  )
+}

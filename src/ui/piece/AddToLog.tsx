@@ -1,0 +1,125 @@
+'use client'
+/** A note, a cost or a photograph, added to a piece without leaving its page. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { costInput, noteInput, type CostText, type NoteText } from '../../core/input/entry'
+import { costKinds } from '../../core/log/entry'
+import { useActions } from '../form/actions'
+import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
+import { useEntryForm } from '../form/useEntryForm'
+import { PhotoPicker, usePhotos, type Chosen } from './PhotoPicker'
+
+type Kind = 'note' | 'cost'
+
+export function AddToLog({ pieceId }: { pieceId: string }) {
+  const [open, setOpen] = useState<Kind | null>(null)
+  const close = () => setOpen(null)
+  return (
+    <div>
+      <div className="flex flex-wrap gap-3">
+        <button
+          type="button"
+          className="press"
+          aria-expanded={open === 'note'}
+          onClick={() => setOpen(open === 'note' ? null : 'note')}
+        >
+          Write a note
+        </button>
+        <button
+          type="button"
+          className="press"
+          aria-expanded={open === 'cost'}
+          onClick={() => setOpen(open === 'cost' ? null : 'cost')}
+        >
+          Add a cost
+        </button>
+      </div>
+      {open === 'note' && <NoteForm pieceId={pieceId} done={close} />}
+      {open === 'cost' && <CostForm pieceId={pieceId} done={close} />}
+    </div>
+  )
+}
+
+function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
+  const { addNote } = useActions()
+  const router = useRouter()
+  const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<NoteText>(
+    noteInput,
+    { ...first, pieceId, note: '' },
+    addNote,
+    () => {
+      done()
+      router.refresh()
+    },
+  )
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 max-w-2xl space-y-3">
+      <AreaField label="Note" {...form.register('note')} trouble={troubleOf('note')} />
+      <Trouble>{issue}</Trouble>
+      <button type="submit" disabled={pending} className="press press-now">
+        Write it down
+      </button>
+    </form>
+  )
+}
+
+function CostForm({ pieceId, done }: { pieceId: string; done: () => void }) {
+  const { addCost } = useActions()
+  const house = useHouse()
+  const router = useRouter()
+  const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<CostText>(
+    costInput(house),
+    { ...first, pieceId, costKind: 'consumables', money: '', note: '' },
+    addCost,
+    () => {
+      done()
+      router.refresh()
+    },
+  )
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 grid max-w-2xl grid-cols-2 items-end gap-3">
+      <ChoiceField label="What for" {...form.register('costKind')} options={pairs(costKinds)} />
+      <TextField
+        label={`Amount, ${house.currency}`}
+        inputMode="decimal"
+        {...form.register('money')}
+        trouble={troubleOf('money')}
+      />
+      <TextField label="Note" {...form.register('note')} trouble={troubleOf('note')} className="col-span-2" />
+      <div className="col-span-2 empty:hidden">
+        <Trouble>{issue}</Trouble>
+      </div>
+      <button type="submit" disabled={pending} className="press press-now">
+        Write it down
+      </button>
+    </form>
+  )
+}
+
+const moments = { before: 'before', during: 'during', after: 'after' } as const
+
+export function AddPhotos({ pieceId, name, moment }: { pieceId: string; name: string; moment: keyof typeof moments }) {
+  const photos = usePhotos()
+  const router = useRouter()
+  const [when, setWhen] = useState(moment)
+  const add = async (files: Chosen[]) => {
+    photos.setChosen([...photos.chosen, ...files])
+    if (await photos.send(files, pieceId, when, `${name}, ${when}`)) router.refresh()
+  }
+  return (
+    <div className="mt-4 flex flex-wrap items-end gap-3">
+      <ChoiceField
+        label="Taken"
+        value={when}
+        onChange={(event) => setWhen(event.target.value as keyof typeof moments)}
+        options={pairs(moments)}
+        className="w-36"
+      />
+      <PhotoPicker label="Add photographs" chosen={photos.chosen} states={photos.states} add={(files) => void add(files)} />
+    </div>
+  )
+}

@@ -1,0 +1,127 @@
+'use client'
+/** Putting one entry right. The old one stays in the log, struck through. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { correctionInput, type CorrectionText } from '../../core/input/entry'
+import type { Entry } from '../../core/log/entry'
+import { costKinds } from '../../core/log/entry'
+import type { SalesChannel } from '../../core/house/studio'
+import { moneyText } from '../../core/money/money'
+import { wallTimeOf } from '../../core/time/wallTime'
+import { useActions } from '../form/actions'
+import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
+import { useEntryForm } from '../form/useEntryForm'
+import { useWrite } from '../form/useWrite'
+
+interface Props {
+  entry: Entry
+  channels: readonly SalesChannel[]
+  tins: readonly { id: string; name: string }[]
+}
+
+const paidKinds = new Set<Entry['kind']>(['sold', 'handed-over'])
+
+export function CorrectionForm({ entry, channels, tins }: Props) {
+  const { correctEntry, strikeEntry } = useActions()
+  const house = useHouse()
+  const router = useRouter()
+  const strike = useWrite(strikeEntry)
+  const [strikeId] = useState(() => uuidv7())
+  const back = () => router.push(`/pieces/${entry.pieceId}`)
+  const priced = entry.kind === 'cost' || entry.kind === 'listed' || paidKinds.has(entry.kind)
+  const [defaults] = useState<CorrectionText>(() => ({
+    entryId: uuidv7(),
+    corrects: entry.id,
+    pieceId: entry.pieceId,
+    at: wallTimeOf(entry.at, house.zone),
+    minutes: entry.minutes === null ? '' : String(entry.minutes),
+    productId: entry.coat?.productId ?? '',
+    mix: entry.coat?.mix ?? '',
+    amount: entry.coat ? String(entry.coat.amount) : '',
+    applicator: entry.coat?.applicator ?? '',
+    film: entry.coat?.film ?? '',
+    costKind: entry.costKind ?? '',
+    money: priced && entry.money !== null ? moneyText(entry.money, house.currency) : '',
+    fees: entry.fees === null ? '' : moneyText(entry.fees, house.currency),
+    channelId: entry.channelId ?? '',
+    note: entry.note ?? '',
+  }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<CorrectionText>(
+    correctionInput(house),
+    defaults,
+    correctEntry,
+    back,
+  )
+  const { register } = form
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="mt-5 grid max-w-2xl grid-cols-2 items-start gap-4">
+      <TextField label="When" type="datetime-local" {...register('at')} trouble={troubleOf('at')} />
+      {entry.kind === 'ended' && (
+        <TextField
+          label="How long it took"
+          placeholder="by its clock"
+          hint="35, 35 min or 1 h 20; empty keeps the clock’s."
+          {...register('minutes')}
+          trouble={troubleOf('minutes')}
+        />
+      )}
+      {entry.coat && (
+        <>
+          <ChoiceField
+            label="Product"
+            {...register('productId')}
+            options={[...tins.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
+          />
+          <TextField
+            label={`Amount, ${entry.coat.unit}`}
+            inputMode="decimal"
+            {...register('amount')}
+            trouble={troubleOf('amount')}
+          />
+          <ChoiceField
+            label="Film"
+            {...register('film')}
+            options={[
+              ['thin', 'thin'],
+              ['normal', 'normal'],
+              ['heavy', 'heavy'],
+            ]}
+          />
+          <TextField label="Mix" {...register('mix')} trouble={troubleOf('mix')} />
+          <TextField label="Applicator" {...register('applicator')} trouble={troubleOf('applicator')} />
+        </>
+      )}
+      {entry.kind === 'cost' && <ChoiceField label="What for" {...register('costKind')} options={pairs(costKinds)} />}
+      {(entry.kind === 'listed' || entry.kind === 'sold') && (
+        <ChoiceField label="Channel" {...register('channelId')} options={channels.map(({ id, name }) => [id, name] as const)} />
+      )}
+      {priced && (
+        <TextField label={`Amount, ${house.currency}`} inputMode="decimal" {...register('money')} trouble={troubleOf('money')} />
+      )}
+      {paidKinds.has(entry.kind) && (
+        <TextField label={`Fees, ${house.currency}`} inputMode="decimal" {...register('fees')} trouble={troubleOf('fees')} />
+      )}
+      <AreaField label="Note" {...register('note')} trouble={troubleOf('note')} className="col-span-2" />
+      <div className="col-span-2 empty:hidden">
+        <Trouble>{issue ?? strike.issue}</Trouble>
+      </div>
+      <button type="submit" disabled={pending} className="press press-now min-h-14 text-lg">
+        Put it right
+      </button>
+      <button
+        type="button"
+        disabled={strike.pending}
+        className="press min-h-14"
+        onClick={() =>
+          void strike
+            .send({ entryId: strikeId, corrects: entry.id, pieceId: entry.pieceId, at: new Date().toISOString() })
+            .then((stored) => stored && back())
+        }
+      >
+        Strike it out
+      </button>
+    </form>
+  )
+}

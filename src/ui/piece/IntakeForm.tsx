@@ -1,0 +1,140 @@
+'use client'
+/** Taking a piece in: where from, for how much, what it is made of and measures, what it looks like. Kept while typing. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { useFieldArray, type Control, type FieldPath, type UseFormRegister } from 'react-hook-form'
+import { v7 as uuidv7 } from 'uuid'
+import { intakeInput, type IntakeText } from '../../core/input/piece'
+import { sources } from '../../core/piece/piece'
+import { templates, type TemplateCode } from '../../core/piece/templates'
+import { dayOf } from '../../core/time/wallTime'
+import { useActions } from '../form/actions'
+import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
+import { useEntryForm } from '../form/useEntryForm'
+import { useNow } from '../time/now'
+import { newPart, PartFields, type PartsText } from './PartFields'
+import { PhotoPicker, usePhotos } from './PhotoPicker'
+
+export function IntakeForm() {
+  const house = useHouse()
+  const nowMs = useNow()
+  const { takeIn } = useActions()
+  const router = useRouter()
+  const photos = usePhotos()
+  const [standing, setStanding] = useState<string | null>(null)
+  const [defaults] = useState<IntakeText>(() => ({
+    id: uuidv7(),
+    boughtEntryId: uuidv7(),
+    fetchingEntryId: uuidv7(),
+    takenInOn: dayOf(new Date(nowMs).toISOString(), house.zone),
+    name: '',
+    source: 'auction',
+    sourceNote: '',
+    client: '',
+    promisedOn: '',
+    expected: '',
+    condition: '',
+    bought: '',
+    fetching: '',
+    parts: [newPart(null, house.units)],
+  }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<IntakeText>(
+    intakeInput(house),
+    defaults,
+    takeIn,
+    async ({ id, name }) => {
+      const stored = await photos.send(photos.chosen, id, 'before', `${name}, before`)
+      if (stored) router.push(`/pieces/${id}`)
+      else setStanding(id)
+    },
+    'draft:intake',
+  )
+  const { register, control } = form
+  const parts = useFieldArray({ control, name: 'parts', keyName: 'key' })
+  const start = (code: TemplateCode) => {
+    parts.replace(templates[code].parts.map((part) => newPart(part, house.units)))
+    if (form.getValues('name') === '') form.setValue('name', templates[code].words)
+  }
+  const slot = (name: FieldPath<IntakeText>) => ({ ...register(name), trouble: troubleOf(name) })
+
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="space-y-10 pb-10">
+      <section className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-4" aria-label="Where it comes from">
+        <TextField label="What it is" placeholder="Washstand with a splashback" {...slot('name')} className="col-span-2" />
+        <ChoiceField label="From" {...slot('source')} options={pairs(sources)} />
+        <TextField label="On" type="date" {...slot('takenInOn')} />
+        <TextField label={`Price paid, ${house.currency}`} inputMode="decimal" placeholder="0" {...slot('bought')} />
+        <TextField label={`Fetching it cost, ${house.currency}`} inputMode="decimal" placeholder="0" {...slot('fetching')} />
+        <TextField
+          label={`Should bring, ${house.currency}`}
+          inputMode="decimal"
+          hint="Gives the highest bid."
+          {...slot('expected')}
+        />
+        <TextField label="Promised for" type="date" {...slot('promisedOn')} />
+        <TextField label="Client, for a commission" {...slot('client')} className="col-span-2" />
+        <TextField label="Where exactly" {...slot('sourceNote')} className="col-span-2" />
+        <AreaField label="Condition" rows={2} {...slot('condition')} className="col-span-2 sm:col-span-4" />
+      </section>
+
+      <section aria-labelledby="photographs">
+        <h2 id="photographs" className="title mb-3 text-3xl">
+          Photographs
+        </h2>
+        <PhotoPicker
+          label="Choose photographs"
+          chosen={photos.chosen}
+          states={photos.states}
+          add={(files) => photos.setChosen([...photos.chosen, ...files])}
+        />
+      </section>
+
+      <section aria-labelledby="parts">
+        <h2 id="parts" className="title text-3xl">
+          Parts
+        </h2>
+        <p className="mb-6 mt-2 flex flex-wrap items-center gap-2">
+          <span className="mr-1">Begin from a</span>
+          {pairs(templates).map(([code, words]) => (
+            <button key={code} type="button" className="press px-4" onClick={() => start(code)}>
+              {words.toLowerCase()}
+            </button>
+          ))}
+        </p>
+        <div className="space-y-8">
+          {parts.fields.map((field, index) => (
+            <PartFields
+              key={field.key}
+              index={index}
+              control={control as unknown as Control<PartsText>}
+              register={register as unknown as UseFormRegister<PartsText>}
+              troubleOf={troubleOf as (path: FieldPath<PartsText>) => string | undefined}
+              remove={parts.fields.length > 1 ? () => parts.remove(index) : null}
+            />
+          ))}
+        </div>
+        <button type="button" className="press mt-6" onClick={() => parts.append(newPart(null, house.units))}>
+          Another part
+        </button>
+      </section>
+
+      <div className="sticky bottom-16 space-y-3 border-t-2 border-ink bg-ground py-4 sm:bottom-0">
+        <Trouble>{issue}</Trouble>
+        {Object.keys(form.formState.errors).length > 0 && (
+          <Trouble>Some of it can’t be read yet: look at the marked fields.</Trouble>
+        )}
+        {standing ? (
+          <p className="font-semibold">
+            The piece is taken in. <a href={`/pieces/${standing}`}>Go on without the photographs that failed</a>, and add them
+            there.
+          </p>
+        ) : (
+          <button type="submit" disabled={pending} className="press press-now min-h-16 px-8 text-xl">
+            {pending ? 'Taking it in…' : 'Take it in'}
+          </button>
+        )}
+      </div>
+    </form>
+  )
+}

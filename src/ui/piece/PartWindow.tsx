@@ -1,0 +1,25 @@
+'use client'
+/** A part's window line with its words, and where the figures come from when asked. */
+import { phaseAt } from '../../core/drying/phase'
+import { scaleFor, WindowLine } from '../drawing/WindowLine'
+import { useHouse } from '../form/house'
+import { useNow } from '../time/now'
+import { windowWords } from '../words/window'
+import type { StepCard } from '../bench/stepCard'
+
+export function PartWindow({ card: { window, startedAt } }: { card: StepCard }) {
+  const nowMs = useNow()
+  const { zone } = useHouse()
+  if (!window || startedAt) return null
+  const gone = phaseAt(window.segments, nowMs) === 'gone'
+  const words = windowWords(window, zone, nowMs)
+  return (
+    <div className="mb-4">
+      <WindowLine segments={window.segments} scale={scaleFor(window.segments, nowMs)} words={words} className="h-9 w-full" />
+      <p className={`font-semibold ${gone ? 'text-late' : ''}`}>
+        {words}
+        {gone && window.past ? `. ${window.past}` : ''}
+      </p>
+    </div>
+  )
+}

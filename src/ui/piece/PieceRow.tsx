@@ -1,0 +1,106 @@
+/** A piece in the list: its sections, where it is on its way, the next thing and when, the money in it. */
+import Link from 'next/link'
+import type { Journey } from '../../core/piece/journey'
+import { sectionOf } from '../../core/piece/section'
+import { Section } from '../drawing/Section'
+import { capital, stepTitle } from '../words/craft'
+import { stageWords } from '../words/piece'
+import { momentWords } from '../words/time'
+import { windowWords } from '../words/window'
+import { outcomes } from '../../core/log/entry'
+
+const journeyMarks = ['just-in', 'under-way', 'resting', 'ready', 'listed', 'ended'] as const
+
+/** The way from door to door, with the piece on it. */
+export function WayLine({ stage }: { stage: Journey['stage'] }) {
+  const at = journeyMarks.indexOf(stage)
+  return (
+    <svg viewBox="0 0 120 14" className="h-3.5 w-32" aria-hidden>
+      <path d={`M4 7H${4 + at * 22.4}`} stroke="var(--ink)" strokeWidth="3" />
+      <path d={`M${4 + at * 22.4} 7H116`} stroke="var(--soft)" strokeWidth="1.5" strokeDasharray="2 3" />
+      {journeyMarks.map((mark, k) => (
+        <circle
+          key={mark}
+          cx={4 + k * 22.4}
+          cy="7"
+          r={k === at ? 5.5 : 2.5}
+          fill={k === at ? 'var(--now)' : k < at ? 'var(--ink)' : 'var(--ground)'}
+          stroke="var(--ink)"
+          strokeWidth="1"
+        />
+      ))}
+    </svg>
+  )
+}
+
+/** The next thing in words: what waits, what dries, what is to decide. */
+export function nextWords({ parts, stage, ending }: Journey, zone: string, nowMs: number): string {
+  if (ending) return `${capital(outcomes[ending.outcome])} ${momentWords(ending.entry.at, zone, nowMs)}`
+  const running = parts.find((part) => part.running)
+  if (running?.running) return `${stepTitle(running.running.step)}: running`
+  if (parts.some(({ part }) => part.plan === null)) return 'Choose a finish'
+  const ready = parts.find(({ next, window }) => next && (!window || window.phase !== 'shut'))
+  if (ready?.next)
+    return `${stepTitle(ready.next)}${ready.window ? `, ${windowWords({ ...ready.window.times, segments: ready.window.segments }, zone, nowMs)}` : ''}`
+  const drying = parts
+    .filter(({ next }) => next)
+    .sort((a, b) => (a.window?.times.opens ?? '').localeCompare(b.window?.times.opens ?? ''))[0]
+  if (drying?.next && drying.window)
+    return `${stepTitle(drying.next)}, ${windowWords({ ...drying.window.times, segments: drying.window.segments }, zone, nowMs)}`
+  const use = parts
+    .map((part) => part.use?.times.opens ?? '')
+    .sort()
+    .at(-1)
+  if (stage === 'resting' && use) return `Rests; may be used from ${momentWords(use, zone, nowMs)}`
+  return stage === 'listed' ? 'On sale' : 'Ready to list'
+}
+
+export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zone: string; nowMs: number; money: string }) {
+  const { piece, photos } = journey.file
+  const picture = photos.findLast(({ moment }) => moment === 'after') ?? photos[0]
+  return (
+    <li className="border-b border-line">
+      <Link
+        href={`/pieces/${piece.id}`}
+        className="grid grid-cols-[5.5rem_1fr] items-center gap-x-5 gap-y-1 py-4 no-underline sm:grid-cols-[8rem_minmax(0,1.3fr)_minmax(0,1.2fr)_auto_6.5rem]"
+      >
+        {picture ? (
+          // the server keeps these in two sizes already
+          // eslint-disable-next-line @next/next/no-img-element
+          <img
+            src={`/api/photos/${picture.id}?size=small`}
+            alt={picture.alt}
+            width={picture.width}
+            height={picture.height}
+            loading="lazy"
+            className="row-span-3 aspect-[4/3] w-full rounded-sm object-cover sm:row-span-1"
+          />
+        ) : (
+          <span aria-hidden className="row-span-3 aspect-[4/3] rounded-sm bg-well sm:row-span-1" />
+        )}
+        <span>
+          <span className="title block text-2xl">{piece.name}</span>
+          <span className="flex items-center gap-3 text-soft">
+            <WayLine stage={journey.stage} /> {stageWords[journey.stage]}
+          </span>
+        </span>
+        <span className="text-lg font-semibold leading-snug">
+          {nextWords(journey, zone, nowMs)}
+          {piece.promisedOn && !journey.ending && (
+            <span className="block text-base font-normal text-late">
+              promised for {momentWords(`${piece.promisedOn}T12:00:00Z`, zone, nowMs).replace(/ \d\d:\d\d$/, '')}
+            </span>
+          )}
+        </span>
+        <span className="hidden gap-1 lg:flex">
+          {journey.parts.slice(0, 3).map((part) => (
+            <Section key={part.part.id} model={sectionOf(part)} className="size-14" />
+          ))}
+        </span>
+        <span className="sm:text-right">
+          <span className="figure text-2xl">{money}</span> <span className="eyebrow sm:block">in it so far</span>
+        </span>
+      </Link>
+    </li>
+  )
+}

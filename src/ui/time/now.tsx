@@ -1,0 +1,20 @@
+'use client'
+/** One clock for all that shows time: the server's moment first, then the device's, ticking. Tests may hold it still. */
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
+
+const NowContext = createContext(0)
+const tickMs = 1_000
+
+export function NowProvider({ startMs, children }: { startMs: number; children: ReactNode }) {
+  const [nowMs, setNowMs] = useState(startMs)
+  useEffect(() => {
+    const tick = () => setNowMs(Date.now())
+    tick()
+    const timer = setInterval(tick, tickMs)
+    return () => clearInterval(timer)
+  }, [])
+  return <NowContext value={nowMs}>{children}</NowContext>
+}
+
+/** Now in ms since 1970, to the second. */
+export const useNow = (): number => useContext(NowContext)

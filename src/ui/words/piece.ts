@@ -1,0 +1,41 @@
+/** Stages, outcomes and kinds of entry, in words. */
+import type { EntryKind } from '../../core/log/entry'
+import type { StageCode } from '../../core/piece/journey'
+import type { LedgerKind } from '../../core/piece/ledger'
+
+export const stageWords: Record<StageCode, string> = {
+  'just-in': 'just in',
+  'under-way': 'under way',
+  resting: 'resting',
+  ready: 'ready to list',
+  listed: 'listed',
+  ended: 'has left',
+}
+
+export const entryWords: Record<EntryKind, string> = {
+  started: 'Started',
+  ended: 'Ended',
+  'left-out': 'Left out',
+  coat: 'Coat',
+  cost: 'Cost',
+  note: 'Note',
+  listed: 'Listed',
+  sold: 'Sold',
+  'handed-over': 'Handed over',
+  kept: 'Kept',
+  given: 'Given away',
+  scrapped: 'Scrapped',
+  amended: 'Facts changed',
+  struck: 'Struck out',
+}
+
+export const ledgerWords: Record<LedgerKind, string> = {
+  bought: 'Bought for',
+  fetching: 'Fetching',
+  materials: 'Materials',
+  consumables: 'Consumables',
+  hardware: 'Hardware',
+  overhead: 'Overhead',
+  delivery: 'Delivery',
+  other: 'Other',
+}

@@ -1,0 +1,44 @@
+/** Times in words, on the studio's wall. */
+import { dayOf, daysBetween, wallTimeOf } from '../../core/time/wallTime'
+
+/** "14:20". */
+export const clockTime = (instant: string, zone: string): string => wallTimeOf(instant, zone).slice(11)
+
+/** "14:20", "tomorrow 9:00", "Thu 14:20", "3 Dec", seen from `nowMs`. */
+export function momentWords(instant: string, zone: string, nowMs: number): string {
+  const now = new Date(nowMs).toISOString()
+  const days = daysBetween(dayOf(now, zone), dayOf(instant, zone))
+  const time = clockTime(instant, zone)
+  if (days === 0) return time
+  if (days === 1) return `tomorrow ${time}`
+  if (days === -1) return `yesterday ${time}`
+  const format = (options: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...options }).format(new Date(instant))
+  if (days > 0 && days < 7) return `${format({ weekday: 'short' })} ${time}`
+  const sameYear = now.slice(0, 4) === instant.slice(0, 4)
+  return format(sameYear ? { day: 'numeric', month: 'short' } : { day: 'numeric', month: 'short', year: 'numeric' })
+}
+
+/** "3 Dec 2026". */
+export const dateWords = (instant: string, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(instant))
+
+/** "8 min", "1 h 05", "2 d 4 h": whole minutes, rounded down as a clock would. */
+export function spanWords(minutes: number): string {
+  const whole = Math.max(0, Math.floor(minutes + 1e-9))
+  if (whole < 60) return `${whole} min`
+  if (whole < 48 * 60) return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+  const days = Math.floor(whole / 1440)
+  return `${days} d ${Math.floor((whole % 1440) / 60)} h`
+}
+
+/** A span as one large figure and its unit. */
+export function spanFigure(minutes: number): { figure: string; unit: string } {
+  const whole = Math.max(0, Math.floor(minutes + 1e-9))
+  if (whole < 60) return { figure: String(whole), unit: 'min' }
+  if (whole < 24 * 60) return { figure: `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`, unit: 'h' }
+  return { figure: String(Math.floor(whole / 1440)), unit: whole < 2880 ? 'day' : 'days' }
+}
+
+/** Hours as money reckons them: "6.25 h". */
+export const hoursWords = (hours: number): string => `${hours.toFixed(hours % 1 === 0 ? 0 : 2).replace(/0$/, '')} h`

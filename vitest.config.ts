@@ -1,0 +1,24 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        resolve: { alias },
+        test: { name: 'unit', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'], exclude: ['src/db/**'] },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'database',
+          include: ['src/db/**/*.test.ts'],
+          globalSetup: ['src/db/testing/cluster.ts'],
+          fileParallelism: false,
+        },
+      },
+    ],
+  },
+})
