@@ -38,6 +38,9 @@ export function makePool(connectionString: string, max = 10): pg.Pool {
 export async function asStudio<T>(pool: pg.Pool, studioId: string, work: (client: Client) => Promise<T>): Promise<T> {
   const client = await pool.connect()
   let broken: Error | undefined
+  // a connection lost while it is out fails its query; without a listener it would take the whole server with it
+  const lost = (error: Error) => (broken = error)
+  client.on('error', lost)
   try {
     await client.query('begin')
     await client.query("select set_config('itinerum.studio', $1, true)", [studioId])
@@ -45,9 +48,10 @@ export async function asStudio<T>(pool: pg.Pool, studioId: string, work: (client
     await client.query('commit')
     return result
   } catch (error) {
-    await client.query('rollback').catch((lost: Error) => (broken = lost))
+    await client.query('rollback').catch(lost)
     throw error
   } finally {
+    client.off('error', lost)
     client.release(broken)
   }
 }

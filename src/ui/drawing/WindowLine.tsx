@@ -62,7 +62,7 @@ function Stroke({ phase, from, to, id, first }: { phase: Phase; from: number; to
   if (phase === 'closing')
     return (
       <path
-        d={`M${from} ${upper}C${from + span * 0.5} ${upper} ${to - span * 0.3} ${middle - 2} ${to} ${middle}C${to - span * 0.3} ${middle + 2} ${from + span * 0.5} ${lower} ${from} ${lower}Z`}
+        d={`M${from - 1} ${upper}H${from}C${from + span * 0.5} ${upper} ${to - span * 0.3} ${middle - 2} ${to} ${middle}C${to - span * 0.3} ${middle + 2} ${from + span * 0.5} ${lower} ${from} ${lower}H${from - 1}Z`}
         fill="var(--now)"
       />
     )

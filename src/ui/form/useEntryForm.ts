@@ -19,7 +19,7 @@ export function useEntryForm<T extends FieldValues>(
   schema: z.ZodType<unknown, T>,
   defaults: DefaultValues<T>,
   action: (typed: T) => Promise<Answer>,
-  after: (typed: T) => void | Promise<void>,
+  after: (typed: T, form: UseFormReturn<T>) => void | Promise<void>,
   draftKey?: string,
 ): EntryForm<T> {
   const form = useForm<T>({ resolver: zodResolver(schema as never, undefined, { raw: true }) as never, defaultValues: defaults })
@@ -29,7 +29,7 @@ export function useEntryForm<T extends FieldValues>(
   const submit = form.handleSubmit(async (typed) => {
     if (!(await write.send(typed))) return
     if (draftKey) localStorage.removeItem(draftKey)
-    await after(typed)
+    await after(typed, form)
   })
   const troubleOf = (path: FieldPath<T>) => form.getFieldState(path, form.formState).error?.message ?? write.fields[path]
   return { form, submit, pending: write.pending, issue: write.issue, troubleOf }

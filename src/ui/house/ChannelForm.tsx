@@ -18,7 +18,7 @@ export function ChannelForm() {
     channelInput(house),
     defaults,
     keepChannel,
-    () => {
+    (_, form) => {
       form.reset({ ...defaults, id: uuidv7() })
       router.refresh()
     },

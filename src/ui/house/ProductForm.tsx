@@ -28,7 +28,7 @@ export function ProductForm() {
     productInput(house),
     defaults,
     keepProduct,
-    () => {
+    (_, form) => {
       form.reset({ ...defaults, id: uuidv7(), family })
       router.refresh()
     },

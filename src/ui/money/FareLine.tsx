@@ -24,7 +24,7 @@ export function FareLine({
         {rungs.map(({ key, words, tells }) => (
           <div
             key={key}
-            className="grid grid-cols-[1fr_auto] items-end gap-x-4 border-b border-line py-2 sm:grid-cols-[7.5rem_1fr_auto]"
+            className="grid grid-cols-[1fr_auto] items-end gap-x-4 border-b border-line py-2 sm:grid-cols-[9rem_1fr_11rem]"
           >
             <dt>
               <span className="block text-lg font-semibold leading-tight">{words}</span>

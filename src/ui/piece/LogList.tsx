@@ -6,7 +6,7 @@ import type { SalesChannel } from '../../core/house/studio'
 import { getFamily } from '../../core/finish/families'
 import { stepTitle } from '../words/craft'
 import { entryWords } from '../words/piece'
-import { momentWords } from '../words/time'
+import { loggedWords } from '../words/time'
 
 interface Props {
   journey: Journey
@@ -60,7 +60,7 @@ export function LogList({ journey, channels, zone, nowMs, money }: Props) {
             className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-x-4 border-b border-line py-1.5 sm:grid-cols-[8.5rem_1fr_auto]"
           >
             <time dateTime={entry.at} className="text-soft">
-              {momentWords(entry.at, zone, nowMs)}
+              {loggedWords(entry.at, zone, nowMs)}
             </time>
             <p className="min-w-0">
               <strong>{entryWords[entry.kind]}</strong> {on && `${stepTitle(on.step)}, ${on.part.name.toLowerCase()}`}
@@ -68,7 +68,7 @@ export function LogList({ journey, channels, zone, nowMs, money }: Props) {
               {before.map((old) => (
                 <span key={old.id} className="block text-soft">
                   <span className="sr-only">Before that: </span>
-                  <s>{[momentWords(old.at, zone, nowMs), entrySentence(old, { channels, money })].filter(Boolean).join(' · ')}</s>
+                  <s>{[loggedWords(old.at, zone, nowMs), entrySentence(old, { channels, money })].filter(Boolean).join(' · ')}</s>
                 </span>
               ))}
             </p>
@@ -76,7 +76,7 @@ export function LogList({ journey, channels, zone, nowMs, money }: Props) {
               <Link
                 href={`/pieces/${entry.pieceId}/log/${entry.id}`}
                 className="unprinted inline-flex min-h-12 items-center"
-                aria-label={`Put right: ${entryWords[entry.kind]}, ${momentWords(entry.at, zone, nowMs)}`}
+                aria-label={`Put right: ${entryWords[entry.kind]}, ${loggedWords(entry.at, zone, nowMs)}`}
               >
                 Put right
               </Link>

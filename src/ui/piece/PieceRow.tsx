@@ -62,7 +62,7 @@ export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zo
     <li className="border-b border-line">
       <Link
         href={`/pieces/${piece.id}`}
-        className="grid grid-cols-[5.5rem_1fr] items-center gap-x-5 gap-y-1 py-4 no-underline sm:grid-cols-[8rem_minmax(0,1.3fr)_minmax(0,1.2fr)_auto_6.5rem]"
+        className="grid grid-cols-[5.5rem_1fr] items-center gap-x-5 gap-y-1 py-4 no-underline sm:grid-cols-[8rem_minmax(0,1.3fr)_minmax(0,1.2fr)_6.5rem] lg:grid-cols-[8rem_minmax(0,1.3fr)_minmax(0,1.2fr)_11.5rem_6.5rem]"
       >
         {picture ? (
           // the server keeps these in two sizes already
@@ -92,7 +92,7 @@ export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zo
             </span>
           )}
         </span>
-        <span className="hidden gap-1 lg:flex">
+        <span className="hidden justify-end gap-1 lg:flex">
           {journey.parts.slice(0, 3).map((part) => (
             <Section key={part.part.id} model={sectionOf(part)} className="size-14" />
           ))}

@@ -19,6 +19,12 @@ export function momentWords(instant: string, zone: string, nowMs: number): strin
   return format(sameYear ? { day: 'numeric', month: 'short' } : { day: 'numeric', month: 'short', year: 'numeric' })
 }
 
+/** For lists of what happened: always with its time, "18 Nov 14:20". */
+export function loggedWords(instant: string, zone: string, nowMs: number): string {
+  const words = momentWords(instant, zone, nowMs)
+  return words.endsWith(clockTime(instant, zone)) ? words : `${words} ${clockTime(instant, zone)}`
+}
+
 /** "3 Dec 2026". */
 export const dateWords = (instant: string, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(instant))

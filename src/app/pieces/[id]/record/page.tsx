@@ -68,16 +68,16 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
         return (
           <section
             key={part.part.id}
-            className="mt-8 grid break-inside-avoid grid-cols-[8rem_1fr] gap-x-6 sm:grid-cols-[11rem_1fr]"
+            className="mt-8 grid break-inside-avoid gap-x-6 gap-y-3 sm:grid-cols-[11rem_1fr] print:grid-cols-[11rem_1fr]"
           >
             <div>
-              <Section model={sectionOf(part)} className="w-full" />
+              <Section model={sectionOf(part)} className="w-36 sm:w-full" />
               <p className="eyebrow mt-2">
                 {getSubstrate(part.part.substrate).words}; found on it: {getExistingFinish(part.part.existing).words};{' '}
                 {formatArea(areaOfPart(part.part), studio.units)}
               </p>
             </div>
-            <div>
+            <div className="min-w-0">
               <h2 className="title text-3xl">{part.part.name}</h2>
               {part.part.plan && <p className="font-serif text-lg">{getLook(part.part.plan.look).words}</p>}
               <table className="mt-2 w-full">

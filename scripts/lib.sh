@@ -1,0 +1,114 @@
+# What ./itinerum and its tests share: the machine, the packages, the build, the private cluster. Sourced, with `top` set.
+say() { printf '%s\n' "$*"; }
+fail() { printf 'itinerum: %s\n' "$*" >&2; exit 1; }
+
+# ---- what the machine must have -------------------------------------------------------------------------------------
+postgres_bin() {
+  local newest
+  newest=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1 || true)
+  if [ -n "$newest" ] && [ -x "$newest/initdb" ]; then echo "$newest"
+  elif command -v initdb >/dev/null; then dirname "$(readlink -f "$(command -v initdb)")"
+  fi
+}
+debian_install() { # NAME PACKAGE
+  if [ "$(id -u)" = 0 ] && command -v apt-get >/dev/null; then
+    say "Installing $1 from Debian's packages."
+    mkdir -p /etc/postgresql-common
+    [ -e /etc/postgresql-common/createcluster.conf ] || echo 'create_main_cluster = false' > /etc/postgresql-common/createcluster.conf
+    { apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends "$2"; } >/tmp/itinerum-apt.log 2>&1 ||
+      fail "apt-get could not install $1; its words are in /tmp/itinerum-apt.log"
+  else
+    fail "$1 is missing. Run this line, then try again:  sudo apt-get install -y --no-install-recommends $2"
+  fi
+}
+need_postgres() {
+  pgbin=$(postgres_bin)
+  [ -n "$pgbin" ] || debian_install 'the PostgreSQL server' postgresql
+  pgbin=$(postgres_bin)
+  [ -n "$pgbin" ] || fail 'the PostgreSQL server is still missing after its installation'
+}
+need_node() {
+  command -v node >/dev/null && command -v npm >/dev/null || fail 'Node 20 or newer with npm is needed.'
+  node -e 'process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' || fail "Node 20 or newer is needed; this is $(node -v)."
+}
+need_modules() {
+  local stamp
+  stamp=$(cat package.json package-lock.json .npmrc | sha256sum | cut -c1-16)
+  [ "$(cat node_modules/.itinerum 2>/dev/null || true)" = "$stamp" ] && return
+  say 'Installing the packages (npm ci), about a minute.'
+  npm ci --loglevel=error >&2 || fail 'npm ci failed; its words are above.'
+  echo "$stamp" > node_modules/.itinerum
+}
+source_stamp() { { find src public *.mjs *.config.ts tsconfig.json package-lock.json -type f 2>/dev/null || true; } | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -c1-16; }
+need_build() {
+  local stamp
+  stamp=$(source_stamp)
+  [ "$(cat .next/.itinerum 2>/dev/null || true)" = "$stamp" ] && return
+  say 'Building, about a minute.'
+  rm -f .next/.itinerum
+  npx --no-install next build >.data/build.log 2>&1 || { tail -n 40 .data/build.log >&2; fail 'the build failed; its words are above and in .data/build.log'; }
+  echo "$stamp" > .next/.itinerum
+}
+free_port() { # PREFERRED (0 for any)
+  node -e 'const net = require("net"); const wanted = Number(process.argv[1]);
+    const ask = (port) => { const s = net.createServer(); s.once("error", () => ask(port ? (port < wanted + 40 ? port + 1 : 0) : 0));
+      s.listen({ port, host: "127.0.0.1", exclusive: true }, () => { const { port: got } = s.address(); s.close(() => console.log(got)); }); }; ask(wanted)' "$1"
+}
+alive() { [ -n "${1:-}" ] && kill -0 "$1" 2>/dev/null; }
+secret() { node -e 'console.log(require("crypto").randomBytes(24).toString("hex"))'; }
+
+# ---- the private cluster --------------------------------------------------------------------------------------------
+# A home holds one data set: its cluster (pg), port, passwords and logs. `home` is the folder, `pg` the cluster's.
+as_owner() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
+use_home() { # NAME: demo, own or test; ITINERUM_HOME overrules
+  home=${ITINERUM_HOME:-$top/.data/$1}
+  mkdir -p "$top/.data" "$home"
+  pg=$home/pg
+  if [ "$(id -u)" = 0 ] && ! as_owner test -x "$home"; then
+    # the server's user can't enter this folder: keep the cluster where it can, named after the checkout
+    local root=/var/lib/itinerum
+    [ "$1" = test ] && root=${TMPDIR:-/tmp}/itinerum
+    pg=$root/$(printf '%s' "$home" | sha256sum | cut -c1-12)/pg
+    mkdir -p "$(dirname "$pg")"
+    chmod 755 "$root" "$(dirname "$pg")"
+  fi
+  [ "$(id -u)" != 0 ] || chown postgres "$(dirname "$pg")"
+}
+pg_port() { cat "$home/port" 2>/dev/null || true; }
+pg_up() { [ -n "$(pg_port)" ] && [ -s "$pg/postmaster.pid" ] && alive "$(head -n 1 "$pg/postmaster.pid")" && "$pgbin/pg_isready" -q -h 127.0.0.1 -p "$(pg_port)"; }
+owner_url() { echo "postgresql://itinerum_owner:$(cat "$home/owner.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
+app_url() { echo "postgresql://itinerum_app:$(cat "$home/app.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
+owner_sql() { "$pgbin/psql" -qAtX -v ON_ERROR_STOP=1 "$(owner_url "${2:-itinerum}")" -c "$1"; }
+
+make_cluster() {
+  local word
+  umask 077
+  [ -s "$home/owner.secret" ] || secret > "$home/owner.secret"
+  [ -s "$home/app.secret" ] || secret > "$home/app.secret"
+  word=$(mktemp "${TMPDIR:-/tmp}/itinerum.XXXXXX")
+  cp "$home/owner.secret" "$word"
+  [ "$(id -u)" != 0 ] || chown postgres "$word"
+  as_owner "$pgbin/initdb" -D "$pg.making" -U itinerum_owner --pwfile="$word" -A scram-sha-256 -E UTF8 --locale=C.UTF-8 >"$home/initdb.log" 2>&1 ||
+    { rm -f "$word"; tail -n 5 "$home/initdb.log" >&2; fail "the cluster could not be made; see $home/initdb.log"; }
+  rm -f "$word"
+  mv "$pg.making" "$pg"
+  umask 022
+}
+start_cluster() {
+  need_postgres
+  if [ -e "$pg.making" ]; then say 'A half-made cluster was cleared away.'; rm -rf "$pg.making"; fi
+  [ -e "$pg/PG_VERSION" ] || make_cluster
+  if pg_up; then [ "${quiet:-}" ] || say 'Taking over the database of an earlier run.'; return; fi
+  local port log=$pg/server.log flags
+  port=$(free_port "$(pg_port | grep . || echo 0)")
+  [ -z "$(pg_port)" ] || [ "$(pg_port)" = "$port" ] || say "Port $(pg_port) is taken; the database moves to $port."
+  echo "$port" > "$home/port"
+  flags="-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c log_min_messages=warning ${ITINERUM_PG_FLAGS:-}"
+  as_owner "$pgbin/pg_ctl" start -D "$pg" -l "$log" -w -t 60 -o "$flags" >/dev/null 2>&1 ||
+    { tail -n 5 "$log" >&2; fail "the database did not start; see $log"; }
+  owner_sql "select 1 from pg_database where datname = 'itinerum'" postgres | grep -q 1 || owner_sql 'create database itinerum' postgres
+}
+stop_cluster() { [ ! -s "$pg/postmaster.pid" ] || as_owner "$pgbin/pg_ctl" stop -D "$pg" -m fast -w -t 60 >/dev/null 2>&1 || true; }
+prepare() { # WHAT (demo, own, none) [DATABASE]: migrate, let the app's role in, load; prints the studio's id
+  ITINERUM_OWNER_URL=$(owner_url "${2:-itinerum}") ITINERUM_APP_SECRET=$(cat "$home/app.secret") npx --no-install tsx scripts/prepare.ts "$1"
+}

@@ -1,0 +1,84 @@
+#!/usr/bin/env bash
+# Every check, on a cluster of its own. `./itinerum test [SUITE…]`; the last line counts all of it.
+set -uo pipefail
+top=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+cd "$top"
+. scripts/lib.sh
+passed=0 failed=0
+reports=$(mktemp -d "${TMPDIR:-/tmp}/itinerum-test.XXXXXX")
+wanted=("$@")
+[ ${#wanted[@]} -gt 0 ] || wanted=(types lint format unit database browser)
+
+once() { # NAME COMMAND…: counts as one
+  local name=$1; shift
+  say "── $name"
+  if "$@" >"$reports/$name.log" 2>&1; then passed=$((passed + 1)); say "   passed"; else failed=$((failed + 1)); tail -n 60 "$reports/$name.log"; say "   failed"; fi
+}
+counted() { # NAME COMMAND…: counts what its JSON report says
+  local name=$1 before=$failed; shift
+  say "── $name"
+  "$@"
+  local status=$? figures
+  figures=$(node -e '
+    const report = JSON.parse(require("fs").readFileSync(process.argv[1], "utf8"));
+    const [p, f] = report.stats ? [report.stats.expected + report.stats.flaky, report.stats.unexpected] : [report.numPassedTests, report.numFailedTests];
+    console.log(`${p} ${f}`)' "$reports/$name.json" 2>/dev/null) || figures='0 1'
+  passed=$((passed + ${figures% *})); failed=$((failed + ${figures#* }))
+  # a runner that failed without a failed test failed all the same
+  if [ "$status" != 0 ] && [ "$failed" = "$before" ]; then failed=$((failed + 1)); fi
+}
+linted() { # the linters, and that the second really looked at the code
+  npx --no-install eslint . --max-warnings 0 &&
+    npx --no-install depcruise src --config .dependency-cruiser.cjs | tee "$reports/modules" &&
+    [ "$(grep -oE '[0-9]+ modules' "$reports/modules" | tail -n 1 | cut -d' ' -f1)" -gt 100 ]
+}
+typed() { npx --no-install next typegen && npx --no-install tsc --noEmit; }
+
+cluster=
+need_cluster() {
+  [ -z "$cluster" ] || return 0
+  use_home test
+  need_postgres
+  stop_cluster
+  rm -rf "$pg" "$pg.making" "$home/port"
+  ITINERUM_PG_FLAGS='-c fsync=off -c full_page_writes=off -c synchronous_commit=off' start_cluster
+  cluster=yes
+  ITINERUM_TEST_OWNER_URL=$(owner_url postgres)
+  ITINERUM_TEST_APP_SECRET=$(cat "$home/app.secret")
+  export ITINERUM_TEST_OWNER_URL ITINERUM_TEST_APP_SECRET
+}
+server=
+finish() {
+  [ -z "$server" ] || kill "$server" 2>/dev/null || true
+  [ -z "$cluster" ] || { use_home test; stop_cluster; }
+  rm -rf "$reports"
+}
+trap finish EXIT
+trap 'exit 130' INT TERM
+
+browser() {
+  local port studio
+  command -v chromium >/dev/null || debian_install Chromium chromium
+  need_build
+  need_cluster
+  studio=$(prepare demo | tail -n 1)
+  port=$(free_port 0)
+  DATABASE_URL=$(app_url) ITINERUM_STUDIO=$studio node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$reports/server.log" 2>&1 &
+  server=$!
+  for _ in $(seq 100); do node -e "fetch(process.argv[1]).then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))" "http://127.0.0.1:$port/api/health" && break; sleep 0.2; done
+  ITINERUM_URL=http://127.0.0.1:$port PLAYWRIGHT_JSON_OUTPUT_NAME=$reports/browser.json npx --no-install playwright test --reporter=list,json
+}
+
+for suite in "${wanted[@]}"; do
+  case "$suite" in
+    types) once types typed ;;
+    lint) once lint linted ;;
+    format) once format npx --no-install prettier --check . ;;
+    unit) counted unit npx --no-install vitest run --project unit --reporter=default --reporter=json --outputFile.json="$reports/unit.json" ;;
+    database) need_cluster; counted database npx --no-install vitest run --project database --reporter=default --reporter=json --outputFile.json="$reports/database.json" ;;
+    browser) counted browser browser ;;
+    *) say "There is no suite called $suite: types lint format unit database browser"; exit 2 ;;
+  esac
+done
+say "$passed passed, $failed failed"
+[ "$failed" = 0 ]

@@ -1,0 +1,76 @@
+import { execFile } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { promisify } from 'node:util'
+import pg from 'pg'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { loadDemo } from '../../demo/load'
+import { migrate } from './migrate'
+import { asStudio, makePool } from './pool'
+import { listOpenPieces } from './piece'
+
+const run = promisify(execFile)
+const folder = mkdtempSync(join(tmpdir(), 'itinerum-backup-'))
+const homeOf = (name: string) => join(folder, name)
+const command = (home: string, ...words: string[]) =>
+  run('./itinerum', words, { env: { ...process.env, ITINERUM_HOME: homeOf(home) }, timeout: 120_000 })
+const up = async (home: string) => {
+  const { stdout } = await command(home, 'database', 'up')
+  const [owner, app] = stdout.trim().split('\n').slice(-2) as [string, string]
+  return { owner, app }
+}
+
+/** A digest of every row of every table. */
+async function digest(url: string): Promise<Record<string, string>> {
+  const client = new pg.Client({ connectionString: url })
+  await client.connect()
+  const { rows } = await client.query<{ name: string }>(
+    "select relname as name from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace order by 1",
+  )
+  const digests: Record<string, string> = {}
+  for (const { name } of rows) {
+    const found = await client.query<{ d: string }>(
+      `select count(*) || ':' || coalesce(md5(string_agg(t::text, '|' order by t::text)), '') as d from ${name} t`,
+    )
+    digests[name] = found.rows[0]?.d ?? ''
+  }
+  await client.end()
+  return digests
+}
+
+beforeAll(async () => {
+  await run('chmod', ['755', folder])
+  const { owner } = await up('first')
+  await migrate(owner)
+  const client = new pg.Client({ connectionString: owner })
+  await client.connect()
+  await loadDemo(client, new Date())
+  await client.end()
+}, 120_000)
+afterAll(async () => {
+  for (const home of ['first', 'second']) await command(home, 'database', 'down')
+  rmSync(folder, { recursive: true, force: true })
+}, 60_000)
+
+test('a backup restored into a fresh cluster gives the same rows, and the application can work with them', async () => {
+  const file = join(folder, 'kept.dump')
+  const first = await up('first')
+  const before = await digest(first.owner)
+  expect((await command('first', 'backup', file)).stdout).toMatch(/Backed up to .*kept\.dump/)
+  await command('second', 'restore', file)
+  const second = await up('second')
+  expect(await digest(second.owner)).toEqual(before)
+  expect(Object.keys(before).length).toBeGreaterThan(12)
+
+  const pool = makePool(second.app)
+  const open = await asStudio(pool, '01900000-0000-7000-8000-00000000de40', listOpenPieces)
+  expect(open).toHaveLength(9)
+  await pool.end()
+}, 120_000)
+
+test('a file that is no backup changes nothing, and is said to be none', async () => {
+  const file = join(folder, 'shopping.txt')
+  writeFileSync(file, 'wax, rags, oat husk')
+  await expect(command('second', 'restore', file)).rejects.toThrow(/no backup that can be read/)
+}, 60_000)

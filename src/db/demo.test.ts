@@ -1,0 +1,55 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { loadDemo } from '../../demo/load'
+import { benchOrder } from '../core/bench/benchOrder'
+import { journeyOf, type Journey } from '../core/piece/journey'
+import { listEndedPieces, listOpenPieces, listPieceFiles } from './piece'
+import { getStudio, listReadings } from './studio'
+import { makeDatabase, type TestDatabase } from './testing/database'
+
+const demoStudio = '01900000-0000-7000-8000-00000000de40'
+const now = new Date('2026-03-29T13:00:00.000Z')
+let db: TestDatabase
+let open: Journey[]
+let ended: Journey[]
+
+beforeAll(async () => {
+  db = await makeDatabase()
+  await loadDemo(db.owner, now)
+  await db.as(demoStudio, async (client) => {
+    const climate = await listReadings(client, '2026-01-01T00:00:00.000Z')
+    const journeys = async (pieces: Parameters<typeof listPieceFiles>[1]) =>
+      (await listPieceFiles(client, pieces)).map((file) => journeyOf(file, climate, now.getTime()))
+    open = await journeys(await listOpenPieces(client))
+    ended = await journeys(await listEndedPieces(client, 50, null))
+  })
+})
+afterAll(() => db.drop())
+
+test('the demo is loaded once, however often it is started', async () => {
+  const count = async () =>
+    (await db.owner.query('select (select count(*) from entry) as entries, (select count(*) from piece) as pieces')).rows[0]
+  const before = await count()
+  await loadDemo(db.owner, new Date())
+  expect(await count()).toEqual(before)
+})
+
+test('twelve pieces stand at all stages of their way', () => {
+  expect(open.length + ended.length).toBe(12)
+  expect(new Set(open.map(({ stage }) => stage))).toEqual(new Set(['just-in', 'under-way', 'resting', 'listed']))
+  expect(new Set(ended.map(({ ending }) => ending?.outcome))).toEqual(new Set(['sold', 'kept']))
+})
+
+test('something runs, something dries, and something closes within the hour', () => {
+  const { running, now: doable, drying } = benchOrder(open, now.getTime())
+  expect(running).toHaveLength(1)
+  expect(drying.length).toBeGreaterThanOrEqual(1)
+  const closes = doable
+    .filter(({ why }) => why === 'closing')
+    .map(({ window }) => (Date.parse(window?.times.closes ?? '') - now.getTime()) / 60_000)
+  expect(Math.min(...closes)).toBeGreaterThan(10)
+  expect(Math.min(...closes)).toBeLessThan(60)
+})
+
+test('the studio is an invented one in pounds', async () => {
+  expect(await db.as(demoStudio, getStudio)).toMatchObject({ name: 'The Lantern Loft', currency: 'GBP' })
+})

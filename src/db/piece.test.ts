@@ -1,0 +1,154 @@
+import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { areaOfPart } from '../core/piece/area'
+import { addEntries } from './entry'
+import { addRendition } from './testing/photo'
+import { findRendition } from './photo'
+import {
+  addParts,
+  addPiece,
+  addPlan,
+  changePiece,
+  findPieceFile,
+  listEndedPieces,
+  listOpenPieces,
+  listPieceFiles,
+  type EndedCursor,
+} from './piece'
+import { makeDatabase, type TestDatabase } from './testing/database'
+import { partRow, pieceRow, planRow, storeWhole, wholePiece } from './testing/rows'
+
+let db: TestDatabase
+beforeAll(async () => {
+  db = await makeDatabase()
+})
+afterAll(() => db.drop())
+
+describe('a piece’s file', () => {
+  test('comes back whole: facts, parts, measurements to the half millimetre, plan and steps', async () => {
+    const whole = wholePiece()
+    await db.as(db.here, (client) => storeWhole(client, db.here, whole))
+    const file = await db.as(db.here, (client) => findPieceFile(client, whole.piece.id))
+    expect(file?.piece).toEqual(whole.piece)
+    const part = file?.parts[0]
+    expect(part?.surfaces).toEqual([{ shape: 'panel', relief: 'flat', count: 2, width: 860.5, height: 420 }])
+    // 2 × 0.8605 × 0.42
+    expect(part && areaOfPart(part)).toBeCloseTo(0.72282, 9)
+    expect(part?.plan).toEqual(whole.plan)
+  })
+
+  test('takes the newest plan as the one in force and keeps the worked steps of the older', async () => {
+    const whole = wholePiece()
+    await db.as(db.here, (client) => storeWhole(client, db.here, whole))
+    const newer = { ...planRow(), look: 'whitewash' as const, madeAt: '2026-05-05T08:00:00.000Z' }
+    await db.as(db.here, (client) => addPlan(client, db.here, whole.part.id, newer))
+    const file = await db.as(db.here, (client) => findPieceFile(client, whole.piece.id))
+    expect(file?.parts[0]?.plan?.id).toBe(newer.id)
+    expect(file?.parts[0]?.earlier.map(({ id }) => id)).toEqual([whole.plan.steps[0]?.id])
+  })
+
+  test('of many pieces takes as many queries as of one', async () => {
+    const asked: string[] = []
+    const count = (pieces: number) =>
+      db.as(db.here, async (client) => {
+        const open = (await listOpenPieces(client)).concat(await listEndedPieces(client, 50, null)).slice(0, pieces)
+        const before = asked.length
+        const counting = new Proxy(client, {
+          get: (target, key) =>
+            key === 'query'
+              ? (...args: unknown[]) => {
+                  asked.push(String(args[0]))
+                  return (target.query as (...all: unknown[]) => unknown)(...args)
+                }
+              : Reflect.get(target, key),
+        })
+        await listPieceFiles(counting, open)
+        return { asked: asked.length - before, pieces: open.length }
+      })
+    const one = await count(1)
+    const all = await count(50)
+    expect(all.pieces).toBeGreaterThan(one.pieces)
+    expect(all.asked).toBe(one.asked)
+  })
+
+  test('a piece that is stored twice keeps the first facts, and says so', async () => {
+    const piece = pieceRow()
+    expect(await db.as(db.here, (client) => addPiece(client, db.here, piece))).toBe(true)
+    expect(await db.as(db.here, (client) => addPiece(client, db.here, { ...piece, name: 'Other' }))).toBe(false)
+  })
+
+  test('changed facts are there for the next reader', async () => {
+    const piece = pieceRow()
+    await db.as(db.here, (client) => addPiece(client, db.here, piece))
+    await db.as(db.here, (client) => changePiece(client, piece.id, { ...piece, name: 'Commode', expected: null }))
+    const file = await db.as(db.here, (client) => findPieceFile(client, piece.id))
+    expect(file?.piece).toMatchObject({ name: 'Commode', expected: null, promisedOn: '2026-06-01' })
+  })
+})
+
+describe('measurements', () => {
+  test.each([
+    ['a panel without a height', { shape: 'panel', width: 10 }],
+    ['a leg with a diameter and a width', { shape: 'roundLeg', width: 10, diameter: 5, length: 7 }],
+    ['a length beyond 10 m', { shape: 'panel', width: 10_001, height: 5 }],
+    ['a length of nothing', { shape: 'panel', width: 0, height: 5 }],
+  ])('%s is refused by the table', async (_, surface) => {
+    const piece = pieceRow()
+    const part = partRow({ surfaces: [{ id: uuidv7(), relief: 'flat', count: 1, ...surface }] as never })
+    await db.as(db.here, (client) => addPiece(client, db.here, piece))
+    await expect(db.as(db.here, (client) => addParts(client, db.here, piece.id, 0, [part]))).rejects.toThrow(/check constraint/)
+  })
+})
+
+describe('pieces that have left', () => {
+  test('are taken a page at a time, latest first, each once, and a struck ending brings a piece back', async () => {
+    const studio = db.elsewhere
+    const pieces = Array.from({ length: 7 }, (_, k) => pieceRow({ name: `Piece ${k}` }))
+    const endings = pieces.map(({ id }, k) => ({
+      id: uuidv7(),
+      pieceId: id,
+      kind: 'kept' as const,
+      // two of them in the same instant
+      at: `2026-05-0${Math.min(k + 1, 6)}T10:00:00.000Z`,
+    }))
+    await db.as(studio, async (client) => {
+      for (const piece of pieces) await addPiece(client, studio, piece)
+      await addEntries(client, studio, endings)
+    })
+    const seen: string[] = []
+    let after: EndedCursor | null = null
+    for (let page = 0; page < 4; page += 1) {
+      const cursor: EndedCursor | null = after
+      const rows: Awaited<ReturnType<typeof listEndedPieces>> = await db.as(studio, (client) =>
+        listEndedPieces(client, 3, cursor),
+      )
+      seen.push(...rows.map(({ name }) => name))
+      const last = rows.at(-1)
+      if (!last) break
+      after = { endedAt: last.endedAt, id: last.id }
+    }
+    expect(seen).toHaveLength(7)
+    expect(new Set(seen).size).toBe(7)
+    expect(seen.at(-1)).toBe('Piece 0')
+
+    const struck = {
+      id: uuidv7(),
+      pieceId: pieces[0]?.id ?? '',
+      kind: 'struck' as const,
+      at: '2026-05-09T10:00:00.000Z',
+      corrects: endings[0]?.id,
+    }
+    await db.as(studio, (client) => addEntries(client, studio, [struck]))
+    expect((await db.as(studio, listOpenPieces)).map(({ name }) => name)).toEqual(['Piece 0'])
+  })
+})
+
+test('a photograph stored twice keeps its first bytes', async () => {
+  const piece = pieceRow()
+  await db.as(db.here, (client) => addPiece(client, db.here, piece))
+  const id = uuidv7()
+  await db.as(db.here, (client) => addRendition(client, db.here, piece.id, id, 'first'))
+  await db.as(db.here, (client) => addRendition(client, db.here, piece.id, id, 'second'))
+  expect((await db.as(db.here, (client) => findRendition(client, id, 'small')))?.toString()).toBe('first')
+  expect(await db.as(db.elsewhere, (client) => findRendition(client, id, 'small'))).toBeNull()
+})

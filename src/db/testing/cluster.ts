@@ -1,0 +1,14 @@
+/** Before the database tests: one migrated template that every test file copies. */
+import pg from 'pg'
+import { migrate } from '../migrate'
+import { templateName, testOwnerUrl } from './database'
+
+export async function setup() {
+  const owner = new pg.Client({ connectionString: testOwnerUrl('postgres') })
+  await owner.connect()
+  await owner.query(`drop database if exists ${templateName}`)
+  await owner.query(`create database ${templateName}`)
+  await migrate(testOwnerUrl(templateName))
+  await owner.query(`alter role itinerum_app login password ${owner.escapeLiteral(process.env.ITINERUM_TEST_APP_SECRET ?? '')}`)
+  await owner.end()
+}

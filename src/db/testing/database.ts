@@ -1,0 +1,72 @@
+/** A real database for each test file: a copy of the migrated template, with a studio or two in it. */
+import { randomBytes } from 'node:crypto'
+import pg from 'pg'
+import { v7 as uuidv7 } from 'uuid'
+import type { Studio } from '../../core/house/studio'
+import { asStudio, makePool, type Client } from '../pool'
+import { saveStudio } from '../studio'
+
+export const templateName = 'itinerum_template'
+
+/** The owner's address of a database in the tests' cluster. */
+export function testOwnerUrl(database: string): string {
+  const url = process.env.ITINERUM_TEST_OWNER_URL
+  if (!url) throw new Error('No test cluster. Run these tests with: ./itinerum test database')
+  return url.replace(/\/[^/]*$/, `/${database}`)
+}
+
+export const studioFacts = (id: string): Studio => ({
+  id,
+  name: 'A studio',
+  currency: 'GBP',
+  zone: 'Europe/London',
+  units: 'metric',
+  hourRate: 1800,
+  overheadRate: 0,
+  taxMode: 'none',
+  taxShare: 0,
+  wish: { earnedRate: 1800 },
+  haggle: 0.1,
+  step: 500,
+})
+
+export interface TestDatabase {
+  name: string
+  /** as the application's role */
+  pool: pg.Pool
+  owner: pg.Client
+  /** two studios that must not see each other */
+  here: string
+  elsewhere: string
+  as: <T>(studioId: string, work: (client: Client) => Promise<T>) => Promise<T>
+  drop: () => Promise<void>
+}
+
+export async function makeDatabase(): Promise<TestDatabase> {
+  const name = `t_${randomBytes(6).toString('hex')}`
+  const root = new pg.Client({ connectionString: testOwnerUrl('postgres') })
+  await root.connect()
+  await root.query(`create database ${name} template ${templateName}`)
+  const owner = new pg.Client({ connectionString: testOwnerUrl(name) })
+  await owner.connect()
+  const url = new URL(testOwnerUrl(name))
+  url.username = 'itinerum_app'
+  url.password = process.env.ITINERUM_TEST_APP_SECRET ?? ''
+  const pool = makePool(url.href, 4)
+  const [here, elsewhere] = [uuidv7(), uuidv7()]
+  for (const id of [here, elsewhere]) await asStudio(pool, id, (client) => saveStudio(client, studioFacts(id)))
+  return {
+    name,
+    pool,
+    owner,
+    here,
+    elsewhere,
+    as: (studioId, work) => asStudio(pool, studioId, work),
+    drop: async () => {
+      await pool.end()
+      await owner.end()
+      await root.query(`drop database ${name} with (force)`)
+      await root.end()
+    },
+  }
+}

@@ -1,0 +1,13 @@
+/** A photograph whose bytes are plain words, for tests. */
+import { addPhoto } from '../photo'
+import type { Client } from '../pool'
+import { at } from './rows'
+
+export const addRendition = (client: Client, studioId: string, pieceId: string, id: string, words: string) =>
+  addPhoto(
+    client,
+    studioId,
+    pieceId,
+    { id, moment: 'before', takenAt: at, width: 4, height: 3, alt: '' },
+    { small: Buffer.from(words), large: Buffer.from(words) },
+  )

@@ -1,0 +1,136 @@
+/** One whole piece with a row in every table, for tests: ids are fresh each time. */
+import { v7 as uuidv7 } from 'uuid'
+import type { Piece, Plan } from '../../core/piece/piece'
+import { addEntries, type NewEntry } from '../entry'
+import { addPhoto } from '../photo'
+import { addParts, addPiece, addPlan, type NewPart } from '../piece'
+import type { Client } from '../pool'
+import { addReading, saveChannel, savePerson, saveProduct } from '../studio'
+
+export const at = '2026-05-04T09:30:00.000Z'
+
+export function pieceRow(over: Partial<Piece> = {}): Piece {
+  return {
+    id: uuidv7(),
+    name: 'Washstand',
+    source: 'auction',
+    sourceNote: null,
+    client: null,
+    promisedOn: '2026-06-01',
+    takenInAt: at,
+    expected: 24_500,
+    condition: null,
+    ...over,
+  }
+}
+
+export function partRow(over: Partial<NewPart> = {}): NewPart {
+  return {
+    id: uuidv7(),
+    name: 'Top',
+    kind: 'top',
+    count: 1,
+    substrate: 'softwood',
+    existing: 'varnish',
+    lead: 'unlikely',
+    use: 'light',
+    bleeds: false,
+    knots: 3,
+    surfaces: [{ id: uuidv7(), shape: 'panel', relief: 'flat', count: 2, width: 860.5, height: 420 }],
+    ...over,
+  }
+}
+
+export function planRow(): Plan {
+  return {
+    id: uuidv7(),
+    look: 'smooth-clear',
+    paint: 'clay',
+    colours: { a: { name: 'Ferry Slate', hex: '#3d5661' } },
+    madeAt: at,
+    steps: [
+      {
+        id: uuidv7(),
+        position: 0,
+        operation: 'coat',
+        family: 'clay',
+        colour: { name: 'Ferry Slate', hex: '#3d5661' },
+        mix: null,
+        applicator: 'synthetic brush',
+        grit: null,
+        film: 'normal',
+        minutes: 15,
+        amount: 79,
+        window: { clock: 'evaporation', opens: [60, 60], source: 'craft' },
+        check: 'raking-light',
+        cautions: ['dust'],
+        reason: 'cover',
+        coat: { number: 1, of: 2 },
+      },
+    ],
+  }
+}
+
+export interface Whole {
+  piece: Piece
+  part: NewPart
+  plan: Plan
+  channelId: string
+  personId: string
+  productId: string
+  readingId: string
+  photoId: string
+  entries: NewEntry[]
+}
+
+export function wholePiece(): Whole {
+  const piece = pieceRow()
+  const part = partRow()
+  const plan = planRow()
+  const [channelId, personId, productId] = [uuidv7(), uuidv7(), uuidv7()]
+  const onStep = { pieceId: piece.id, partId: part.id, stepId: plan.steps[0]?.id ?? null, at, personId }
+  const coat = {
+    productId,
+    family: 'clay',
+    mix: null,
+    amount: 80.5,
+    unit: 'ml',
+    applicator: 'synthetic brush',
+    film: 'normal',
+  } as const
+  const entries: NewEntry[] = [
+    { id: uuidv7(), kind: 'started', ...onStep },
+    { id: uuidv7(), kind: 'ended', ...onStep, minutes: 14 },
+    { id: uuidv7(), kind: 'coat', ...onStep, money: 338, coat },
+    { id: uuidv7(), kind: 'cost', pieceId: piece.id, at, costKind: 'bought', money: 3200 },
+    { id: uuidv7(), kind: 'note', pieceId: piece.id, at, note: 'Reads well.' },
+    { id: uuidv7(), kind: 'listed', pieceId: piece.id, at, channelId, money: 24_000 },
+    { id: uuidv7(), kind: 'sold', pieceId: piece.id, at, channelId, money: 23_000, fees: 2760 },
+  ]
+  return { piece, part, plan, channelId, personId, productId, readingId: uuidv7(), photoId: uuidv7(), entries }
+}
+
+/** Writes all of it; sending it again must change nothing. */
+export async function storeWhole(client: Client, studioId: string, whole: Whole): Promise<void> {
+  const { piece, part, plan } = whole
+  await savePerson(client, studioId, { id: whole.personId, name: 'Wenna' })
+  await saveChannel(client, studioId, { id: whole.channelId, name: 'Booth', feeShare: 0.12, feeFixed: 0 }, 0)
+  await saveProduct(client, studioId, {
+    id: whole.productId,
+    name: 'Clay paint',
+    family: 'clay',
+    colourName: 'Ferry Slate',
+    colourHex: '#3d5661',
+    size: 500,
+    unit: 'ml',
+    price: 2100,
+  })
+  await addReading(client, studioId, whole.readingId, { at, temperature: 19.5, humidity: 55 })
+  await addPiece(client, studioId, piece)
+  await addParts(client, studioId, piece.id, 0, [part])
+  await addPlan(client, studioId, part.id, plan)
+  const trouble = await addEntries(client, studioId, whole.entries)
+  if (trouble) throw new Error(trouble.issue)
+  const photo = { id: whole.photoId, moment: 'before', takenAt: at, width: 4, height: 3, alt: '' } as const
+  await addPhoto(client, studioId, piece.id, photo, { small: Buffer.from('small'), large: Buffer.from('large') })
+}
