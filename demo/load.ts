@@ -64,6 +64,8 @@ interface PieceData {
   notes?: { at: string; note: string }[]
   costs?: { at: string; kind: CostKind; money: number; note: string }[]
   listed?: { at: string; channel: string; price: number }
+  /** when it was photographed finished, where that was before it was listed */
+  photographedAfter?: string
   ended?: { at: string; outcome: Outcome; channel?: string; price?: number; fees?: number; note: string }
 }
 
@@ -200,9 +202,9 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
   const trouble = await addEntries(client, studio.id, entries)
   if (trouble) throw new Error(`${piece.name}: ${trouble.issue}`)
 
-  const finished = piece.ended !== undefined || piece.listed !== undefined || piece.name === 'Blanket chest'
+  const finished = piece.ended !== undefined || piece.listed !== undefined || piece.photographedAfter !== undefined
   for (const moment of finished ? (['before', 'after'] as const) : (['before'] as const)) {
-    const takenAt = moment === 'before' ? at(piece.takenIn) : at(piece.listed?.at ?? piece.ended?.at ?? '-1h')
+    const takenAt = moment === 'before' ? at(piece.takenIn) : at(piece.photographedAfter ?? piece.listed?.at ?? piece.ended?.at ?? '-1h')
     const picture = sharp(Buffer.from(drawPiece(piece.drawing, moment)))
     const [large, small] = [
       await picture.clone().resize(1200).webp().toBuffer(),

@@ -52,7 +52,7 @@ need_build() {
 free_port() { # PREFERRED (0 for any)
   node -e 'const net = require("net"); const wanted = Number(process.argv[1]);
     const ask = (port) => { const s = net.createServer(); s.once("error", () => ask(port ? (port < wanted + 40 ? port + 1 : 0) : 0));
-      s.listen({ port, host: "127.0.0.1", exclusive: true }, () => { const { port: got } = s.address(); s.close(() => console.log(got)); }); }; ask(wanted)' "$1"
+      s.listen({ port, host: "127.0.0.1", exclusive: true }, () => { const { port: got } = s.address(); s.close(() => console.log(String(got))); }); }; ask(wanted)' "$1"
 }
 alive() { [ -n "${1:-}" ] && kill -0 "$1" 2>/dev/null; }
 secret() { node -e 'console.log(require("crypto").randomBytes(24).toString("hex"))'; }
@@ -104,8 +104,14 @@ start_cluster() {
   [ -z "$(pg_port)" ] || [ "$(pg_port)" = "$port" ] || say "Port $(pg_port) is taken; the database moves to $port."
   echo "$port" > "$home/port"
   flags="-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c log_min_messages=warning ${ITINERUM_PG_FLAGS:-}"
-  as_owner "$pgbin/pg_ctl" start -D "$pg" -l "$log" -w -t 60 -o "$flags" >/dev/null 2>&1 ||
-    { tail -n 5 "$log" >&2; fail "the database did not start; see $log"; }
+  # what a killed server leaves behind holds its lock for a moment
+  local try
+  for try in 1 2 3 4 5 6 7 8; do
+    as_owner "$pgbin/pg_ctl" start -D "$pg" -l "$log" -w -t 60 -o "$flags" >/dev/null 2>&1 && break
+    [ "$try" != 8 ] && tail -n 2 "$log" | grep -qE 'lock file|shared memory|in use' ||
+      { tail -n 5 "$log" >&2; fail "the database did not start; see $log"; }
+    sleep 1
+  done
   owner_sql "select 1 from pg_database where datname = 'itinerum'" postgres | grep -q 1 || owner_sql 'create database itinerum' postgres
 }
 stop_cluster() { [ ! -s "$pg/postmaster.pid" ] || as_owner "$pgbin/pg_ctl" stop -D "$pg" -m fast -w -t 60 >/dev/null 2>&1 || true; }

@@ -3,6 +3,7 @@ import { cookies } from 'next/headers'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { ActionsProvider } from '../ui/form/actions'
+import { SectionTextures } from '../ui/drawing/Section'
 import { HouseProvider } from '../ui/form/house'
 import { Places } from '../ui/frame/Places'
 import { ThemeButton, type Theme } from '../ui/frame/ThemeButton'
@@ -33,6 +34,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
         <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-3">
           To the content
         </a>
+        <SectionTextures />
         <HouseProvider house={{ currency, units, zone }}>
           <ActionsProvider actions={actions}>
             <NowProvider startMs={startOf()}>

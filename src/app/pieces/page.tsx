@@ -15,8 +15,10 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
   const query = await searchParams
   const after = cursor.safeParse(query)
   const sought = (query.q ?? '').trim().toLowerCase()
-  const { studio, journeys, nowMs } = await loadWorkshop()
-  const ended = await loadEnded(pageSize, after.success ? after.data : null)
+  const [{ studio, journeys, nowMs }, ended] = await Promise.all([
+    loadWorkshop(),
+    loadEnded(pageSize, after.success ? after.data : null),
+  ])
   const fits = ({ file: { piece } }: Journey) =>
     [piece.name, piece.client, piece.sourceNote, piece.condition].some((text) => text?.toLowerCase().includes(sought))
   const rows = (list: readonly Journey[]) =>

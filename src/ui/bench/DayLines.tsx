@@ -24,7 +24,7 @@ export function DayLines({ lines }: { lines: readonly DayLine[] }) {
   const { zone } = useHouse()
   const scale = { fromMs: nowMs - 3 * hourMs, toMs: nowMs + 15 * hourMs }
   const hours = Array.from({ length: 7 }, (_, k) => Math.ceil(scale.fromMs / hourMs) * hourMs + k * 3 * hourMs).filter(
-    (at) => at < scale.toMs,
+    (at) => at > scale.fromMs + 0.6 * hourMs && at < scale.toMs - 0.6 * hourMs,
   )
   const left = (at: number) => `${((at - scale.fromMs) / (scale.toMs - scale.fromMs)) * 100}%`
   return (
@@ -60,7 +60,7 @@ export function DayLines({ lines }: { lines: readonly DayLine[] }) {
                     <span className="font-semibold">{name}</span> <span className="text-soft">then {next}</span>
                   </span>
                   <span
-                    className={`bg-ground pl-2 font-semibold ${phase === 'gone' ? 'text-late' : phase === 'shut' ? '' : 'text-now'}`}
+                    className={`bg-ground font-semibold ${phase === 'gone' ? 'text-late' : phase === 'shut' ? '' : 'text-now'}`}
                   >
                     {words}
                   </span>

@@ -2,7 +2,6 @@
  * The section: a part's finish as if its edge had been sawn through. The corner is where hands wear it, so wear shows there.
  * One drawing from a 24-pixel chip to a full screen; colours are the paints' own.
  */
-import { useId } from 'react'
 import type { Layer, Section as SectionModel } from '../../core/piece/section'
 import { sectionWords } from '../words/section'
 
@@ -12,37 +11,55 @@ const corner = { x: 96, y: 96, r: 34 }
 const thickness: Record<Layer['film'], number> = { thin: 7, normal: 11, heavy: 17 }
 const clearKinds = new Set<Layer['kind']>(['clear', 'wax', 'oil', 'oldClear'])
 
+const tenth = (n: number) => Math.round(n * 10) / 10
+
 /** The outline of the block, grown outwards by `out`. */
-function block(out: number): string {
+function block(grown: number): string {
   const { x, y, r } = corner
+  const out = tenth(grown)
   const radius = r + out
   return `M${x - out} ${size + 4}V${y + r}A${radius} ${radius} 0 0 1 ${x + r} ${y - out}H${size + 4}V${size + 4}Z`
 }
 
 /** Worn through: at the arris a layer thins to nothing, and what lies below shows. */
-function wornBlock(out: number, under: number, depth: number): string {
+function wornBlock(grown: number, below: number): string {
   const { x, y, r } = corner
+  const [out, depth] = [tenth(grown), tenth(grown - below)]
   const reach = 26 + out
-  const left = x - out
-  const top = y - out
-  const inset = (out - under) * depth
-  const bend = r * 0.29 - under * 0.71 + (out - under) * 0.71 * (1 - depth)
-  return `M${left} ${size + 4}V${y + r + reach}C${left} ${y + r + 8} ${x + bend - inset * 0.2} ${y + bend + 14} ${x + bend} ${y + bend}C${x + bend + 14} ${y + bend - inset * 0.2} ${x + r + 8} ${top} ${x + r + reach} ${top}H${size + 4}V${size + 4}Z`
+  const [left, top] = [x - out, y - out]
+  // where the arris is worn to the layer below: on the diagonal, 0.29 r in from the corner of the square
+  const bend = tenth(r * 0.29 - below * 0.71)
+  const dip = tenth(depth * 0.2)
+  return `M${left} ${size + 4}V${y + r + reach}C${left} ${y + r + 8} ${x + bend - dip} ${y + bend + 14} ${x + bend} ${y + bend}C${x + bend + 14} ${y + bend - dip} ${x + r + 8} ${top} ${x + r + reach} ${top}H${size + 4}V${size + 4}Z`
 }
 
-function Grain({ id, tone }: { id: string; tone: string }) {
+/** The grain of sawn wood, as one path: it runs within the block by its own control points, so nothing need be clipped. */
+const grain = Array.from({ length: 9 }, (_, k) => {
   const { x, y } = corner
+  const left = Math.round(x + 8 + k * k * 1.7)
+  return `M${left} ${size + 4}C${x + 12 + k * 15} ${y + 92} ${x + 44 + k * 19} ${y + 40 + k * 6} ${size + 4} ${y + 22 + k * 16}`
+}).join('')
+
+/** The textures that sections are filled with; once on a page, before the first section. */
+export function SectionTextures() {
   return (
-    <g clipPath={`url(#${id}-wood)`} fill="none" stroke={`color-mix(in oklab, ${tone}, #1d120a 38%)`}>
-      {Array.from({ length: 9 }, (_, k) => (
-        <path
-          key={k}
-          strokeWidth={k % 3 === 0 ? 1.6 : 0.9}
-          opacity={0.55}
-          d={`M${x + 8 + k * k * 1.7} ${size + 4}C${x + 12 + k * 15} ${y + 92} ${x + 44 + k * 19} ${y + 40 + k * 6} ${size + 4} ${y + 22 + k * 16}`}
-        />
-      ))}
-    </g>
+    <svg aria-hidden width="0" height="0" className="absolute">
+      <defs>
+        <path id="section-grain" d={grain} fill="none" />
+        <pattern id="section-haze" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+          <rect width="6" height="6" fill="#f6ecd2" fillOpacity="0.82" />
+          <path d="M0 3H6" stroke="#b59a63" strokeOpacity="0.55" strokeWidth="1.1" />
+        </pattern>
+        <pattern id="section-film" width="10" height="10" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+          <rect width="10" height="10" fill="#eaf1ee" fillOpacity="0.78" />
+          <path d="M0 5H10" stroke="#ffffff" strokeWidth="2.4" />
+          <path d="M0 6.6H10" stroke="#7f9892" strokeOpacity="0.5" strokeWidth="0.8" />
+        </pattern>
+        <pattern id="section-washed" width="9" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(18)">
+          <path d="M0 2.5H9" stroke="#ffffff" strokeOpacity="0.55" strokeWidth="1.4" strokeDasharray="6 3" />
+        </pattern>
+      </defs>
+    </svg>
   )
 }
 
@@ -66,7 +83,6 @@ function place(layers: readonly Layer[]): Placed[] {
 const wearable = new Set<Layer['kind']>(['paint', 'wash'])
 
 export function Section({ model, className, label }: { model: SectionModel; className?: string; label?: string }) {
-  const id = useId().replace(/[^a-zA-Z0-9]/g, '')
   const placed = place(model.layers)
   const margin = Math.max(0, corner.x - (placed.at(-1)?.out ?? 0) - 8)
   const paints = placed.filter(({ kind, state }) => wearable.has(kind) && state !== 'planned')
@@ -76,7 +92,7 @@ export function Section({ model, className, label }: { model: SectionModel; clas
       wearable.has(layer.kind) &&
       layer.state !== 'planned' &&
       (model.wear === 'through' || (model.wear === 'edges' && layer.tone === topTone))
-    return worn ? wornBlock(layer.out, layer.under, 1) : block(layer.out)
+    return worn ? wornBlock(layer.out, layer.under) : block(layer.out)
   }
   return (
     <svg
@@ -85,23 +101,6 @@ export function Section({ model, className, label }: { model: SectionModel; clas
       role="img"
       aria-label={label ?? sectionWords(model)}
     >
-      <defs>
-        <clipPath id={`${id}-wood`}>
-          <path d={block(0)} />
-        </clipPath>
-        <pattern id={`${id}-haze`} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
-          <rect width="6" height="6" fill="#f6ecd2" fillOpacity="0.82" />
-          <path d="M0 3H6" stroke="#b59a63" strokeOpacity="0.55" strokeWidth="1.1" />
-        </pattern>
-        <pattern id={`${id}-film`} width="10" height="10" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-          <rect width="10" height="10" fill="#eaf1ee" fillOpacity="0.78" />
-          <path d="M0 5H10" stroke="#ffffff" strokeWidth="2.4" />
-          <path d="M0 6.6H10" stroke="#7f9892" strokeOpacity="0.5" strokeWidth="0.8" />
-        </pattern>
-        <pattern id={`${id}-washed`} width="9" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(18)">
-          <path d="M0 2.5H9" stroke="#ffffff" strokeOpacity="0.55" strokeWidth="1.4" strokeDasharray="6 3" />
-        </pattern>
-      </defs>
       {[...placed].reverse().map((layer, k) => {
         const d = shape(layer)
         if (layer.state === 'planned')
@@ -116,11 +115,11 @@ export function Section({ model, className, label }: { model: SectionModel; clas
               strokeDasharray="5 4"
             />
           )
-        const fill = layer.kind === 'wax' ? `url(#${id}-haze)` : layer.kind === 'clear' ? `url(#${id}-film)` : layer.tone
+        const fill = layer.kind === 'wax' ? 'url(#section-haze)' : layer.kind === 'clear' ? 'url(#section-film)' : layer.tone
         return (
           <g key={k}>
             <path d={d} fill={fill} stroke="var(--ink)" strokeOpacity="0.28" strokeWidth="0.8" />
-            {layer.kind === 'wash' && <path d={d} fill={`url(#${id}-washed)`} />}
+            {layer.kind === 'wash' && <path d={d} fill="url(#section-washed)" />}
             {layer.state === 'wet' && (
               <>
                 <path
@@ -149,7 +148,9 @@ export function Section({ model, className, label }: { model: SectionModel; clas
         )
       })}
       <path d={block(0)} fill={model.substrate.tone} stroke="var(--ink)" strokeOpacity="0.45" strokeWidth="1" />
-      {model.substrate.wood && <Grain id={id} tone={model.substrate.tone} />}
+      {model.substrate.wood && (
+        <use href="#section-grain" stroke={`color-mix(in oklab, ${model.substrate.tone}, #1d120a 38%)`} opacity="0.55" />
+      )}
     </svg>
   )
 }

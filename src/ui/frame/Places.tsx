@@ -31,7 +31,12 @@ export function Places() {
               >
                 {words}
                 {here && (
-                  <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden className="absolute inset-x-2 bottom-2 h-2">
+                  <svg
+                    viewBox="0 0 100 12"
+                    preserveAspectRatio="none"
+                    aria-hidden
+                    className="absolute bottom-2 left-2 h-2 w-[calc(100%-1rem)]"
+                  >
                     <path d="M0 6C14 1 22 1 34 1H70C84 1 92 5 100 6C92 7 84 11 70 11H34C22 11 14 11 0 6Z" fill="var(--now)" />
                   </svg>
                 )}

@@ -47,4 +47,4 @@ export function spanFigure(minutes: number): { figure: string; unit: string } {
 }
 
 /** Hours as money reckons them: "6.25 h". */
-export const hoursWords = (hours: number): string => `${hours.toFixed(hours % 1 === 0 ? 0 : 2).replace(/0$/, '')} h`
+export const hoursWords = (hours: number): string => `${Number(hours.toFixed(2))} h`

@@ -1,0 +1,70 @@
+/** Every view: nothing serious for axe in either theme, nothing wider than the screen, nothing said to the console. */
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+
+async function hrefOf(page: Page, list: string, match: string | RegExp): Promise<string> {
+  await page.goto(list)
+  const href = await page.locator('main a', { hasText: match }).first().getAttribute('href')
+  if (!href) throw new Error(`no link ${String(match)} on ${list}`)
+  return href
+}
+
+const views: Record<string, (page: Page) => Promise<string>> = {
+  bench: () => Promise.resolve('/'),
+  'bench in 40 minutes': () => Promise.resolve('/?minutes=40'),
+  pieces: () => Promise.resolve('/pieces'),
+  'a piece': (page) => hrefOf(page, '/pieces', 'Washstand'),
+  'a piece’s money': async (page) => `${await hrefOf(page, '/pieces', 'Blanket chest')}/money`,
+  'a sold piece’s money': async (page) => `${await hrefOf(page, '/pieces', /Sewing table|Linen press/)}/money`,
+  record: async (page) => `${await hrefOf(page, '/pieces', 'Blanket chest')}/record`,
+  facts: async (page) => `${await hrefOf(page, '/pieces', 'Washstand')}/facts`,
+  'a part to add': async (page) => `${await hrefOf(page, '/pieces', 'Washstand')}/part`,
+  plan: async (page) => hrefOf(page, await hrefOf(page, '/pieces', 'Fall-front bureau'), /finish/),
+  correction: async (page) => hrefOf(page, await hrefOf(page, '/pieces', 'Fall-front bureau'), 'Put right'),
+  intake: () => Promise.resolve('/pieces/new'),
+  shelf: () => Promise.resolve('/shelf'),
+  house: () => Promise.resolve('/house'),
+  'a place that is not there': () => Promise.resolve('/nowhere'),
+}
+
+for (const [name, find] of Object.entries(views)) {
+  test(`${name}: axe clean in both themes, and nothing cut`, async ({ page }) => {
+    const path = await find(page)
+    const said: string[] = []
+    page.on(
+      'console',
+      (message) => message.type() === 'error' && !/status of 404/.test(message.text()) && said.push(message.text()),
+    )
+    page.on('pageerror', (error) => said.push(error.message))
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme })
+      await page.goto(path, { waitUntil: 'load' })
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+    }
+    const { wide, room } = await page.evaluate(() => ({
+      wide: document.documentElement.scrollWidth,
+      room: document.documentElement.clientWidth,
+    }))
+    expect(wide).toBeLessThanOrEqual(room)
+    expect(said).toEqual([])
+  })
+}
+
+test('at the bench every target is 48 px high, and the figure can be read from two metres', async ({ page }) => {
+  await page.goto('/')
+  const small = await page
+    .locator('main button:visible, main a.press:visible, nav[aria-label="Places"] a:visible')
+    .evaluateAll((all) =>
+      all
+        .map((each) => ({ words: each.textContent, height: each.getBoundingClientRect().height }))
+        .filter(({ height }) => height < 48),
+    )
+  expect(small).toEqual([])
+  const size = await page
+    .locator('main .figure')
+    .first()
+    .evaluate((figure) => parseFloat(getComputedStyle(figure).fontSize))
+  expect(size).toBeGreaterThanOrEqual(64)
+})

@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test'
+import { launch } from './e2e/browser'
+
+const once = /(photos|security|crash|keyboard)\.spec\.ts/
+
+/** Browser tests, against the server that `./itinerum test browser` starts with the demo studio. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  workers: 2,
+  fullyParallel: false,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  use: {
+    baseURL: process.env.ITINERUM_URL,
+    launchOptions: launch,
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    reducedMotion: 'reduce',
+    screenshot: 'only-on-failure',
+  },
+  projects: [
+    { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'phone', testIgnore: once, use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
+  ],
+})
