@@ -204,7 +204,8 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
 
   const finished = piece.ended !== undefined || piece.listed !== undefined || piece.photographedAfter !== undefined
   for (const moment of finished ? (['before', 'after'] as const) : (['before'] as const)) {
-    const takenAt = moment === 'before' ? at(piece.takenIn) : at(piece.photographedAfter ?? piece.listed?.at ?? piece.ended?.at ?? '-1h')
+    const takenAt =
+      moment === 'before' ? at(piece.takenIn) : at(piece.photographedAfter ?? piece.listed?.at ?? piece.ended?.at ?? '-1h')
     const picture = sharp(Buffer.from(drawPiece(piece.drawing, moment)))
     const [large, small] = [
       await picture.clone().resize(1200).webp().toBuffer(),

@@ -64,7 +64,7 @@ test.beforeAll(async () => {
   await run('chmod', ['755', home])
   await database()
   const secret = new URL(urls.app).password
-  const { stdout } = await run('npx', ['--no-install', 'tsx', 'scripts/prepare.ts', 'demo'], {
+  const { stdout } = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
     env: { ...process.env, ITINERUM_OWNER_URL: urls.owner, ITINERUM_APP_SECRET: secret },
   })
   studio = stdout.trim().split('\n').at(-1) ?? ''

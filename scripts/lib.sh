@@ -46,7 +46,7 @@ need_build() {
   [ "$(cat .next/.itinerum 2>/dev/null || true)" = "$stamp" ] && return
   say 'Building, about a minute.'
   rm -f .next/.itinerum
-  npx --no-install next build >.data/build.log 2>&1 || { tail -n 40 .data/build.log >&2; fail 'the build failed; its words are above and in .data/build.log'; }
+  node_modules/.bin/next build >.data/build.log 2>&1 || { tail -n 40 .data/build.log >&2; fail 'the build failed; its words are above and in .data/build.log'; }
   echo "$stamp" > .next/.itinerum
 }
 free_port() { # PREFERRED (0 for any)
@@ -116,5 +116,5 @@ start_cluster() {
 }
 stop_cluster() { [ ! -s "$pg/postmaster.pid" ] || as_owner "$pgbin/pg_ctl" stop -D "$pg" -m fast -w -t 60 >/dev/null 2>&1 || true; }
 prepare() { # WHAT (demo, own, none) [DATABASE]: migrate, let the app's role in, load; prints the studio's id
-  ITINERUM_OWNER_URL=$(owner_url "${2:-itinerum}") ITINERUM_APP_SECRET=$(cat "$home/app.secret") npx --no-install tsx scripts/prepare.ts "$1"
+  ITINERUM_OWNER_URL=$(owner_url "${2:-itinerum}") ITINERUM_APP_SECRET=$(cat "$home/app.secret") node_modules/.bin/tsx scripts/prepare.ts "$1"
 }

@@ -28,11 +28,11 @@ counted() { # NAME COMMAND…: counts what its JSON report says
   if [ "$status" != 0 ] && [ "$failed" = "$before" ]; then failed=$((failed + 1)); fi
 }
 linted() { # the linters, and that the second really looked at the code
-  npx --no-install eslint . --max-warnings 0 &&
-    npx --no-install depcruise src --config .dependency-cruiser.cjs | tee "$reports/modules" &&
+  node_modules/.bin/eslint . --max-warnings 0 &&
+    node_modules/.bin/depcruise src --config .dependency-cruiser.cjs | tee "$reports/modules" &&
     [ "$(grep -oE '[0-9]+ modules' "$reports/modules" | tail -n 1 | cut -d' ' -f1)" -gt 100 ]
 }
-typed() { npx --no-install next typegen && npx --no-install tsc --noEmit; }
+typed() { node_modules/.bin/next typegen && node_modules/.bin/tsc --noEmit; }
 
 cluster=
 need_cluster() {
@@ -66,16 +66,16 @@ browser() {
   DATABASE_URL=$(app_url) ITINERUM_STUDIO=$studio node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$reports/server.log" 2>&1 &
   server=$!
   for _ in $(seq 100); do node -e "fetch(process.argv[1]).then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))" "http://127.0.0.1:$port/api/health" && break; sleep 0.2; done
-  ITINERUM_URL=http://127.0.0.1:$port PLAYWRIGHT_JSON_OUTPUT_NAME=$reports/browser.json npx --no-install playwright test --reporter=list,json
+  ITINERUM_URL=http://127.0.0.1:$port PLAYWRIGHT_JSON_OUTPUT_NAME=$reports/browser.json node_modules/.bin/playwright test --reporter=list,json
 }
 
 for suite in "${wanted[@]}"; do
   case "$suite" in
     types) once types typed ;;
     lint) once lint linted ;;
-    format) once format npx --no-install prettier --check . ;;
-    unit) counted unit npx --no-install vitest run --project unit --reporter=default --reporter=json --outputFile.json="$reports/unit.json" ;;
-    database) need_cluster; counted database npx --no-install vitest run --project database --reporter=default --reporter=json --outputFile.json="$reports/database.json" ;;
+    format) once format node_modules/.bin/prettier --check . ;;
+    unit) counted unit node_modules/.bin/vitest run --project unit --reporter=default --reporter=json --outputFile.json="$reports/unit.json" ;;
+    database) need_cluster; counted database node_modules/.bin/vitest run --project database --reporter=default --reporter=json --outputFile.json="$reports/database.json" ;;
     browser) counted browser browser ;;
     *) say "There is no suite called $suite: types lint format unit database browser"; exit 2 ;;
   esac
