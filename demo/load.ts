@@ -45,7 +45,7 @@ interface Done {
 }
 interface PartData extends Omit<NewPart, 'id' | 'surfaces'> {
   surfaces: Surface[]
-  plan?: { look: LookCode; paint: FamilyCode; a: [string, string]; b?: [string, string]; at: string }
+  plan?: { look: LookCode; with?: LookCode[]; paint: FamilyCode; a: [string, string]; b?: [string, string]; at: string }
   done?: Done[]
 }
 interface PieceData {
@@ -227,13 +227,13 @@ async function loadPlan(
   part: PartData & { id: string },
   madeAt: string,
 ): Promise<PlanStep[]> {
-  const { look, paint, a, b } = part.plan as NonNullable<PartData['plan']>
+  const { look, with: extras = [], paint, a, b } = part.plan as NonNullable<PartData['plan']>
   const named = ([name, hex]: [string, string]) => ({ name, hex })
-  const wish = { look, paint, colours: { a: named(a), ...(b && { b: named(b) }) } }
+  const wish = { look, with: extras, paint, colours: { a: named(a), ...(b && { b: named(b) }) } }
   const outcome = planFinish({ ...part, knots: part.knots ?? undefined, areaM2: areaOfPart(part) }, wish)
   if ('refusal' in outcome) throw new Error(`${part.name}: ${outcome.refusal.code}`)
   const steps = outcome.plan.steps.map((step, position) => ({ ...step, id: uuidv7(), position }))
-  await addPlan(client, studioId, part.id, { id: uuidv7(), ...wish, madeAt, steps })
+  await addPlan(client, studioId, part.id, { id: uuidv7(), ...wish, seal: null, departures: {}, madeAt, steps })
   return steps
 }
 

@@ -98,13 +98,13 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
     [partIds],
   )
   const plans = await client.query<PlanRow>(
-    `select id, part_id as "partId", look, paint, colours, made_at as "madeAt"
+    `select id, part_id as "partId", look, extras as "with", paint, colours, seal, departures, made_at as "madeAt"
      from plan where part_id = any($1) order by made_at desc, id desc`,
     [partIds],
   )
   const steps = await client.query<StepRow>(
     `select id, plan_id as "planId", position, operation, family, colour, mix, applicator, grit, film, minutes, amount,
-            window_label as "window", check_code as "check", cautions, reason, coat_number as "coatNumber", coat_of as "coatOf"
+            window_label as "window", check_code as "check", cautions, reason, needed, coat_number as "coatNumber", coat_of as "coatOf"
      from step where plan_id = any($1) order by plan_id, position`,
     [plans.rows.map(({ id }) => id)],
   )
@@ -137,8 +137,11 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
             ? {
                 id: inForce.id,
                 look: inForce.look,
+                with: inForce.with,
                 paint: inForce.paint,
                 colours: inForce.colours,
+                seal: inForce.seal,
+                departures: inForce.departures,
                 madeAt: inForce.madeAt,
                 steps: stepsFor(inForce),
               }
@@ -231,19 +234,31 @@ export async function addParts(
 /** Puts a plan on a part; false where this id was stored before. */
 export async function addPlan(client: Client, studioId: string, partId: string, plan: Plan): Promise<boolean> {
   const { rowCount } = await client.query(
-    `insert into plan (id, studio_id, part_id, look, paint, colours, made_at) values ($1, $2, $3, $4, $5, $6, $7)
+    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
      on conflict (id) do nothing`,
-    [plan.id, studioId, partId, plan.look, plan.paint, JSON.stringify(plan.colours), plan.madeAt],
+    [
+      plan.id,
+      studioId,
+      partId,
+      plan.look,
+      plan.with,
+      plan.paint,
+      JSON.stringify(plan.colours),
+      plan.seal,
+      JSON.stringify(plan.departures),
+      plan.madeAt,
+    ],
   )
   if (rowCount !== 1) return false
   await client.query(
     `insert into step (id, studio_id, plan_id, position, operation, family, colour, mix, applicator, grit, film, minutes,
-                       amount, window_label, check_code, cautions, reason, coat_number, coat_of)
+                       amount, window_label, check_code, cautions, reason, needed, coat_number, coat_of)
      select id, $2, $3, position, operation, family, colour, mix, applicator, grit, film, minutes, amount, "window",
-            "check", array(select jsonb_array_elements_text(cautions)), reason, (coat ->> 'number')::int, (coat ->> 'of')::int
+            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, (coat ->> 'number')::int, (coat ->> 'of')::int
      from jsonb_to_recordset($1::jsonb) as s(id uuid, position int, operation text, family text, colour jsonb, mix text,
        applicator text, grit text, film text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
-       reason text, coat jsonb)`,
+       reason text, needed boolean, coat jsonb)`,
     [JSON.stringify(plan.steps), studioId, plan.id],
   )
   return true

@@ -2,7 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { v7 as uuidv7 } from 'uuid'
 import { addPiece, listOpenPieces } from './piece'
 import { migrate } from './migrate'
-import { addReading, getStudio, listReadings, saveStudio } from './studio'
+import { defaultMethod } from '../core/finish/method'
+import { addReading, getStudio, listReadings, saveMethod, saveStudio } from './studio'
 import { makeDatabase, studioFacts, testOwnerUrl, type TestDatabase } from './testing/database'
 import { pieceRow } from './testing/rows'
 
@@ -70,8 +71,16 @@ describe('the studio', () => {
     for (const wish of [{ profit: 4000 }, { margin: 0.25 }, { earnedRate: 2200 }]) {
       const facts = { ...studioFacts(db.here), wish, taxMode: 'margin' as const, taxShare: 0.2, haggle: 0.125 }
       await db.as(db.here, (client) => saveStudio(client, facts))
-      expect(await db.as(db.here, getStudio)).toEqual(facts)
+      expect(await db.as(db.here, getStudio)).toEqual({ ...facts, method: defaultMethod })
     }
+  })
+  test('keeps its method, and another studio its own', async () => {
+    const method = { ...defaultMethod, key: 'prove', waxRest: 'hour' } as const
+    await db.as(db.here, (client) => saveMethod(client, method))
+    expect((await db.as(db.here, getStudio)).method).toEqual(method)
+    await db.as(db.here, (client) => saveStudio(client, studioFacts(db.here)))
+    expect((await db.as(db.here, getStudio)).method).toEqual(method)
+    expect((await db.as(db.elsewhere, getStudio)).method).toEqual(defaultMethod)
   })
   test('reads its air since a moment, and the reading that held before it', async () => {
     const read = (day: number) => ({ at: `2026-05-0${day}T08:00:00.000Z`, temperature: 15 + day, humidity: 50 })

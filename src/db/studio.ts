@@ -1,4 +1,5 @@
 /** The studio's own facts, people, channels, shelf and air. */
+import { defaultMethod, type HouseMethod } from '../core/finish/method'
 import type { Person, SalesChannel, Studio } from '../core/house/studio'
 import type { Product } from '../core/stock/product'
 import type { Reading } from '../core/drying/windowFor'
@@ -22,13 +23,14 @@ interface StudioRow {
   wish_value: number
   haggle_share: number
   price_step: number
+  method: Partial<HouseMethod>
 }
 
 /** The studio the transaction works as; throws where there is none. */
 export async function getStudio(client: Client): Promise<Studio> {
   const { rows } = await client.query<StudioRow>(
     `select id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
-            haggle_share, price_step
+            haggle_share, price_step, method
      from studio where id = current_studio()`,
   )
   const row = rows[0]
@@ -47,10 +49,11 @@ export async function getStudio(client: Client): Promise<Studio> {
     wish: kind === 'profit' ? { profit: value } : kind === 'margin' ? { margin: value } : { earnedRate: value },
     haggle: row.haggle_share,
     step: row.price_step,
+    method: { ...defaultMethod, ...row.method },
   }
 }
 
-export type StudioDraft = Studio
+export type StudioDraft = Omit<Studio, 'method'>
 const studioValues = (s: StudioDraft) => {
   const [kind, value] = Object.entries(s.wish)[0] as [string, number]
   return [
@@ -83,6 +86,11 @@ export async function saveStudio(client: Client, studio: StudioDraft): Promise<v
        haggle_share = excluded.haggle_share, price_step = excluded.price_step`,
     studioValues(studio),
   )
+}
+
+/** Changes where the house stands among the schools. */
+export async function saveMethod(client: Client, method: HouseMethod): Promise<void> {
+  await client.query('update studio set method = $1 where id = current_studio()', [JSON.stringify(method)])
 }
 
 export async function listChannels(client: Client): Promise<SalesChannel[]> {

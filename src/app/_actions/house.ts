@@ -9,7 +9,8 @@ import {
   type ProductText,
   type StudioText,
 } from '../../core/input/house'
-import { listChannels, saveChannel, saveProduct, saveStudio } from '../../db/studio'
+import { methodInput, type MethodText } from '../../core/input/piece'
+import { listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '../../db/studio'
 import { write, type Answer } from '../_server/write'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
@@ -30,6 +31,10 @@ export async function changeStudio(typed: StudioText): Promise<Answer> {
       step: entered.priceStep,
     }),
   )
+}
+
+export async function keepMethod(typed: MethodText): Promise<Answer> {
+  return write(methodInput, typed, (client, _studio, method) => saveMethod(client, method))
 }
 
 export async function keepChannel(typed: ChannelText): Promise<Answer> {

@@ -15,9 +15,9 @@ import {
   type ListingText,
   type PlanText,
 } from '../../core/input/piece'
-import { planFinish, remainingAfter } from '../../core/finish/planFinish'
+import { doneOn, factsOf } from '../../core/piece/facts'
+import { replan } from '../../core/plan/replan'
 import { journeyOf } from '../../core/piece/journey'
-import { areaOfPart } from '../../core/piece/area'
 import { addEntries, type NewEntry } from '../../db/entry'
 import { addParts, addPiece, addPlan, changePiece, findPiece, findPieceFile, type PieceFacts } from '../../db/piece'
 import type { Client } from '../../db/pool'
@@ -89,28 +89,29 @@ export async function amendPiece(typed: AmendText): Promise<Answer> {
   })
 }
 
-/** Puts a look on a part. Preparation that the log says is done is not asked for again. */
+/** Puts a look on a part. What the log says is done is not asked for again. */
 export async function planPart(typed: PlanText): Promise<Answer> {
-  return write(planInput, typed, async (client, studio, { planId, partId, pieceId, stepIds, at, look, paint, colours }) => {
+  return write(planInput, typed, async (client, studio, entered) => {
+    const { planId, partId, pieceId, stepIds, at, order } = entered
     const file = await findPieceFile(client, pieceId)
     const journey = file && journeyOf(file, [], Date.parse(at))
     const current = journey?.parts.find(({ part }) => part.id === partId)
     if (!current) throw new Refused('not-found')
-    const { part } = current
-    const wish = { look, paint, colours: { a: colours.a, ...(colours.b && { b: colours.b }) } }
-    const outcome = planFinish({ ...part, knots: part.knots ?? undefined, areaM2: areaOfPart(part) }, wish)
+    const { look, paint, seal, departures } = entered
+    const colours = { a: entered.colours.a, ...(entered.colours.b && { b: entered.colours.b }) }
+    const wish = { look, with: entered.with, paint, colours, seal: seal ?? undefined }
+    const outcome = replan(factsOf(current.part), wish, doneOn(current), { ...studio.method, ...departures })
     if ('refusal' in outcome) throw new Refused('not-whole')
-    const done = [...part.earlier, ...current.steps.filter(({ state }) => state.status === 'done').map(({ step }) => step)]
-    const steps = remainingAfter(
-      outcome.plan.steps,
-      done.map(({ operation }) => operation),
-    )
-    if (stepIds.length < steps.length) throw new Refused('not-whole')
+    const chosen = order.flatMap((position) => outcome.steps[position] ?? [])
+    if (stepIds.length < chosen.length || new Set(order).size !== order.length || chosen.length !== order.length)
+      throw new Refused('not-whole')
     await addPlan(client, studio.id, partId, {
       id: planId,
       ...wish,
+      seal,
+      departures,
       madeAt: at,
-      steps: steps.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
+      steps: chosen.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
     })
   })
 }

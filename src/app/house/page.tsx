@@ -3,6 +3,7 @@ import { formatMoney } from '../../core/money/money'
 import { listChannels, listReadings } from '../../db/studio'
 import { AirLine } from '../../ui/bench/AirLine'
 import { ChannelForm } from '../../ui/house/ChannelForm'
+import { MethodForm } from '../../ui/house/MethodForm'
 import { HouseForm } from '../../ui/house/HouseForm'
 import { loadStudio, withStudio } from '../_server/session'
 
@@ -23,6 +24,13 @@ export default async function House() {
       <section>
         <h1 className="title text-5xl">The house</h1>
         <HouseForm key={JSON.stringify(studio)} studio={studio} zones={zones} />
+      </section>
+      <section aria-labelledby="method" className="border-t-2 border-ink pt-4">
+        <h2 id="method" className="title text-3xl">
+          The house method
+        </h2>
+        <p className="mt-1 max-w-prose text-soft">Where good painters disagree. A part may depart from it at the plan desk.</p>
+        <MethodForm key={JSON.stringify(studio.method)} method={studio.method} />
       </section>
       <section aria-labelledby="channels" className="border-t-2 border-ink pt-4">
         <h2 id="channels" className="title text-3xl">

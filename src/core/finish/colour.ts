@@ -2,7 +2,7 @@
  * What a colour asks of the painter: how well it hides, whether two are far enough apart. Lightness and chroma in OKLCH
  * (by culori); thresholds are the craft's rules of thumb put into figures, editable.
  */
-import { converter, parse } from 'culori'
+import { converter, formatHex, parse } from 'culori'
 
 const toOklch = converter('oklch')
 
@@ -14,6 +14,17 @@ export interface Lch {
 
 /** OKLCH of "#rrggbb"; throws on anything else. */
 export function lchOf(hex: string): Lch {
+  const known = seen.get(hex)
+  if (known) return known
+  const lch = convert(hex)
+  if (seen.size > 2000) seen.clear()
+  seen.set(hex, lch)
+  return lch
+}
+/** Conversions done before: the same few colours are asked for thousands of times. */
+const seen = new Map<string, Lch>()
+
+function convert(hex: string): Lch {
   const colour = /^#[0-9a-f]{6}$/i.test(hex) ? toOklch(parse(hex)) : undefined
   if (!colour) throw new Error(`no colour value: ${hex}`)
   return { lightness: colour.l, chroma: colour.c, hue: colour.h ?? 0 }
@@ -28,8 +39,51 @@ export function hidesBadly(hex: string): boolean {
   return isPale(hex) || (chroma > 0.14 && lightness > 0.45 && hue > 10 && hue < 115)
 }
 
-/** Coats a colour needs to cover. */
-export const coatsToCover = (hex: string): number => (hidesBadly(hex) ? 3 : 2)
+export type CoverReason = 'usual' | 'hides-badly' | 'pale-over-dark' | 'strong-over-alike'
+export interface Cover {
+  coats: number
+  reasons: CoverReason[]
+}
+
+/** Lightness that the eye bridges in one coat less, or in one more. */
+const bigStep = 0.45
+const alike = 0.2
+
+/**
+ * Coats a colour needs over what lies below it (a colour value, or null where that is not known): two, one more where it
+ * hides badly, one more where a pale one goes straight over a dark one, one less for a strong mid-tone over
+ * a paint much like it. 1 to 4.
+ */
+export function coverFor(hex: string, belowHex: string | null, belowIsPaint: boolean): Cover {
+  const { lightness, chroma } = lchOf(hex)
+  const reasons: CoverReason[] = []
+  let coats = 2
+  if (hidesBadly(hex)) {
+    coats += 1
+    reasons.push('hides-badly')
+  }
+  if (belowHex !== null && isPale(hex) && lightness - lchOf(belowHex).lightness > bigStep) {
+    coats += 1
+    reasons.push('pale-over-dark')
+  }
+  const strong = lightness > 0.3 && lightness < 0.7 && chroma > 0.05
+  if (belowHex !== null && belowIsPaint && strong && !hidesBadly(hex) && contrast(hex, belowHex) < alike) {
+    coats -= 1
+    reasons.push('strong-over-alike')
+  }
+  return { coats, reasons: reasons.length > 0 ? reasons : ['usual'] }
+}
+
+/** The hue opposite, in the same lightness: makes the top colour sing over it. */
+export function complementOf(hex: string): string {
+  const { lightness, chroma, hue } = lchOf(hex)
+  return formatHex({ mode: 'oklch', l: lightness, c: chroma, h: (hue + 180) % 360 })
+}
+/** The same colour with a little dark in it. */
+export function darkerOf(hex: string): string {
+  const { lightness, chroma, hue } = lchOf(hex)
+  return formatHex({ mode: 'oklch', l: Math.max(0.12, lightness - 0.18), c: chroma * 0.9, h: hue })
+}
 
 /** Distance of two colours as the eye sees them worn side by side; below about 0.15 the wear hardly shows. */
 export function contrast(one: string, other: string): number {

@@ -5,22 +5,32 @@
 import type { ClockKind } from '../drying/air'
 import type { Range } from '../drying/windowFor'
 
+export type FamilyRole = 'paint' | 'primer' | 'clear' | 'wax' | 'cleaner' | 'stripper' | 'oil' | 'medium' | 'resist' | 'stain'
+/** What it holds on to by itself: most sound surfaces, only scuffed ones, only keyed (and often primed) ones, bare wood alone. */
+export type Grip = 'most' | 'scuffed' | 'keyed' | 'bare'
+
 export interface Family {
   words: string
-  role: 'paint' | 'primer' | 'clear' | 'wax' | 'cleaner' | 'stripper' | 'oil'
+  role: FamilyRole
   clock: ClockKind
   /** m² per litre or kg, one coat: low and high */
   coverage: Range
   touchDry?: Range
   recoat?: Range
-  /** water lifts it again after it is dry, until it is sealed */
-  rewets?: boolean
-  needsTopcoat?: boolean
+  grips?: Grip
+  /** water lifts it again after it is dry, until it is sealed: freely for weeks, or slightly */
+  rewets?: 'freely' | 'slightly'
+  /** `tops`: only where it gets wear */
+  needsTopcoat?: boolean | 'tops'
   /** share of water it may be thinned by; 0 forbids it */
   waterShare?: number
+  /** drinks a hard clear: a thin coat first */
+  thirsty?: boolean
   /** days to full hardness */
   cureDays?: Range
   unit?: 'ml' | 'g'
+  /** a wax that carries colour, and stains what is bare */
+  tints?: boolean
 }
 
 const night = 720
@@ -33,8 +43,10 @@ export const families = {
     coverage: [10, 13],
     touchDry: [20, 30],
     recoat: [60, 60],
-    rewets: true,
+    grips: 'most',
+    rewets: 'freely',
     needsTopcoat: true,
+    thirsty: true,
     waterShare: 0.2,
     cureDays: [30, 30],
   },
@@ -45,8 +57,10 @@ export const families = {
     coverage: [10, 13],
     touchDry: [30, 30],
     recoat: [60, 120],
-    rewets: true,
+    grips: 'most',
+    rewets: 'slightly',
     needsTopcoat: true,
+    thirsty: true,
     waterShare: 0.2,
     cureDays: [21, 30],
   },
@@ -57,6 +71,7 @@ export const families = {
     coverage: [10, 13],
     touchDry: [30, 60],
     recoat: [60, 60],
+    grips: 'most',
     waterShare: 0.2,
     cureDays: [21, 30],
   },
@@ -67,6 +82,7 @@ export const families = {
     coverage: [10, 13],
     touchDry: [60, 60],
     recoat: [60, 120],
+    grips: 'scuffed',
     waterShare: 0,
     cureDays: [30, 30],
   },
@@ -77,9 +93,11 @@ export const families = {
     coverage: [8, 10],
     touchDry: [30, 30],
     recoat: [60, 120],
-    rewets: true,
+    grips: 'bare',
+    rewets: 'freely',
     needsTopcoat: true,
-    waterShare: 0.2,
+    thirsty: true,
+    waterShare: 1,
     cureDays: [30, 30],
   },
   latex: {
@@ -89,6 +107,8 @@ export const families = {
     coverage: [10, 13],
     touchDry: [60, 60],
     recoat: [120, 240],
+    grips: 'keyed',
+    needsTopcoat: 'tops',
     waterShare: 0.1,
     cureDays: [21, 30],
   },
@@ -99,8 +119,10 @@ export const families = {
     coverage: [10, 13],
     touchDry: [30, 60],
     recoat: [120, 120],
-    rewets: true,
+    grips: 'most',
+    rewets: 'slightly',
     needsTopcoat: true,
+    thirsty: true,
     waterShare: 0.1,
     cureDays: [30, 30],
   },
@@ -111,6 +133,7 @@ export const families = {
     coverage: [10, 13],
     touchDry: [360, 480],
     recoat: [960, 1440],
+    grips: 'keyed',
     waterShare: 0,
     cureDays: [7, 30],
   },
@@ -134,7 +157,63 @@ export const families = {
     cureDays: [30, 30],
   },
   'clear-wax': { words: 'clear wax', role: 'wax', clock: 'reaction', coverage: [30, 40], cureDays: [21, 30], unit: 'g' },
-  'dark-wax': { words: 'dark wax', role: 'wax', clock: 'reaction', coverage: [60, 80], cureDays: [21, 30], unit: 'g' },
+  'dark-wax': {
+    words: 'dark wax',
+    role: 'wax',
+    clock: 'reaction',
+    coverage: [60, 80],
+    cureDays: [21, 30],
+    unit: 'g',
+    tints: true,
+  },
+  'black-wax': {
+    words: 'black wax',
+    role: 'wax',
+    clock: 'reaction',
+    coverage: [60, 80],
+    cureDays: [21, 30],
+    unit: 'g',
+    tints: true,
+  },
+  'white-wax': {
+    words: 'white wax',
+    role: 'wax',
+    clock: 'reaction',
+    coverage: [60, 80],
+    cureDays: [21, 30],
+    unit: 'g',
+    tints: true,
+  },
+  'metallic-wax': { words: 'gilding wax', role: 'wax', clock: 'reaction', coverage: [200, 300], cureDays: [21, 30], unit: 'g' },
+  'drying-oil': { words: 'drying oil', role: 'oil', clock: 'reaction', coverage: [20, 24], cureDays: [30, 30] },
+  'oil-wax': { words: 'oil-wax', role: 'oil', clock: 'reaction', coverage: [24, 30], cureDays: [21, 30] },
+  salve: { words: 'salve', role: 'oil', clock: 'reaction', coverage: [30, 40], cureDays: [1, 2], unit: 'g' },
+  glaze: {
+    words: 'clear glaze',
+    role: 'medium',
+    clock: 'evaporation',
+    coverage: [12, 16],
+    touchDry: [60, 120],
+    recoat: [60, 120],
+  },
+  'crackle-medium': { words: 'crackle medium', role: 'medium', clock: 'evaporation', coverage: [8, 10], recoat: [720, 720] },
+  stain: {
+    words: 'wood stain',
+    role: 'stain',
+    clock: 'evaporation',
+    coverage: [12, 16],
+    touchDry: [60, 120],
+    recoat: [120, 240],
+    cureDays: [21, 30],
+  },
+  resist: {
+    words: 'resist: soap, candle or petroleum jelly',
+    role: 'resist',
+    clock: 'reaction',
+    coverage: [100, 200],
+    unit: 'g',
+  },
+  soap: { words: 'soap and hot water', role: 'cleaner', clock: 'evaporation', coverage: [15, 25] },
   degreaser: { words: 'degreaser', role: 'cleaner', clock: 'evaporation', coverage: [15, 25] },
   spirits: { words: 'mineral spirits', role: 'cleaner', clock: 'reaction', coverage: [10, 20] },
   stripper: { words: 'stripper', role: 'stripper', clock: 'reaction', coverage: [3, 5] },
@@ -144,7 +223,8 @@ export type FamilyCode = keyof typeof families
 export const familyCodes = Object.keys(families) as FamilyCode[]
 export const getFamily = (code: FamilyCode): Family => families[code]
 export const isPaint = (code: FamilyCode): boolean => getFamily(code).role === 'paint'
-export const paintCodes = familyCodes.filter(isPaint)
+/** What a look may be painted in. */
+export const paintCodes = familyCodes.filter((code) => isPaint(code) || getFamily(code).role === 'stain')
 
 /** Coverage to reckon with: the careful, low end of the range. */
 export const safeCoverage = (code: FamilyCode): number => getFamily(code).coverage[0]

@@ -18,11 +18,13 @@ export const partKinds = {
 } as const
 export type PartKind = keyof typeof partKinds
 
+/** What a look must know of a material: each has ways of its own. */
+export type SubstrateKind = 'wood' | 'board' | 'slick' | 'cane' | 'fabric' | 'pile' | 'leather'
+
 export interface Substrate {
   words: string
+  kind: SubstrateKind
   wood: boolean
-  /** slick surfaces want an adhesion primer whatever the paint promises */
-  slick?: boolean
   knotty?: boolean
   /** almost no abrasion: one light hand pass */
   veneer?: boolean
@@ -33,14 +35,20 @@ export interface Substrate {
 }
 
 export const substrates = {
-  'close-grained': { words: 'solid wood, close-grained', wood: true, tone: '#c49a6c' },
-  'open-grained': { words: 'solid wood, open-grained', wood: true, tone: '#b07f4f', bleeds: true },
-  'red-wood': { words: 'solid wood, dark and red', wood: true, tone: '#7d4030', bleeds: true },
-  softwood: { words: 'knotty softwood', wood: true, knotty: true, tone: '#d9b074' },
-  veneer: { words: 'veneer', wood: true, veneer: true, tone: '#a9713f' },
-  board: { words: 'MDF or ply', wood: false, tone: '#bfa98a' },
-  laminate: { words: 'laminate or melamine', wood: false, slick: true, tone: '#a8a49b' },
-  metal: { words: 'metal', wood: false, slick: true, tone: '#7f868a' },
+  'close-grained': { words: 'solid wood, close-grained', kind: 'wood', wood: true, tone: '#c49a6c' },
+  'open-grained': { words: 'solid wood, open-grained', kind: 'wood', wood: true, tone: '#b07f4f', bleeds: true },
+  'red-wood': { words: 'solid wood, dark and red', kind: 'wood', wood: true, tone: '#7d4030', bleeds: true },
+  softwood: { words: 'knotty softwood', kind: 'wood', wood: true, knotty: true, tone: '#d9b074' },
+  veneer: { words: 'veneer', kind: 'wood', wood: true, veneer: true, tone: '#a9713f' },
+  board: { words: 'MDF or ply', kind: 'board', wood: false, tone: '#bfa98a' },
+  laminate: { words: 'laminate or melamine', kind: 'slick', wood: false, tone: '#a8a49b' },
+  metal: { words: 'metal', kind: 'slick', wood: false, tone: '#7f868a' },
+  glass: { words: 'glass', kind: 'slick', wood: false, tone: '#9fb4b3' },
+  plastic: { words: 'plastic', kind: 'slick', wood: false, tone: '#b9b3a8' },
+  cane: { words: 'cane or wicker', kind: 'cane', wood: false, tone: '#c9a96b' },
+  fabric: { words: 'cotton, chintz, linen or canvas', kind: 'fabric', wood: false, tone: '#b5ab98' },
+  'pile-fabric': { words: 'mohair or high-pile velvet', kind: 'pile', wood: false, tone: '#7c6a72' },
+  leather: { words: 'leather or vinyl', kind: 'leather', wood: false, tone: '#6f4a35' },
 } as const satisfies Record<string, Substrate>
 export type SubstrateCode = keyof typeof substrates
 export const getSubstrate = (code: SubstrateCode): Substrate => substrates[code]
@@ -50,18 +58,25 @@ export interface ExistingFinish {
   /** drawn on the substrate; null for nothing there */
   tone: string | null
   layer: 'oldPaint' | 'oldClear' | null
+  /** a film with a shine to break before paint grips */
+  film?: boolean
+  /** shines so that it always wants a scuff */
+  gloss?: boolean
+  /** old enough coats of it may hold lead */
+  mayHoldLead?: boolean
 }
 export const existingFinishes = {
   bare: { words: 'bare', tone: null, layer: null },
-  wax: { words: 'wax', tone: '#d9c79b', layer: 'oldClear' },
-  oil: { words: 'oil', tone: '#b98f52', layer: 'oldClear' },
-  shellac: { words: 'shellac', tone: '#a65f23', layer: 'oldClear' },
-  lacquer: { words: 'lacquer', tone: '#b98a4b', layer: 'oldClear' },
-  varnish: { words: 'varnish or polyurethane', tone: '#8f5a2a', layer: 'oldClear' },
-  'water-paint': { words: 'water-based paint', tone: '#cfc9b8', layer: 'oldPaint' },
-  'oil-paint': { words: 'oil paint', tone: '#bfb59a', layer: 'oldPaint' },
-  casein: { words: 'casein (milk) paint', tone: '#8d9c8c', layer: 'oldPaint' },
-  unknown: { words: 'not known yet', tone: '#9a8f80', layer: 'oldClear' },
+  wax: { words: 'wax', tone: '#d9c79b', layer: 'oldClear', film: true },
+  oil: { words: 'oil', tone: '#b98f52', layer: 'oldClear', film: true },
+  'fresh-oil': { words: 'oil, less than four weeks old', tone: '#b98f52', layer: 'oldClear', film: true },
+  shellac: { words: 'shellac', tone: '#a65f23', layer: 'oldClear', film: true },
+  lacquer: { words: 'lacquer', tone: '#b98a4b', layer: 'oldClear', film: true, gloss: true },
+  varnish: { words: 'varnish or polyurethane', tone: '#8f5a2a', layer: 'oldClear', film: true, mayHoldLead: true },
+  'water-paint': { words: 'water-based paint', tone: '#cfc9b8', layer: 'oldPaint', film: true, mayHoldLead: true },
+  'oil-paint': { words: 'oil paint', tone: '#bfb59a', layer: 'oldPaint', film: true, mayHoldLead: true, gloss: true },
+  casein: { words: 'casein (milk) paint', tone: '#8d9c8c', layer: 'oldPaint', film: true, mayHoldLead: true },
+  unknown: { words: 'not known yet', tone: '#9a8f80', layer: 'oldClear', film: true, mayHoldLead: true, gloss: true },
 } as const satisfies Record<string, ExistingFinish>
 export type ExistingFinishCode = keyof typeof existingFinishes
 export const getExistingFinish = (code: ExistingFinishCode): ExistingFinish => existingFinishes[code]
@@ -70,7 +85,9 @@ export const uses = {
   display: 'to look at',
   light: 'light indoor use',
   heavy: 'table top, kitchen, children',
-  damp: 'damp or outdoors',
+  heat: 'beside a stove or heater',
+  damp: 'damp room',
+  outdoors: 'outdoors',
 } as const
 export type UseCode = keyof typeof uses
 

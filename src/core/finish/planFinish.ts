@@ -1,14 +1,25 @@
 /**
  * A part and a wanted look in, its steps out: preparation, primer, colour, wear, seal, each with product, window, minutes,
- * amount and reason; or a refusal that names the nearest look that can be had. Pure and deterministic.
+ * amount and reason; or a refusal that names the nearest that can be had. Pure and deterministic.
  */
 import { coatVolumes, type Film } from '../mix/coatVolumes'
 import { getOperation, standardMinutes, type CautionCode, type CheckCode, type OperationCode } from '../labour/operations'
-import { coatsToCover, contrast, enoughContrast, isPale } from './colour'
+import { contrast, coverFor, enoughContrast, hidesBadly, isPale, type Cover } from './colour'
 import { getFamily, isPaint, safeCoverage, type FamilyCode } from './families'
-import { getLook, type LookCode, type ReasonCode, type RecipeLine, type Slot } from './looks'
-import { getSubstrate, type ExistingFinishCode, type LeadFinding, type SubstrateCode, type UseCode } from './parts'
-import { primers, soundFrom, strippedWood, veneerPass, type PrepLine, type PrepReasonCode } from './preparation'
+import { getLook, type Look, type LookCode } from './looks'
+import { defaultMethod, worksSo, type HouseMethod } from './method'
+import {
+  getExistingFinish,
+  getSubstrate,
+  type ExistingFinishCode,
+  type LeadFinding,
+  type SubstrateCode,
+  type UseCode,
+} from './parts'
+import { primers, softPrep, soundFrom, strippedWood, veneerPass } from './preparation'
+import { phases, type ReasonCode, type RecipeLine, type Slot } from './recipe'
+import { findRefusal, findSeal, mayHoldLead, type FinishRefusal } from './refusals'
+import { getSeal, sealFits, type SealCode } from './seals'
 import { findStepWindow, type StepWindow } from './windows'
 
 export interface Colour {
@@ -24,14 +35,18 @@ export interface FinishablePart {
   use: UseCode
   areaM2: number
   /** knots to seal; counted for knotty softwood */
-  knots?: number
+  knots?: number | undefined
   /** a test patch bled, or dye stain is known */
   bleeds?: boolean
 }
 export interface FinishWish {
   look: LookCode
+  /** looks laid over it: texture under crackle, dark wax over a wash */
+  with?: readonly LookCode[] | undefined
   paint: FamilyCode
   colours: Partial<Record<Slot, Colour>>
+  /** the topcoat, where the house's and the look's own is not wanted */
+  seal?: SealCode | undefined
 }
 
 export interface PlannedStep {
@@ -48,128 +63,225 @@ export interface PlannedStep {
   window: StepWindow | null
   check: CheckCode | null
   cautions: readonly CautionCode[]
-  reason: ReasonCode | PrepReasonCode
+  reason: ReasonCode
   /** 1-based number of this coat among its like, and how many there are */
   coat: { number: number; of: number } | null
+  /** something breaks where it is left out */
+  needed: boolean
 }
 
-export type AdviceCode = 'low-contrast' | 'contrast-none' | 'knots-show' | 'test-lead' | 'wax-for-light-use'
+export type AdviceCode =
+  | 'low-contrast'
+  | 'contrast-none'
+  | 'knots-show'
+  | 'test-lead'
+  | 'wax-for-light-use'
+  | 'prove-grip'
+  | 'veneer-care'
+  | 'chips-as-it-likes'
+  | 'pale-over-tannin'
 export interface FinishPlan {
   steps: PlannedStep[]
   advice: AdviceCode[]
-}
-export type RefusalCode = 'lead' | 'not-wood' | 'veneer-strip' | 'use' | 'paint' | 'colour-missing'
-export interface FinishRefusal {
-  code: RefusalCode
-  nearest: LookCode | null
+  seal: SealCode
+  /** how many coats each colour needs, and why */
+  cover: Partial<Record<Slot, Cover>>
 }
 
 /** What is lost in brush and tin. */
 const waste = 0.1
 const defaultKnots = 6
+const primerHex = '#e9e4d8'
 
 /** The steps for one part, or why not. Throws on a colour value that is none. */
-export function planFinish(part: FinishablePart, wish: FinishWish): { plan: FinishPlan } | { refusal: FinishRefusal } {
+export function planFinish(
+  part: FinishablePart,
+  wish: FinishWish,
+  method: HouseMethod = defaultMethod,
+): { plan: FinishPlan } | { refusal: FinishRefusal } {
   const refusal = findRefusal(part, wish)
   if (refusal) return { refusal }
-  const lines = [...preparationFor(part, wish), ...colourLines(part, wish)]
-  return { plan: { steps: toSteps(part, wish, lines), advice: adviceFor(part, wish) } }
+  const looks = looksOf(wish)
+  const seal = chooseSeal(part, wish, looks, method)
+  const prep = preparationFor(part, wish, looks, method)
+  const cover = coverOf(part, wish, isPrimed(prep))
+  const recipe = mergeRecipes(looks, seal)
+  const lines = [...prep, ...colourLines(recipe, part, wish, method, seal, cover)]
+  const steps = toSteps(part, wish, lines, method)
+  return { plan: { steps, seal, cover, advice: adviceFor(part, wish, looks, seal, method) } }
 }
 
-/** What stands in the way of a look on this part; null where nothing does. */
-export function findRefusal(part: FinishablePart, wish: FinishWish): FinishRefusal | null {
-  const look = getLook(wish.look)
+export const looksOf = (wish: Pick<FinishWish, 'look' | 'with'>): Look[] => [wish.look, ...(wish.with ?? [])].map(getLook)
+
+/** The topcoat: as wished, else the house's where look, use and paint allow it, else the look's first that does. */
+export function chooseSeal(part: FinishablePart, wish: FinishWish, looks: readonly Look[], method: HouseMethod): SealCode {
+  if (wish.seal) return wish.seal
+  const house = method.topcoat
+  if (house !== 'by-look' && looks.every(({ seals }) => seals.includes(house)) && sealFits(house, part.use, wish.paint))
+    return house
+  const own = findSeal(looks, wish.paint, part)
+  if (!own) throw new Error(`no topcoat for ${wish.look} in ${wish.paint}, use ${part.use}`)
+  return own
+}
+
+/** Lines of every look and of the topcoat in one order; what two looks both ask for stands once. */
+export function mergeRecipes(looks: readonly Look[], seal: SealCode): RecipeLine[] {
+  const [main, ...over] = looks
+  const stands = (line: RecipeLine) =>
+    (line.phase === 'base' && line.operation === 'coat') ||
+    main?.recipe.some(({ phase, operation }) => phase === line.phase && operation === line.operation)
+  const added = over.flatMap(({ recipe }) => recipe.filter((line) => !stands(line)))
+  const all: RecipeLine[] = [...getSeal(seal).recipe, ...(main?.recipe ?? []), ...added]
+  const last = (line: RecipeLine) => all.findLast(({ phase, operation }) => phase === line.phase && operation === line.operation)
+  const once = all.filter((line) => !['rub', 'buff'].includes(line.phase) || last(line) === line)
+  return phases.flatMap((phase) => once.filter((line) => line.phase === phase))
+}
+
+function preparationFor(part: FinishablePart, wish: FinishWish, looks: readonly Look[], method: HouseMethod): RecipeLine[] {
   const substrate = getSubstrate(part.substrate)
-  if (part.lead === 'suspected' && look.abrades && isOld(part)) return { code: 'lead', nearest: 'smooth-clear' }
-  if (look.bareWood && !substrate.wood) return { code: 'not-wood', nearest: 'smooth-clear' }
-  if (look.bareWood && substrate.veneer && part.existing !== 'bare') return { code: 'veneer-strip', nearest: 'smooth-clear' }
-  if (look.notForUse.some((use) => use === part.use)) return { code: 'use', nearest: 'smooth-clear' }
-  if (!look.paints.includes(wish.paint)) return { code: 'paint', nearest: wish.look }
-  if (look.slots.some((slot) => !wish.colours[slot])) return { code: 'colour-missing', nearest: null }
-  return null
+  const withCleaner = (line: RecipeLine): RecipeLine =>
+    line.family === 'degreaser' && method.cleaner === 'soap' ? { ...line, family: 'soap' } : line
+  if (substrate.kind === 'fabric' || substrate.kind === 'leather') {
+    const wiped =
+      part.existing === 'bare' ? softPrep : soundFrom[part.existing].filter(({ operation }) => !abrading.has(operation))
+    return wiped.map(withCleaner)
+  }
+  const leadThere = mayHoldLead(part)
+  const bareWood = looks.some((look) => look.bareWood)
+  const base = bareWood && part.existing !== 'bare' ? strippedWood : soundFrom[part.existing]
+  const proven = isProven(part, wish, method)
+  const kept = base.filter(({ operation }) => {
+    if (leadThere) return !abrading.has(operation)
+    return !(proven && (operation === 'scuff' || operation === 'dust-off'))
+  })
+  const eased = kept.map((line): RecipeLine => {
+    const veneered = substrate.veneer && (line.operation === 'sand' || line.operation === 'scuff')
+    return withCleaner(veneered ? { ...line, ...veneerPass } : line)
+  })
+  if (bareWood) return eased
+  return [...eased, ...primersFor(part, wish, leadThere)]
 }
 
-/** Lead matters where there is an old finish to disturb. */
-const isOld = (part: FinishablePart) => ['water-paint', 'oil-paint', 'casein', 'varnish', 'unknown'].includes(part.existing)
+const abrading = new Set<OperationCode>(['scuff', 'sand', 'dewax', 'dust-off'])
 
-interface Line extends Omit<RecipeLine, 'reason' | 'times' | 'between'> {
-  reason: ReasonCode | PrepReasonCode
+/** Whether this part's ground comes through a colour that shows it. */
+export function bleedsThrough(part: FinishablePart, hexes: readonly string[]): boolean {
+  const covered = part.existing === 'water-paint' || part.existing === 'oil-paint'
+  if (['fabric', 'leather', 'pile'].includes(getSubstrate(part.substrate).kind)) return false
+  const mayBleed = part.bleeds === true || (getSubstrate(part.substrate).bleeds === true && !covered)
+  return mayBleed && hexes.some((hex) => isPale(hex) || hidesBadly(hex))
+}
+
+function primersFor(part: FinishablePart, wish: FinishWish, leadThere: boolean): RecipeLine[] {
+  const substrate = getSubstrate(part.substrate)
+  const slick = substrate.kind === 'slick'
+  const needed: RecipeLine[] = []
+  if (substrate.knotty) needed.push(primers.knotty)
+  if (leadThere) needed.push(primers.lead)
+  else if (slick) needed.push(primers.slick)
+  const used = new Set(looksOf(wish).flatMap(({ slots }) => slots))
+  const hexes = [...used].flatMap((slot) => wish.colours[slot]?.hex ?? [])
+  if (bleedsThrough(part, hexes)) needed.push(primers.bleeding)
+  else if (part.existing === 'unknown' && !leadThere && !slick) needed.push(primers.unknown)
+  return needed
+}
+
+/** Whether a primer lies under the colour. */
+export const isPrimed = (steps: readonly { operation: OperationCode }[]): boolean =>
+  steps.some(({ operation }) => operation === 'block-prime' || operation === 'adhesion-prime')
+
+/** How many coats each colour of a wish needs on this part. */
+export function coverOf(part: FinishablePart, wish: FinishWish, primed: boolean): Partial<Record<Slot, Cover>> {
+  const existing = getExistingFinish(part.existing)
+  const below = primed ? primerHex : (existing.tone ?? getSubstrate(part.substrate).tone)
+  const { a, b } = wish.colours
+  return {
+    ...(a && { a: coverFor(a.hex, below, primed || existing.layer === 'oldPaint') }),
+    ...(b && { b: coverFor(b.hex, a?.hex ?? below, true) }),
+  }
+}
+
+export interface Line extends Omit<RecipeLine, 'times' | 'between'> {
   coat?: { number: number; of: number }
 }
 
-function preparationFor(part: FinishablePart, wish: FinishWish): Line[] {
-  const look = getLook(wish.look)
-  const substrate = getSubstrate(part.substrate)
-  const leadThere = part.lead === 'suspected' && isOld(part)
-  const base: readonly PrepLine[] = look.bareWood && part.existing !== 'bare' ? strippedWood : soundFrom[part.existing]
-  const kept = leadThere ? base.filter(({ operation }) => !['scuff', 'sand', 'dewax'].includes(operation)) : base
-  const eased = kept.map((line) =>
-    substrate.veneer && (line.operation === 'sand' || line.operation === 'scuff') ? { ...line, ...veneerPass } : line,
-  )
-  if (look.bareWood) return eased
-  const pale = Object.values(wish.colours).some(({ hex }) => isPale(hex))
-  const mayBleed = part.bleeds === true || (substrate.bleeds === true && part.existing !== 'water-paint')
-  const needed: PrepLine[] = []
-  if (substrate.knotty) needed.push(primers.knotty)
-  if (leadThere) needed.push(primers.lead)
-  else if (substrate.slick) needed.push(primers.slick)
-  if (mayBleed && pale) needed.push(primers.bleeding)
-  else if (part.existing === 'unknown' && !leadThere && !substrate.slick) needed.push(primers.unknown)
-  return [...eased, ...needed]
-}
-
-function timesOf(line: RecipeLine, part: FinishablePart, wish: FinishWish): number {
-  if (line.times === 'by-use') return part.use === 'heavy' || part.use === 'damp' ? 3 : 2
-  if (line.times === 'by-colour') return coatsToCover(wish.colours[line.paint ?? 'a']?.hex ?? '#808080')
+/** How often a line is worked on this part. */
+export function timesOf(line: RecipeLine, use: UseCode, seal: SealCode, cover: Partial<Record<Slot, Cover>>): number {
+  if (line.times === 'by-use') return getSeal(seal).coats[use] ?? 2
+  if (line.times === 'by-colour') return cover[line.paint ?? 'a']?.coats ?? 2
   return line.times ?? 1
 }
 
-function colourLines(part: FinishablePart, wish: FinishWish): Line[] {
-  const { recipe } = getLook(wish.look)
-  const fits = (line: RecipeLine) => (!line.onlyFor || line.onlyFor.includes(wish.paint)) && !line.notFor?.includes(wish.paint)
-  return recipe.filter(fits).flatMap((line) => {
-    const of = timesOf(line, part, wish)
+/** Whether a line is worked with this paint, in this house. */
+export const lineFits = (line: RecipeLine, paint: FamilyCode, method: HouseMethod): boolean =>
+  (!line.onlyFor || line.onlyFor.includes(paint)) && !line.notFor?.includes(paint) && worksSo(line.school, method)
+
+function colourLines(
+  recipe: readonly RecipeLine[],
+  part: FinishablePart,
+  wish: FinishWish,
+  method: HouseMethod,
+  seal: SealCode,
+  cover: Partial<Record<Slot, Cover>>,
+): Line[] {
+  const fits = (line: RecipeLine) => lineFits(line, wish.paint, method)
+  const worked = recipe.filter(fits).flatMap((line) => {
+    const of = timesOf(line, part.use, seal, cover)
     return Array.from({ length: of }, (_, k): Line[] => [
-      ...(k > 0 ? (line.between ?? []) : []),
-      { ...hardened(line, part), coat: { number: k + 1, of } },
+      ...(k > 0 ? (line.between ?? []).filter(fits) : []),
+      { ...line, ...(k === 0 && line.firstMix ? { mix: line.firstMix } : {}), coat: { number: k + 1, of } },
     ]).flat()
   })
+  // a surface just dusted needs no second dusting
+  return worked.filter(({ operation }, k) => operation !== 'de-lint' || worked[k - 1]?.operation !== 'dust-off')
 }
 
-/** Damp and outdoors ask for the hard clear in place of the water-based one. */
-const hardened = (line: RecipeLine, part: FinishablePart): RecipeLine =>
-  line.operation === 'clear-coat' && part.use === 'damp' ? { ...line, family: 'hard-clear' } : line
+/** Milk paint is mixed; over anything but bare wood it wants its bonding agent, unless it is meant to chip. */
+function mixOf(line: Line, lines: readonly Line[], part: FinishablePart, wish: FinishWish): string | null {
+  if (line.mix) return line.mix
+  if (!line.paint || wish.paint !== 'casein') return null
+  const onWood = part.existing === 'bare' && getSubstrate(part.substrate).kind === 'wood' && line.phase === 'base'
+  return onWood && !lines.some(({ phase }) => phase === 'prime')
+    ? 'powder : water 1 : 1'
+    : 'powder : water 1 : 1, with bonding agent'
+}
 
-function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly Line[]): PlannedStep[] {
+/** Lines of a recipe as steps on this part, each with the window to the one after it. */
+export function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly Line[], method: HouseMethod): PlannedStep[] {
+  const around = { kind: getSubstrate(part.substrate).kind, method }
+  const metres = 8 * Math.sqrt(part.areaM2)
+  const proves = isProven(part, wish, method)
+  const firstCoat = lines.findIndex(({ paint }) => paint !== undefined)
   return lines.map((line, index) => {
     const operation = getOperation(line.operation)
-    const family = line.paint ? wish.paint : (line.family ?? null)
+    const family = line.family ?? (line.paint ? wish.paint : null)
     const film = line.film ?? 'normal'
-    const lays = family !== null && (operation.layer !== undefined || getFamily(family).role === 'stripper')
-    const next = lines[index + 1]?.operation ?? null
+    const role = family === null ? null : getFamily(family).role
+    const lays = family !== null && (operation.layer !== undefined || role === 'stripper' || role === 'resist')
     return {
       operation: line.operation,
       family,
       colour: line.paint ? (wish.colours[line.paint] ?? null) : null,
-      mix: line.mix ?? null,
+      mix: mixOf(line, lines, part, wish),
       applicator: line.applicator ?? null,
       grit: line.grit ?? null,
       film,
-      minutes: standardMinutes(line.operation, { areaM2: part.areaM2, items: part.knots ?? defaultKnots }),
+      minutes: standardMinutes(line.operation, { areaM2: part.areaM2, items: part.knots ?? defaultKnots, metres }),
       amount: lays ? amountOf(part.areaM2, family, film, line.coat?.number ?? 1, line.operation) : null,
-      window: findStepWindow(line.operation, family, next),
-      check: operation.check ?? null,
+      window: findStepWindow(line.operation, family, lines[index + 1]?.operation ?? null, around),
+      check: proves && index === firstCoat ? 'scratch' : (operation.check ?? null),
       cautions: cautionsFor(operation.cautions ?? [], part),
       reason: line.reason,
       coat: operation.layer && line.coat && line.coat.of > 1 ? line.coat : null,
+      needed: line.optional !== true,
     }
   })
 }
 
-/** ml or g for one coat: the product's careful coverage; thinned washes carry half the paint. */
+/** ml or g for one coat: the product's careful coverage; washes and effects carry a part of the paint. */
 function amountOf(areaM2: number, family: FamilyCode, film: Film, number: number, operation: OperationCode): number {
   const volumes = coatVolumes({
-    area: operation === 'knotting' ? areaM2 * 0.05 : areaM2,
+    area: areaM2 * (sharesOfArea[operation] ?? 1),
     coverage: safeCoverage(family),
     coats: [...Array.from({ length: number - 1 }, () => film), film],
     waste,
@@ -177,38 +289,57 @@ function amountOf(areaM2: number, family: FamilyCode, film: Film, number: number
   const ml = volumes.ml.at(-1) ?? 0
   return Math.max(1, Math.round(operation === 'wash' && isPaint(family) ? ml / 2 : ml))
 }
+/** The share of the part that a step lays something on. Practice. */
+const sharesOfArea: Partial<Record<OperationCode, number>> = {
+  knotting: 0.05,
+  // thickened: its windows are those of the thick coat, its amount twice the usual
+  'texture-coat': 2,
+  resist: 0.1,
+  'dry-brush': 0.25,
+  'spray-runs': 0.5,
+  'metallic-wax': 0.05,
+}
 
 function cautionsFor(own: readonly CautionCode[], part: FinishablePart): readonly CautionCode[] {
   const disturbs = own.includes('dust') || own.includes('blade') || own.includes('solvent')
-  return part.lead === 'suspected' && isOld(part) && disturbs ? ['lead', ...own] : own
+  return mayHoldLead(part) && disturbs ? ['lead', ...own] : own
 }
 
-function adviceFor(part: FinishablePart, wish: FinishWish): AdviceCode[] {
-  const advice: AdviceCode[] = []
+/** Whether the house leaves the shine unbroken here and proves the grip with a scratch. */
+function isProven(part: FinishablePart, wish: FinishWish, method: HouseMethod): boolean {
+  const { film, gloss } = getExistingFinish(part.existing)
+  const primed = primersFor(part, wish, mayHoldLead(part)).some(({ operation }) => operation !== 'knotting')
+  return (
+    method.key === 'prove' &&
+    getFamily(wish.paint).grips === 'most' &&
+    film === true &&
+    !gloss &&
+    getSubstrate(part.substrate).kind === 'wood' &&
+    !primed &&
+    !looksOf(wish).some(({ bareWood }) => bareWood)
+  )
+}
+
+function adviceFor(
+  part: FinishablePart,
+  wish: FinishWish,
+  looks: readonly Look[],
+  seal: SealCode,
+  method: HouseMethod,
+): AdviceCode[] {
+  const substrate = getSubstrate(part.substrate)
   const { a, b } = wish.colours
-  if (getLook(wish.look).slots.length === 2 && a && b) {
-    const distance = contrast(a.hex, b.hex)
-    if (distance < 0.03) advice.push('contrast-none')
-    else if (distance < enoughContrast) advice.push('low-contrast')
-  }
-  if (getSubstrate(part.substrate).knotty && wish.look === 'whitewash') advice.push('knots-show')
-  if (part.lead === 'suspected' && isOld(part)) advice.push('test-lead')
-  if (part.use === 'light' && getLook(wish.look).recipe.some(({ operation }) => operation === 'clear-wax'))
-    advice.push('wax-for-light-use')
-  return advice
-}
-
-/**
- * What is left of a new plan when some of its work is done already: leading steps that match finished operations are
- * dropped, so that nobody cleans a clean piece twice. What was done stays in the log.
- */
-export function remainingAfter(steps: readonly PlannedStep[], done: readonly OperationCode[]): PlannedStep[] {
-  let matched = 0
-  const prep = (code: OperationCode) => ['prep', 'prime', 'intake'].includes(getOperation(code).stage)
-  while (matched < steps.length && matched < done.length) {
-    const step = steps[matched]
-    if (!step || !prep(step.operation) || step.operation !== done[matched]) break
-    matched += 1
-  }
-  return steps.slice(matched)
+  const distance = looks.some(({ slots }) => slots.length === 2) && a && b ? contrast(a.hex, b.hex) : Infinity
+  const given: [AdviceCode, boolean][] = [
+    ['contrast-none', distance < 0.03],
+    ['low-contrast', distance >= 0.03 && distance < enoughContrast],
+    ['knots-show', substrate.knotty === true && looks.some(({ bareWood }) => bareWood)],
+    ['test-lead', mayHoldLead(part)],
+    ['wax-for-light-use', part.use === 'light' && seal === 'wax'],
+    ['prove-grip', isProven(part, wish, method)],
+    ['veneer-care', substrate.veneer === true && looks.some(({ bareWood, abrades }) => bareWood || abrades)],
+    ['chips-as-it-likes', looks.some(({ chips }) => chips)],
+    ['pale-over-tannin', seal === 'clear' && substrate.bleeds === true && a !== undefined && isPale(a.hex)],
+  ]
+  return given.filter(([, holds]) => holds).map(([code]) => code)
 }

@@ -1,6 +1,7 @@
 /** The studio's own facts: what it reckons in, what it wants, where it sells. Money in minor units, shares as decimals. */
 import type { Terms } from '../piece/ledger'
 import type { Channel } from '../price/priceFor'
+import type { HouseMethod } from '../finish/method'
 import type { UnitSystem } from '../unit/length'
 
 export interface Studio extends Terms {
@@ -9,6 +10,7 @@ export interface Studio extends Terms {
   currency: string
   zone: string
   units: UnitSystem
+  method: HouseMethod
 }
 export interface SalesChannel extends Channel {
   id: string

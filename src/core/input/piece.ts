@@ -2,6 +2,8 @@
 import { z } from 'zod'
 import { codesOf, existingFinishes, leadFindings, partKinds, substrates, uses } from '../finish/parts'
 import { lookCodes } from '../finish/looks'
+import { schoolCodes, schools, type HouseMethod } from '../finish/method'
+import { sealCodes } from '../finish/seals'
 import { paintCodes, type FamilyCode } from '../finish/families'
 import { outcomes } from '../log/entry'
 import { sources } from '../piece/piece'
@@ -80,15 +82,26 @@ export type AmendText = z.input<ReturnType<typeof amendInput>>
 export const addPartInput = (house: House) => z.object({ pieceId: id, part: partInput(house) })
 export type AddPartText = z.input<ReturnType<typeof addPartInput>>
 
+/** Where a house stands among the schools. */
+export const methodInput = z.object(
+  Object.fromEntries(schoolCodes.map((code) => [code, z.enum(codesOf<string>(schools[code]))])),
+) as unknown as z.ZodObject<{ [K in keyof HouseMethod]: z.ZodType<HouseMethod[K], HouseMethod[K]> }>
+export type MethodText = HouseMethod
+
 const colour = z.object({ name: words('the colour’s name', 60), hex: colourHex })
 export const planInput = z.object({
   planId: id,
   partId: id,
   pieceId: id,
   /** one for each step, so that sending twice stores once */
-  stepIds: z.array(id).max(60),
+  stepIds: z.array(id).max(80),
   at: instant,
   look: z.enum(lookCodes),
+  with: z.array(z.enum(lookCodes)).max(4),
+  seal: z.enum(['', ...sealCodes]).transform((seal) => (seal === '' ? null : seal)),
+  departures: methodInput.partial(),
+  /** positions of the planned steps, in the order wanted; what is missing is left out */
+  order: z.array(z.int().min(0)).max(80),
   paint: z.enum(paintCodes as [FamilyCode, ...FamilyCode[]]),
   colours: z.object({ a: colour, b: colour.optional() }),
 })

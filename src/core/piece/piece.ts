@@ -1,6 +1,9 @@
 /** A piece with its parts, plans and log, as the core reads it. Lengths in mm, money in minor units; pure types. */
 import type { Colour, PlannedStep } from '../finish/planFinish'
-import type { LookCode, Slot } from '../finish/looks'
+import type { LookCode } from '../finish/looks'
+import type { Slot } from '../finish/recipe'
+import type { HouseMethod } from '../finish/method'
+import type { SealCode } from '../finish/seals'
 import type { ExistingFinishCode, LeadFinding, PartKind, SubstrateCode, UseCode } from '../finish/parts'
 import type { FamilyCode } from '../finish/families'
 import type { Entry } from '../log/entry'
@@ -39,8 +42,13 @@ export interface PlanStep extends PlannedStep {
 export interface Plan {
   id: string
   look: LookCode
+  with: LookCode[]
   paint: FamilyCode
   colours: Partial<Record<Slot, Colour>>
+  /** the topcoat, where it was chosen by hand */
+  seal: SealCode | null
+  /** where this part departs from the house method */
+  departures: Partial<HouseMethod>
   madeAt: string
   steps: PlanStep[]
 }

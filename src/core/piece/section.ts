@@ -28,6 +28,14 @@ const tones: Partial<Record<FamilyCode, string>> = {
   'blocking-primer': '#e9e4d8',
   'adhesion-primer': '#d5d2ca',
   'dark-wax': '#4a3423',
+  'black-wax': '#26211e',
+  'white-wax': '#efeae0',
+  'metallic-wax': '#b9923f',
+  'crackle-medium': '#e6d9b8',
+  'drying-oil': '#b98f52',
+  'oil-wax': '#c2a05f',
+  salve: '#c9b079',
+  glaze: '#d8d2c2',
 }
 
 /** Whether the old finish has been taken off by the work done so far. */
@@ -63,7 +71,7 @@ export function sectionOf({ part, steps, window }: PartJourney): Section {
     })
   }
   const look = part.plan ? getLook(part.plan.look) : null
-  const worn = doneCodes.some((code) => code === 'wet-distress' || code === 'dry-distress') || part.plan?.look === 'whitewash'
+  const worn = doneCodes.some((code) => getOperation(code).wears) || look?.wear === 'grain'
   const { tone, words } = getSubstrate(part.substrate)
   return { substrate: { tone, words, wood: getSubstrate(part.substrate).wood }, layers, wear: look && worn ? look.wear : 'none' }
 }

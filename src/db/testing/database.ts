@@ -15,7 +15,7 @@ export function testOwnerUrl(database: string): string {
   return url.replace(/\/[^/]*$/, `/${database}`)
 }
 
-export const studioFacts = (id: string): Studio => ({
+export const studioFacts = (id: string): Omit<Studio, 'method'> => ({
   id,
   name: 'A studio',
   currency: 'GBP',

@@ -44,7 +44,10 @@ export function partRow(over: Partial<NewPart> = {}): NewPart {
 export function planRow(): Plan {
   return {
     id: uuidv7(),
-    look: 'smooth-clear',
+    look: 'smooth-solid',
+    with: [],
+    seal: null,
+    departures: {},
     paint: 'clay',
     colours: { a: { name: 'Ferry Slate', hex: '#3d5661' } },
     madeAt: at,
@@ -66,6 +69,7 @@ export function planRow(): Plan {
         cautions: ['dust'],
         reason: 'cover',
         coat: { number: 1, of: 2 },
+        needed: true,
       },
     ],
   }

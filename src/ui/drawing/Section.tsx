@@ -9,7 +9,16 @@ const size = 240
 /** where the sawn corner of the bare substrate sits, and how round it is */
 const corner = { x: 96, y: 96, r: 34 }
 const thickness: Record<Layer['film'], number> = { thin: 7, normal: 11, heavy: 17 }
-const clearKinds = new Set<Layer['kind']>(['clear', 'wax', 'oil', 'oldClear'])
+const clearKinds = new Set<Layer['kind']>(['clear', 'wax', 'oil', 'medium', 'oldClear'])
+/** The texture that stands for a kind of layer: in place of its tone, or over it. */
+const fills: Partial<Record<Layer['kind'], string>> = { wax: 'url(#section-haze)', clear: 'url(#section-film)' }
+const overlays: Partial<Record<Layer['kind'], string>> = {
+  wash: 'url(#section-washed)',
+  crackle: 'url(#section-cracked)',
+  texture: 'url(#section-rough)',
+  glaze: 'url(#section-lifted)',
+  metallic: 'url(#section-gilt)',
+}
 
 const tenth = (n: number) => Math.round(n * 10) / 10
 
@@ -58,6 +67,25 @@ export function SectionTextures() {
         <pattern id="section-washed" width="9" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(18)">
           <path d="M0 2.5H9" stroke="#ffffff" strokeOpacity="0.55" strokeWidth="1.4" strokeDasharray="6 3" />
         </pattern>
+        <pattern id="section-cracked" width="26" height="22" patternUnits="userSpaceOnUse" patternTransform="rotate(12)">
+          <path
+            d="M0 6L7 3L12 9L20 5L26 8M12 9L10 16L15 22M10 16L0 18M20 5L22 0"
+            fill="none"
+            stroke="#1d120a"
+            strokeOpacity="0.7"
+            strokeWidth="1.6"
+          />
+        </pattern>
+        <pattern id="section-rough" width="11" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(27)">
+          <circle cx="3" cy="3" r="2" fill="#1d120a" fillOpacity="0.22" />
+          <circle cx="8.5" cy="6.5" r="1.4" fill="#ffffff" fillOpacity="0.35" />
+        </pattern>
+        <pattern id="section-lifted" width="17" height="13" patternUnits="userSpaceOnUse" patternTransform="rotate(-20)">
+          <path d="M2 4Q6 0 9 4T16 5M1 10Q5 7 8 10T15 11" fill="none" stroke="#ffffff" strokeOpacity="0.5" strokeWidth="2" />
+        </pattern>
+        <pattern id="section-gilt" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 3.5H3" stroke="#fff3c4" strokeWidth="1.6" />
+        </pattern>
       </defs>
     </svg>
   )
@@ -80,7 +108,7 @@ function place(layers: readonly Layer[]): Placed[] {
 }
 
 /** The kinds that wear takes; what is under the paints stays. */
-const wearable = new Set<Layer['kind']>(['paint', 'wash'])
+const wearable = new Set<Layer['kind']>(['paint', 'wash', 'crackle'])
 
 export function Section({ model, className, label }: { model: SectionModel; className?: string; label?: string }) {
   const placed = place(model.layers)
@@ -115,11 +143,11 @@ export function Section({ model, className, label }: { model: SectionModel; clas
               strokeDasharray="5 4"
             />
           )
-        const fill = layer.kind === 'wax' ? 'url(#section-haze)' : layer.kind === 'clear' ? 'url(#section-film)' : layer.tone
+        const overlay = overlays[layer.kind]
         return (
           <g key={k}>
-            <path d={d} fill={fill} stroke="var(--ink)" strokeOpacity="0.28" strokeWidth="0.8" />
-            {layer.kind === 'wash' && <path d={d} fill="url(#section-washed)" />}
+            <path d={d} fill={fills[layer.kind] ?? layer.tone} stroke="var(--ink)" strokeOpacity="0.28" strokeWidth="0.8" />
+            {overlay && <path d={d} fill={overlay} />}
             {layer.state === 'wet' && (
               <>
                 <path

@@ -13,7 +13,7 @@ import type {
   StrikeText,
 } from '../../core/input/entry'
 import type { ChannelText, ProductText, StudioText } from '../../core/input/house'
-import type { AddPartText, AmendText, EndingText, IntakeText, ListingText, PlanText } from '../../core/input/piece'
+import type { AddPartText, AmendText, EndingText, IntakeText, ListingText, MethodText, PlanText } from '../../core/input/piece'
 import type { IssueCode } from '../words/issues'
 
 export type Answer = { ok: true } | { issue: IssueCode; fields?: Record<string, string> }
@@ -36,6 +36,7 @@ export interface Actions {
   listForSale: Ask<ListingText>
   endPiece: Ask<EndingText>
   changeStudio: Ask<StudioText>
+  keepMethod: Ask<MethodText>
   keepChannel: Ask<ChannelText>
   keepProduct: Ask<ProductText>
 }

@@ -2,14 +2,40 @@
 import type { CautionCode, CheckCode } from '../../core/labour/operations'
 import { getOperation } from '../../core/labour/operations'
 import { getFamily } from '../../core/finish/families'
-import type { AdviceCode, PlannedStep, RefusalCode } from '../../core/finish/planFinish'
-import type { ReasonCode } from '../../core/finish/looks'
-import type { PrepReasonCode } from '../../core/finish/preparation'
+import type { CoverReason } from '../../core/finish/colour'
+import type { AdviceCode, PlannedStep } from '../../core/finish/planFinish'
+import type { ReasonCode } from '../../core/finish/recipe'
+import type { RefusalCode } from '../../core/finish/refusals'
 import type { PastCode } from '../../core/finish/windows'
 
-export const reasonWords: Record<ReasonCode | PrepReasonCode, string> = {
+export const reasonWords: Record<ReasonCode, string> = {
   cover: 'This colour needs so many coats to cover; pale and clean colours hide badly.',
-  'cover-thin': 'A thin coat is enough here.',
+  'under-colour': 'It only shows where the top is worn: one coat is enough.',
+  'dark-under': 'So that no pale wood shines where the top lets go.',
+  'keep-undercoat': 'Unsealed, the undercoat would come away with the flakes.',
+  'wash-needs-sealed': 'A wash lifts a base that water still moves.',
+  rough: 'Unevenly, thicker where wear should catch.',
+  peaks: 'Half dry: too early smears, too late they will not lie.',
+  'crackle-shrinks': 'It shrinks under the next coat and tears it. It must be dry first.',
+  'crackle-once': 'Thick tears wide, thin tears fine. Going back over it kills the cracks.',
+  'resist-lets-go': 'Where hands and feet really wear it: the next coat can’t hold there.',
+  'resist-defeats-clear': 'Left under a topcoat it makes that let go too.',
+  chips: 'Milk paint lets go where it can’t soak in. How much can’t be promised.',
+  'loose-flakes': 'Loose flakes sealed in come off later, with the seal.',
+  'wash-soft': 'Keep a wet edge; a section at a time, full strokes.',
+  'glaze-depth': 'Overlap to blend. Too strong: a softer second pass takes it back.',
+  'dry-brush-age': 'Too much: a damp cloth takes it off again.',
+  'blend-wet': 'Mist the brush, not the paint, and stop before it turns to mud.',
+  runs: 'Drips are evened with plain water while they run.',
+  'sharp-lines': 'Measured from the centre out, edges pressed down.',
+  'tape-damp': 'Off while still damp: dried, it tears the edge.',
+  'cloth-drinks': 'Damp cloth takes the paint into the weave instead of on top of it.',
+  'cloth-soft': 'Rubbed between coats it stays supple.',
+  'leather-grip': 'The first coat undiluted and thin: water keeps it from gripping.',
+  'wood-shows': 'The wood itself is the colour; the stain only turns it.',
+  'thirsty-first': 'A thin first coat, so that thirsty paint does not drink the rest.',
+  'gilding-last': 'After the sealer: under it the metal goes grey.',
+  'oil-feeds': 'It soaks into thirsty paint and wood; what does not soak in must come off.',
   'smooth-between': 'Knocks back brush marks and nibs before the next coat.',
   'last-rub': 'Dry and light: the last rub before the topcoat decides how it feels.',
   'keep-apart': 'Clay and casein re-wet: without a thin clear between, the two colours mix into mud.',
@@ -26,6 +52,7 @@ export const reasonWords: Record<ReasonCode | PrepReasonCode, string> = {
   'grease-defeats-paint': 'Polish, grease and smoke defeat every paint.',
   'degreaser-defeats-paint': 'What is left of the cleaner defeats paint too.',
   'wax-defeats-paint': 'Nothing grips wax or oil. All of it must come off; change the cloth often.',
+  'oil-defeats-paint': 'Oil that is still open keeps paint from gripping.',
   key: 'Fine roughness for the coat to grip.',
   'bare-for-look': 'The wood shows through this look, so the old finish comes off.',
   soften: 'While it is soft; dried stripper must be put on again.',
@@ -62,6 +89,9 @@ export const checkWords: Record<CheckCode, string> = {
   'rag-drag': 'A clean rag glides; drag means there is some left.',
   'lap-marks': 'No dark seams, no drips.',
   'no-residue': 'The last water stays clear.',
+  scratch: 'Dry: scratch with a fingernail, then press tape on and rip. Nothing comes off.',
+  sealed: 'A drop of water beads.',
+  straight: 'Lines straight, edges sharp, both ends alike.',
   'runs-right': 'Drawers run, doors shut, feet level; look underneath.',
 }
 
@@ -70,6 +100,10 @@ export const pastWords: Record<PastCode, string> = {
   'scuff-first': 'More than a day: scuff lightly before the next coat.',
   'wax-again': 'A new thin coat of clear wax first.',
   'new-wax-softens': 'New wax softens the old; rub it on, then take all of it off.',
+  'abrade-instead': 'The peaks have set: a damp brush, or abrade them when dry.',
+  'score-edge': 'The paint has dried over the tape: score the edge before you pull.',
+  'rub-fresh-oil': 'It has gone tacky: rub with fresh oil, then wipe all of it off.',
+  'no-chips': 'It has dried: heat makes few chips now.',
   're-apply': 'It has dried out: brush stripper on again.',
 }
 
@@ -78,16 +112,30 @@ export const adviceWords: Record<AdviceCode, string> = {
   'contrast-none': 'The two colours are all but the same: nothing will show where it is worn.',
   'knots-show': 'Knots stay visible under a wash, and may yellow it.',
   'test-lead': 'Lead is possible here. The plan covers it and abrades nothing; have it tested first.',
+  'prove-grip': 'Nothing is scuffed here: prove the grip with a scratch and a tape pull before you go on.',
+  'veneer-care': 'Veneer is thin: wear and scrape lightly, and stop at the first pale wood.',
+  'chips-as-it-likes': 'How much it chips can’t be promised. If it does not, wear it by hand.',
+  'pale-over-tannin': 'White under water-based clear may yellow over this wood.',
   'wax-for-light-use': 'Wax is not for heat or standing water. Renew it when it dulls.',
 }
 
 export const refusalWords: Record<RefusalCode, string> = {
-  lead: 'This look abrades the old finish, and lead is possible. Have it tested, or choose a look that covers.',
-  'not-wood': 'This look lets wood show, and this part is not wood.',
-  'veneer-strip': 'This look needs bare wood, and stripping and abrading would go through the veneer.',
-  use: 'Wax and thin washes do not stand up to this use.',
+  pile: 'High pile can’t be painted: it goes stiff and rubs off. New cloth is the answer.',
+  material: 'This look is not for this material.',
+  'soft-use': 'Painted cloth and leather do not stand up to this use. New covers are the answer.',
+  lead: 'This look abrades or heats the old finish, and lead is possible. Have it tested, or choose a look that covers.',
   paint: 'This paint can’t be worked this way.',
+  'not-combinable': 'These looks can’t be laid over each other.',
+  'seal-use': 'This topcoat does not stand up to this use, or does not hold on this paint.',
+  'no-seal': 'No topcoat of this look stands up to this use.',
   'colour-missing': 'Choose the colours first.',
+}
+
+export const coverWords: Record<CoverReason, string> = {
+  usual: 'two coats, as usual',
+  'hides-badly': 'one more: it hides badly',
+  'pale-over-dark': 'one more: pale over dark',
+  'strong-over-alike': 'one less: a strong tone over its like',
 }
 
 export const phaseWords = { shut: 'shut', open: 'may do, test it', best: 'open', closing: 'closing', gone: 'gone' } as const
@@ -107,7 +155,9 @@ export function stepTitle(step: Pick<PlannedStep, 'operation' | 'coat' | 'colour
     coat: `Coat${coat}`,
     wash: `Wash${coat}, wipe back`,
     'clear-coat': `Clear coat${coat}`,
-    'block-prime': 'Prime against bleed',
+    'crackle-coat': 'Colour over the crackle',
+    'texture-coat': 'Thickened coat',
+    'fabric-coat': `Thin coat${coat} into the cloth`,
   }
   return `${titles[step.operation] ?? getOperation(step.operation).words}${step.colour ? `, ${step.colour.name}` : ''}`
 }

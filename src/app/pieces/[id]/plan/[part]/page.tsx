@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getExistingFinish, getSubstrate, uses } from '../../../../../core/finish/parts'
+import { doneOn } from '../../../../../core/piece/facts'
 import { areaOfPart } from '../../../../../core/piece/area'
 import { formatArea } from '../../../../../core/unit/length'
 import { PlanForm } from '../../../../../ui/plan/PlanForm'
@@ -14,10 +15,11 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
   const wanted = (await params).part
   const current = journey.parts.find(({ part }) => part.id === wanted)
   if (!current) notFound()
-  const { plan, earlier, ...part } = current.part
-  const done = [...earlier, ...current.steps.filter(({ state }) => state.status === 'done').map(({ step }) => step)].map(
-    ({ operation }) => operation,
-  )
+  const { plan, earlier: _, ...part } = current.part
+  const done = doneOn(current)
+  const ahead = current.steps
+    .filter(({ state }) => state.status === 'waiting' || state.status === 'running')
+    .map(({ step }) => step)
   const { piece } = journey.file
   return (
     <div className="pt-6">
@@ -31,7 +33,8 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
       </p>
       <PlanForm
         pieceId={piece.id}
-        part={{ ...part, done, look: plan?.look ?? null, paint: plan?.paint ?? null, colours: plan?.colours ?? {} }}
+        part={{ ...part, done, ahead, before: plan, method: studio.method }}
+        shelf={[...new Set(products.map(({ family }) => family))]}
         tins={products.flatMap(({ family, colourName, colourHex }) =>
           colourName && colourHex ? [{ family, name: colourName, hex: colourHex }] : [],
         )}

@@ -1,0 +1,46 @@
+'use client'
+/** The house method: where good painters disagree, what this house does. A piece may depart from it at the plan desk. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { schoolCodes, schools, type HouseMethod } from '../../core/finish/method'
+import { methodInput } from '../../core/input/piece'
+import { useActions } from '../form/actions'
+import { ChoiceField, pairs, Trouble } from '../form/Field'
+import { useEntryForm } from '../form/useEntryForm'
+import { schoolWords } from '../words/method'
+
+export function MethodForm({ method }: { method: HouseMethod }) {
+  const { keepMethod } = useActions()
+  const router = useRouter()
+  const [kept, setKept] = useState(false)
+  const { form, submit, pending, issue } = useEntryForm<HouseMethod>(methodInput, method, keepMethod, () => {
+    setKept(true)
+    router.refresh()
+  })
+  return (
+    <form
+      onSubmit={(event) => void submit(event)}
+      onChange={() => setKept(false)}
+      noValidate
+      className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2"
+    >
+      {schoolCodes.map((code) => (
+        <ChoiceField
+          key={code}
+          label={schoolWords[code]}
+          {...form.register(code)}
+          options={pairs(schools[code] as Record<string, string>)}
+        />
+      ))}
+      <div className="space-y-3 sm:col-span-2">
+        <Trouble>{issue}</Trouble>
+        <button type="submit" disabled={pending} className="press press-now">
+          {pending ? 'Keeping…' : 'Keep the method'}
+        </button>
+        <span role="status" className="ml-4 font-semibold">
+          {kept ? 'Kept. Plans made from now on follow it.' : ''}
+        </span>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,64 @@
+'use client'
+/** A colour of a look: from the tins on the shelf, or any other with a name of its own. */
+import type { Colour } from '../../core/finish/planFinish'
+import { TextField } from '../form/Field'
+import type { DeskTin } from './planPart'
+
+export function ColourChoice({
+  words,
+  why,
+  colour,
+  tins,
+  suggestions,
+  trouble,
+  choose,
+}: {
+  words: string
+  why: string
+  colour: Colour
+  tins: readonly DeskTin[]
+  suggestions: readonly Colour[]
+  trouble: string | undefined
+  choose: (colour: Colour) => void
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-2 font-semibold">
+        {words} <span className="font-normal text-soft">{why}</span>
+      </legend>
+      <div className="mb-3 flex flex-wrap gap-2">
+        {[...tins, ...suggestions].map(({ name, hex }) => (
+          <button
+            key={`${hex} ${name}`}
+            type="button"
+            aria-pressed={hex === colour.hex}
+            onClick={() => choose({ name, hex })}
+            className="press pl-2 aria-pressed:outline-3 aria-pressed:outline-now"
+          >
+            <span
+              aria-hidden
+              className="size-8 rounded-[0.6rem_0.1rem_0.1rem_0.1rem] border border-ink/30"
+              style={{ background: hex }}
+            />
+            {name}
+          </button>
+        ))}
+      </div>
+      <div className="grid grid-cols-[1fr_4rem] items-end gap-3">
+        <TextField
+          label="Its name"
+          value={colour.name}
+          trouble={trouble}
+          onChange={(event) => choose({ ...colour, name: event.target.value })}
+        />
+        <input
+          type="color"
+          aria-label={`${words}: value`}
+          value={colour.hex}
+          onChange={(event) => choose({ ...colour, hex: event.target.value })}
+          className="field cursor-pointer p-1"
+        />
+      </div>
+    </fieldset>
+  )
+}

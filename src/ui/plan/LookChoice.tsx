@@ -1,0 +1,69 @@
+'use client'
+/** Every look this part can have, each drawn by its section; what it can't have stands apart, with why. */
+import { RadioGroup } from 'radix-ui'
+import { getLook, lookCodes, type LookCode } from '../../core/finish/looks'
+import type { FinishWish } from '../../core/finish/planFinish'
+import type { RefusalCode } from '../../core/finish/refusals'
+import type { Section as SectionModel } from '../../core/piece/section'
+import { Section } from '../drawing/Section'
+import { refusalWords } from '../words/craft'
+
+export type LookDrawn = { section: SectionModel } | { refusal: RefusalCode }
+
+export function LookChoice({
+  look,
+  choose,
+  draw,
+}: {
+  look: FinishWish['look']
+  choose: (look: LookCode) => void
+  draw: (look: LookCode) => LookDrawn
+}) {
+  const drawn = lookCodes.map((code) => ({ code, ...draw(code) }))
+  const can = drawn.filter((each) => 'section' in each || each.code === look)
+  const cannot = drawn.filter((each) => 'refusal' in each && each.code !== look)
+  return (
+    <>
+      <RadioGroup.Root
+        value={look}
+        onValueChange={(value) => choose(value as LookCode)}
+        aria-label="Look"
+        className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-4"
+      >
+        {can.map((each) => (
+          <RadioGroup.Item
+            key={each.code}
+            value={each.code}
+            title={getLook(each.code).tells}
+            className="sheet flex cursor-pointer flex-col overflow-hidden text-left outline-offset-2 data-[state=checked]:outline-4 data-[state=checked]:outline-now"
+          >
+            {'section' in each ? (
+              <Section model={each.section} className="w-full shrink-0" />
+            ) : (
+              <span className="title grid aspect-square w-full shrink-0 place-items-center bg-well text-xl text-soft">
+                not here
+              </span>
+            )}
+            <span className="px-3 py-2 font-semibold leading-tight">{getLook(each.code).words}</span>
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+      <p className="mt-4 text-lg">{getLook(look).tells}</p>
+      {cannot.length > 0 && (
+        <details className="mt-2">
+          <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
+            {cannot.length} looks this part can’t have
+          </summary>
+          <ul>
+            {cannot.map((each) => (
+              <li key={each.code} className="border-b border-line py-1.5">
+                <span className="font-semibold">{getLook(each.code).words}.</span>{' '}
+                <span className="text-soft">{'refusal' in each && refusalWords[each.refusal]}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,16 @@
+/** A part as the plan desk holds it: its facts, what is done on it, what was wished before. */
+import type { HouseMethod } from '../../core/finish/method'
+import type { Part, Plan, PlanStep } from '../../core/piece/piece'
+
+export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
+  done: PlanStep[]
+  /** what is still ahead of it by the plan in force */
+  ahead: PlanStep[]
+  before: Pick<Plan, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'departures'> | null
+  method: HouseMethod
+}
+export interface DeskTin {
+  family: Plan['paint']
+  name: string
+  hex: string
+}

@@ -1,0 +1,32 @@
+/** The section as it will be when a plan is done: for the drawing of looks and plans. Pure. */
+import type { FinishWish, PlannedStep } from '../../core/finish/planFinish'
+import { sectionOf, type Section } from '../../core/piece/section'
+import type { PlanPart } from './planPart'
+
+export function plannedSection(part: PlanPart, wish: FinishWish, planned: readonly PlannedStep[]): Section {
+  const steps = planned.map((step, position) => ({
+    step: { ...step, id: String(position), position },
+    state: { status: 'done' as const, startedAt: null, endedAt: '', minutes: 0, coat: null },
+  }))
+  const plan = {
+    id: '',
+    look: wish.look,
+    with: [...(wish.with ?? [])],
+    paint: wish.paint,
+    colours: wish.colours,
+    seal: null,
+    departures: {},
+    madeAt: '',
+    steps: steps.map(({ step }) => step),
+  }
+  return sectionOf({
+    part: { ...part, plan, earlier: [] },
+    steps,
+    window: null,
+    running: null,
+    next: null,
+    finishedAt: '',
+    handle: null,
+    use: null,
+  })
+}
