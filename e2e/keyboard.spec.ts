@@ -24,7 +24,7 @@ test('from the bench to a chosen finish with the keyboard alone', async ({ page 
   await expect(page.getByRole('heading', { level: 1, name: /how shall it look/ })).toBeVisible()
   await reach(/Smooth solid/, 'radio')
   await page.keyboard.press('ArrowRight')
-  await expect(page.getByRole('radio', { name: /Two-colour distress/ })).toBeChecked()
+  await expect(page.getByRole('radio', { name: /Light distress/ })).toBeChecked()
   await page.keyboard.press('ArrowLeft')
   await expect(page.getByRole('radio', { name: /Smooth solid/ })).toBeChecked()
   await reach('Take this way', 'button')

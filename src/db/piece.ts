@@ -204,6 +204,23 @@ export async function changePiece(client: Client, id: string, facts: PieceFacts)
   )
 }
 
+export interface FoundFacts {
+  existing: Part['existing']
+  lead: Part['lead']
+  substrate: Part['substrate']
+  bleeds: boolean
+}
+/** Puts what was found on a part in place of what was thought; the caller writes both into the log. */
+export async function changeFound(client: Client, partId: string, found: FoundFacts): Promise<void> {
+  await client.query('update part set existing = $2, lead = $3, substrate = $4, bleeds = $5 where id = $1', [
+    partId,
+    found.existing,
+    found.lead,
+    found.substrate,
+    found.bleeds,
+  ])
+}
+
 /** Adds parts with their surfaces, in two statements for however many there are. */
 export async function addParts(
   client: Client,

@@ -5,21 +5,24 @@ import {
   addPartInput,
   amendInput,
   endingInput,
+  findingInput,
   intakeInput,
   listingInput,
   planInput,
   type AddPartText,
   type AmendText,
   type EndingText,
+  type FindingText,
   type IntakeText,
   type ListingText,
   type PlanText,
 } from '../../core/input/piece'
+import { assess } from '../../core/assess/assess'
 import { doneOn, factsOf } from '../../core/piece/facts'
 import { replan } from '../../core/plan/replan'
 import { journeyOf } from '../../core/piece/journey'
 import { addEntries, type NewEntry } from '../../db/entry'
-import { addParts, addPiece, addPlan, changePiece, findPiece, findPieceFile, type PieceFacts } from '../../db/piece'
+import { addParts, addPiece, addPlan, changeFound, changePiece, findPiece, findPieceFile, type PieceFacts } from '../../db/piece'
 import type { Client } from '../../db/pool'
 import { Refused, write, type Answer } from '../_server/write'
 
@@ -113,6 +116,31 @@ export async function planPart(typed: PlanText): Promise<Answer> {
       madeAt: at,
       steps: chosen.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
     })
+  })
+}
+
+/** Writes what tests showed into the log, and what follows from it on the part. */
+export async function keepFindings(typed: FindingText): Promise<Answer> {
+  return write(findingInput, typed, async (client, studio, { entryId, pieceId, partId, at, tests, signs, existing }) => {
+    const file = await findPieceFile(client, pieceId)
+    const part = file?.parts.find(({ id }) => id === partId)
+    if (!file || !part) throw new Refused('not-found')
+    if (file.log.some(({ id }) => id === entryId)) return
+    const found = assess({ tests, signs }, part)
+    const after = {
+      existing: existing ?? (found.existing === 'unknown' ? part.existing : found.existing),
+      lead: found.lead,
+      substrate: found.substrate,
+      bleeds: found.bleeds || (part.bleeds && signs.bleed !== 'held'),
+    }
+    await changeFound(client, partId, after)
+    const changed = (['existing', 'lead', 'substrate', 'bleeds'] as const)
+      .filter((name) => part[name] !== after[name])
+      .map((name) => [name, [String(part[name]), String(after[name])]] as const)
+    const seen = Object.entries({ ...tests, ...signs }).map(([test, result]) => [test, [null, result]] as const)
+    if (changed.length + seen.length === 0) return
+    const detail = Object.fromEntries([...seen, ...changed]) as Record<string, [string | null, string | null]>
+    await store(client, studio.id, [{ id: entryId, pieceId, partId, kind: 'amended', at, detail }])
   })
 }
 

@@ -4,6 +4,7 @@ import { codesOf, existingFinishes, leadFindings, partKinds, substrates, uses } 
 import { lookCodes } from '../finish/looks'
 import { schoolCodes, schools, type HouseMethod } from '../finish/method'
 import { sealCodes } from '../finish/seals'
+import { assessTestCodes, signCodes, type AssessTestCode, type SignCode } from '../assess/tests'
 import { paintCodes, type FamilyCode } from '../finish/families'
 import { outcomes } from '../log/entry'
 import { sources } from '../piece/piece'
@@ -133,3 +134,16 @@ export const endingInput = (house: House) =>
         context.addIssue({ code: 'custom', path: ['fees'], message: 'Fees above the price: check both.' })
     })
 export type EndingText = z.input<ReturnType<typeof endingInput>>
+
+/** What the tests on a part showed, and what follows for the part. */
+export const findingInput = z.object({
+  entryId: id,
+  pieceId: id,
+  partId: id,
+  at: instant,
+  tests: z.partialRecord(z.enum(assessTestCodes as [AssessTestCode, ...AssessTestCode[]]), z.string().max(40)),
+  signs: z.partialRecord(z.enum(signCodes as [SignCode, ...SignCode[]]), z.string().max(40)),
+  /** the finish taken as found, where the painter knows better than the tests */
+  existing: z.enum(['', ...codesOf(existingFinishes)]).transform((code) => (code === '' ? null : code)),
+})
+export type FindingText = z.input<typeof findingInput>

@@ -13,7 +13,16 @@ import type {
   StrikeText,
 } from '../../core/input/entry'
 import type { ChannelText, ProductText, StudioText } from '../../core/input/house'
-import type { AddPartText, AmendText, EndingText, IntakeText, ListingText, MethodText, PlanText } from '../../core/input/piece'
+import type {
+  AddPartText,
+  AmendText,
+  EndingText,
+  FindingText,
+  IntakeText,
+  ListingText,
+  MethodText,
+  PlanText,
+} from '../../core/input/piece'
 import type { IssueCode } from '../words/issues'
 
 export type Answer = { ok: true } | { issue: IssueCode; fields?: Record<string, string> }
@@ -32,6 +41,7 @@ export interface Actions {
   takeIn: Ask<IntakeText>
   addPartToPiece: Ask<AddPartText>
   amendPiece: Ask<AmendText>
+  keepFindings: Ask<FindingText>
   planPart: Ask<PlanText>
   listForSale: Ask<ListingText>
   endPiece: Ask<EndingText>

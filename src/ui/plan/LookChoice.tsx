@@ -28,7 +28,7 @@ export function LookChoice({
         value={look}
         onValueChange={(value) => choose(value as LookCode)}
         aria-label="Look"
-        className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-4"
+        className="grid grid-cols-3 gap-2 sm:grid-cols-5 lg:grid-cols-6"
       >
         {can.map((each) => (
           <RadioGroup.Item
@@ -44,7 +44,7 @@ export function LookChoice({
                 not here
               </span>
             )}
-            <span className="px-3 py-2 font-semibold leading-tight">{getLook(each.code).words}</span>
+            <span className="px-2 py-1.5 text-sm font-semibold leading-tight">{getLook(each.code).words}</span>
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>

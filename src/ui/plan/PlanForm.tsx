@@ -14,13 +14,13 @@ import { getSeal, sealCodes, sealFits, type SealCode } from '../../core/finish/s
 import { planInput, type PlanText } from '../../core/input/piece'
 import { factsOf } from '../../core/piece/facts'
 import { figuresOf, listAlternatives, type Change } from '../../core/plan/alternatives'
-import { differenceOf, replan } from '../../core/plan/replan'
+import { differenceOf, replan, type PlanDifference } from '../../core/plan/replan'
 import { checkStack, type Conflict } from '../../core/stack/checkStack'
 import { Section } from '../drawing/Section'
 import { useActions } from '../form/actions'
 import { ChoiceField, Trouble } from '../form/Field'
 import { useWrite } from '../form/useWrite'
-import { adviceWords, coverWords, refusalWords } from '../words/craft'
+import { adviceWords, coverWords, refusalWords, stepTitle } from '../words/craft'
 import { spanWords } from '../words/time'
 import { ColourChoice } from './ColourChoice'
 import { LookChoice } from './LookChoice'
@@ -58,7 +58,7 @@ export function PlanForm({
   const [departures, setDepartures] = useState<Partial<HouseMethod>>(part.before?.departures ?? {})
   const [colours, setColours] = useState<Record<Slot, Colour>>({
     ...fallbackColours,
-    ...firstTins(tins, part.before?.paint ?? 'chalk-mineral'),
+    ...twoTins(tins, part.before?.paint ?? 'chalk-mineral', part.before?.colours.a),
     ...part.before?.colours,
   })
   // what was moved or left out by hand; forgotten when the plan becomes another
@@ -141,7 +141,7 @@ export function PlanForm({
   }
   const choosePaint = (family: FamilyCode) => {
     setPaint(family)
-    setColours({ ...colours, ...firstTins(tins, family) })
+    setColours({ ...colours, ...twoTins(tins, family, undefined) })
   }
   const take = (change: Change) => {
     if (change.kind === 'look') chooseLook(change.to)
@@ -245,9 +245,20 @@ export function PlanForm({
       </div>
       <section aria-labelledby="steps" aria-live="polite" className="border-t-2 border-ink pt-4">
         <div className="flex items-start justify-between gap-6">
-          <h2 id="steps" className="title text-3xl">
-            The way there
-          </h2>
+          <div>
+            <h2 id="steps" className="title text-3xl">
+              The way there
+            </h2>
+            {planned.length > 0 && (
+              <p className="mt-2">
+                <span className="figure text-5xl">{spanWords(figures.minutes)}</span>{' '}
+                <span className="text-soft">
+                  of work over {figures.days === 1 ? 'one working day' : `${figures.days} days`}
+                  {figures.hurried > 0 ? `, ${figures.hurried} short ${figures.hurried === 1 ? 'window' : 'windows'}` : ''}
+                </span>
+              </p>
+            )}
+          </div>
           {shownSection && <Section model={shownSection} className="-mt-1 w-28 shrink-0" />}
         </div>
         {outcome && 'refusal' in outcome && (
@@ -262,13 +273,6 @@ export function PlanForm({
         )}
         {planned.length > 0 && (
           <>
-            <p className="mt-2">
-              <span className="figure text-5xl">{spanWords(figures.minutes)}</span>{' '}
-              <span className="text-soft">
-                of work over {figures.days === 1 ? 'one working day' : `${figures.days} days`}
-                {figures.hurried > 0 ? `, ${figures.hurried} short windows` : ''}
-              </span>
-            </p>
             {figures.awkward > 0 && (
               <p className="mt-3 border-l-4 border-late pl-3 font-semibold">
                 A window here closes outside the working hours: somebody must stay, or a fan must help.
@@ -280,11 +284,7 @@ export function PlanForm({
               </p>
             ))}
             {difference && (
-              <p className="mt-3 border-l-4 border-now pl-3">
-                What is done stays done. Against the plan in force: {difference.added.length} steps more,{' '}
-                {difference.dropped.length} fewer, {difference.minutes >= 0 ? '+' : '−'}
-                {spanWords(Math.abs(difference.minutes))}.
-              </p>
+              <p className="mt-3 border-l-4 border-now pl-3">What is done stays done. {differenceWords(difference)}</p>
             )}
             {overall.map((conflict) => (
               <ConflictLine key={conflict.code} conflict={conflict} />
@@ -311,6 +311,18 @@ export function PlanForm({
       </section>
     </div>
   )
+}
+
+function differenceWords({ added, dropped, minutes }: PlanDifference): string {
+  if (added.length === 0 && dropped.length === 0) return 'The rest is the plan in force.'
+  const steps = (list: readonly PlannedStep[]) => list.map((step) => stepTitle(step).toLowerCase()).join(', ')
+  return [
+    `Against the plan in force ${minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(minutes))}.`,
+    added.length > 0 ? `More: ${steps(added)}.` : '',
+    dropped.length > 0 ? `No longer: ${steps(dropped)}.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
 }
 
 /** A look that the material allows, to begin with. */
@@ -353,7 +365,10 @@ function nearestWords({
     .join(', ')
 }
 
-function firstTins(tins: readonly DeskTin[], family: FamilyCode): Partial<Record<Slot, Colour>> {
-  const [a, b] = tins.filter((tin) => tin.family === family)
-  return { ...(a && { a: { name: a.name, hex: a.hex } }), ...(b && { b: { name: b.name, hex: b.hex } }) }
+/** Two tins of a paint to begin with, the second another colour than the first. */
+function twoTins(tins: readonly DeskTin[], family: FamilyCode, first: Colour | undefined): Partial<Record<Slot, Colour>> {
+  const fitting = tins.filter((tin) => tin.family === family).map(({ name, hex }): Colour => ({ name, hex }))
+  const a = first ?? fitting[0]
+  const b = fitting.find(({ hex }) => hex !== a?.hex)
+  return { ...(a && { a }), ...(b && { b }) }
 }

@@ -1,0 +1,25 @@
+/** What is on a part: the tests, one after another, the most telling first. */
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import { FindForm } from '../../../../../ui/assess/FindForm'
+import { getPieceView } from '../../../../_server/load'
+
+export const metadata = { title: 'What is on it' }
+
+export default async function FindPage({ params }: { params: Promise<{ id: string; part: string }> }) {
+  const { journey } = await getPieceView(params)
+  const wanted = (await params).part
+  const current = journey.parts.find(({ part }) => part.id === wanted)
+  if (!current) notFound()
+  const { piece } = journey.file
+  const { id, name, existing, lead, substrate } = current.part
+  return (
+    <div className="pt-6">
+      <p className="text-lg">
+        <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
+      </p>
+      <h1 className="title text-5xl">{name}: what is on it?</h1>
+      <FindForm pieceId={piece.id} part={{ id, existing, lead, substrate }} />
+    </div>
+  )
+}

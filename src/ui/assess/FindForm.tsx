@@ -1,0 +1,200 @@
+'use client'
+/** Tests as cards: the one that tells most stands large, the rest behind it; what is likely follows at once. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { assess, sureShare, type Findings } from '../../core/assess/assess'
+import { assessTestCodes, getAssessTest, signCodes, signs, type AssessTestCode } from '../../core/assess/tests'
+import {
+  codesOf,
+  existingFinishes,
+  getExistingFinish,
+  leadFindings,
+  type ExistingFinishCode,
+  type LeadFinding,
+  type SubstrateCode,
+} from '../../core/finish/parts'
+import { useActions } from '../form/actions'
+import { ChoiceField, Trouble } from '../form/Field'
+import { useWrite } from '../form/useWrite'
+import { riskWords } from '../words/assess'
+import { TestDrawing } from './TestDrawing'
+
+interface Props {
+  pieceId: string
+  part: { id: string; existing: ExistingFinishCode; lead: LeadFinding; substrate: SubstrateCode }
+}
+
+export function FindForm({ pieceId, part }: Props) {
+  const { keepFindings } = useActions()
+  const write = useWrite(keepFindings)
+  const router = useRouter()
+  const [entryId] = useState(() => uuidv7())
+  const [findings, setFindings] = useState<Findings>({ tests: {}, signs: {} })
+  const [existing, setExisting] = useState<ExistingFinishCode | ''>('')
+  const found = assess(findings, part)
+  const asked = found.next
+  const answer = (test: AssessTestCode, result: string | undefined) => {
+    const tests = { ...findings.tests, [test]: result }
+    if (result === undefined) delete tests[test]
+    setFindings({ ...findings, tests })
+  }
+  const done = assessTestCodes.filter((test) => findings.tests[test] !== undefined)
+  const others = assessTestCodes.filter((test) => test !== asked && findings.tests[test] === undefined)
+  const save = async () => {
+    const at = new Date().toISOString()
+    if (await write.send({ entryId, pieceId, partId: part.id, at, ...findings, existing }))
+      router.push(`/pieces/${pieceId}/plan/${part.id}`)
+  }
+  const top = found.likely.slice(0, 4)
+  return (
+    <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
+      <div>
+        {asked ? (
+          <TestCard key={asked} test={asked} answer={(result) => answer(asked, result)} large />
+        ) : (
+          <p className="title border-t-2 border-ink pt-4 text-3xl">
+            {found.existing === 'unknown'
+              ? 'No test left would tell more. The plan takes the safe side.'
+              : `Sure enough: ${getExistingFinish(found.existing).words}.`}
+          </p>
+        )}
+        {done.length > 0 && (
+          <ul className="mt-6 border-t border-line" aria-label="Tested">
+            {done.map((test) => {
+              const { words, results } = getAssessTest(test)
+              return (
+                <li key={test} className="flex items-center justify-between gap-4 border-b border-line">
+                  <span>
+                    {words}: <strong>{results[findings.tests[test] ?? ''] ?? 'not known'}</strong>
+                  </span>
+                  <button
+                    type="button"
+                    className="press my-1"
+                    onClick={() => answer(test, undefined)}
+                    aria-label={`Test again: ${words}`}
+                  >
+                    Again
+                  </button>
+                </li>
+              )
+            })}
+          </ul>
+        )}
+        {others.length > 0 && (
+          <details className="mt-4">
+            <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Another test</summary>
+            <div className="mt-2 grid gap-6 sm:grid-cols-2">
+              {others.map((test) => (
+                <TestCard key={test} test={test} answer={(result) => answer(test, result)} />
+              ))}
+            </div>
+          </details>
+        )}
+        <h2 className="title mt-8 border-t-2 border-ink pt-4 text-3xl">Also look for</h2>
+        <div className="mt-3 grid gap-4 sm:grid-cols-2">
+          {signCodes.map((code) => (
+            <ChoiceField
+              key={code}
+              label={signs[code].words}
+              value={findings.signs[code] ?? ''}
+              onChange={(event) => {
+                const next = { ...findings.signs, [code]: event.target.value }
+                if (event.target.value === '') delete next[code]
+                setFindings({ ...findings, signs: next })
+              }}
+              options={[['', 'not looked at'], ...Object.entries(signs[code].results), ['unknown', 'I don’t know']]}
+            />
+          ))}
+        </div>
+      </div>
+      <section aria-labelledby="likely" aria-live="polite" className="border-t-2 border-ink pt-4">
+        <h2 id="likely" className="title text-3xl">
+          On it is likely
+        </h2>
+        <ol className="mt-3">
+          {top.map(({ finish, share }) => (
+            <li key={finish} className="border-b border-line py-2">
+              <span className="flex items-baseline justify-between">
+                <span className="text-lg font-semibold">{getExistingFinish(finish).words}</span>
+                <span className="figure text-3xl">{Math.round(share * 100)} %</span>
+              </span>
+              <svg viewBox="0 0 100 6" preserveAspectRatio="none" className="mt-1 h-3 w-full" aria-hidden>
+                <path
+                  d={`M0 0H${share * 100}L${Math.min(100, share * 100 + 1)} 3L${share * 100} 6H0Z`}
+                  fill={share >= sureShare ? 'var(--now)' : 'var(--soft)'}
+                />
+              </svg>
+            </li>
+          ))}
+        </ol>
+        {found.risks.length > 0 && (
+          <ul className="mt-5 space-y-2">
+            {found.risks.map((risk) => (
+              <li key={risk} className="border-l-4 border-late pl-3 font-semibold">
+                {riskWords[risk]}
+              </li>
+            ))}
+          </ul>
+        )}
+        <p className="mt-5 text-soft">Lead: {leadFindings[found.lead]}.</p>
+        <ChoiceField
+          label="Plan for"
+          className="mt-4"
+          value={existing}
+          onChange={(event) => setExisting(event.target.value as ExistingFinishCode | '')}
+          options={[
+            [
+              '',
+              found.existing === 'unknown'
+                ? `as it stands: ${getExistingFinish(part.existing).words}`
+                : getExistingFinish(found.existing).words,
+            ],
+            ...codesOf(existingFinishes).map((code) => [code, getExistingFinish(code).words] as const),
+          ]}
+        />
+        <div className="mt-5 space-y-3">
+          <Trouble>{write.issue}</Trouble>
+          <button
+            type="button"
+            disabled={write.pending}
+            onClick={() => void save()}
+            className="press press-now min-h-16 px-8 text-xl"
+          >
+            {write.pending ? 'Writing…' : 'Write it on the part'}
+          </button>
+        </div>
+      </section>
+    </div>
+  )
+}
+
+function TestCard({ test, answer, large = false }: { test: AssessTestCode; answer: (result: string) => void; large?: boolean }) {
+  const { words, how, results } = getAssessTest(test)
+  return (
+    <div
+      className={large ? 'grid gap-x-6 gap-y-3 border-t-2 border-ink pt-4 sm:grid-cols-[14rem_1fr]' : 'border-t border-line pt-3'}
+    >
+      <TestDrawing test={test} className={large ? 'w-full max-w-72' : 'w-32'} />
+      <div>
+        <h2 className={large ? 'title text-3xl' : 'font-semibold'}>{words}</h2>
+        <p className="mt-1 text-soft">{how}</p>
+        <div className="mt-3 flex flex-wrap gap-2">
+          {Object.entries(results).map(([result, seen]) => (
+            <button
+              key={result}
+              type="button"
+              onClick={() => answer(result)}
+              className={`press ${large ? 'min-h-14 text-lg' : ''}`}
+            >
+              {seen}
+            </button>
+          ))}
+          <button type="button" onClick={() => answer('unknown')} className="press">
+            I don’t know
+          </button>
+        </div>
+      </div>
+    </div>
+  )
+}
