@@ -20,6 +20,8 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   facts: async (page) => `${await hrefOf(page, '/pieces', 'Washstand')}/facts`,
   'a part to add': async (page) => `${await hrefOf(page, '/pieces', 'Washstand')}/part`,
   plan: async (page) => hrefOf(page, await hrefOf(page, '/pieces', 'Fall-front bureau'), /finish/),
+  'what is on it': async (page) =>
+    (await hrefOf(page, await hrefOf(page, '/pieces', 'Fall-front bureau'), /finish/)).replace('/plan/', '/find/'),
   correction: async (page) => hrefOf(page, await hrefOf(page, '/pieces', 'Fall-front bureau'), 'Put right'),
   intake: () => Promise.resolve('/pieces/new'),
   shelf: () => Promise.resolve('/shelf'),

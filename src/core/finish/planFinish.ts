@@ -6,48 +6,17 @@ import { coatVolumes, type Film } from '../mix/coatVolumes'
 import { getOperation, standardMinutes, type CautionCode, type CheckCode, type OperationCode } from '../labour/operations'
 import { contrast, coverFor, enoughContrast, hidesBadly, isPale, type Cover } from './colour'
 import { getFamily, isPaint, safeCoverage, type FamilyCode } from './families'
-import { getLook, type Look, type LookCode } from './looks'
+import { getLook, type Look } from './looks'
 import { defaultMethod, worksSo, type HouseMethod } from './method'
-import {
-  getExistingFinish,
-  getSubstrate,
-  type ExistingFinishCode,
-  type LeadFinding,
-  type SubstrateCode,
-  type UseCode,
-} from './parts'
+import { getExistingFinish, getSubstrate, type UseCode } from './parts'
 import { primers, softPrep, soundFrom, strippedWood, veneerPass } from './preparation'
 import { phases, type ReasonCode, type RecipeLine, type Slot } from './recipe'
 import { findRefusal, findSeal, mayHoldLead, type FinishRefusal } from './refusals'
 import { getSeal, sealFits, type SealCode } from './seals'
 import { findStepWindow, type StepWindow } from './windows'
+import type { Colour, FinishablePart, FinishWish } from './wish'
 
-export interface Colour {
-  /** invented by the studio */
-  name: string
-  /** #rrggbb, lower case */
-  hex: string
-}
-export interface FinishablePart {
-  substrate: SubstrateCode
-  existing: ExistingFinishCode
-  lead: LeadFinding
-  use: UseCode
-  areaM2: number
-  /** knots to seal; counted for knotty softwood */
-  knots?: number | undefined
-  /** a test patch bled, or dye stain is known */
-  bleeds?: boolean
-}
-export interface FinishWish {
-  look: LookCode
-  /** looks laid over it: texture under crackle, dark wax over a wash */
-  with?: readonly LookCode[] | undefined
-  paint: FamilyCode
-  colours: Partial<Record<Slot, Colour>>
-  /** the topcoat, where the house's and the look's own is not wanted */
-  seal?: SealCode | undefined
-}
+export type { Colour, FinishablePart, FinishWish } from './wish'
 
 export interface PlannedStep {
   operation: OperationCode
@@ -80,6 +49,7 @@ export type AdviceCode =
   | 'veneer-care'
   | 'chips-as-it-likes'
   | 'pale-over-tannin'
+  | 'children-label'
 export interface FinishPlan {
   steps: PlannedStep[]
   advice: AdviceCode[]
@@ -154,7 +124,15 @@ function preparationFor(part: FinishablePart, wish: FinishWish, looks: readonly 
     if (leadThere) return !abrading.has(operation)
     return !(proven && (operation === 'scuff' || operation === 'dust-off'))
   })
-  const eased = kept.map((line): RecipeLine => {
+  // slick materials are scuffed, not sanded; bare glass takes neither
+  const keyed = kept
+    .filter(({ operation }) => part.substrate !== 'glass' || part.existing !== 'bare' || !abrading.has(operation))
+    .map((line): RecipeLine =>
+      substrate.kind === 'slick' && line.operation === 'sand'
+        ? { ...line, operation: 'scuff', grit: '180–220', reason: 'key' }
+        : line,
+    )
+  const eased = keyed.map((line): RecipeLine => {
     const veneered = substrate.veneer && (line.operation === 'sand' || line.operation === 'scuff')
     return withCleaner(veneered ? { ...line, ...veneerPass } : line)
   })
@@ -224,7 +202,9 @@ function colourLines(
   seal: SealCode,
   cover: Partial<Record<Slot, Cover>>,
 ): Line[] {
-  const fits = (line: RecipeLine) => lineFits(line, wish.paint, method)
+  // cane has no flat to rub
+  const woven = getSubstrate(part.substrate).kind === 'cane'
+  const fits = (line: RecipeLine) => lineFits(line, wish.paint, method) && !(woven && line.operation === 'smooth')
   const worked = recipe.filter(fits).flatMap((line) => {
     const of = timesOf(line, part.use, seal, cover)
     return Array.from({ length: of }, (_, k): Line[] => [
@@ -339,7 +319,11 @@ function adviceFor(
     ['prove-grip', isProven(part, wish, method)],
     ['veneer-care', substrate.veneer === true && looks.some(({ bareWood, abrades }) => bareWood || abrades)],
     ['chips-as-it-likes', looks.some(({ chips }) => chips)],
-    ['pale-over-tannin', seal === 'clear' && substrate.bleeds === true && a !== undefined && isPale(a.hex)],
+    [
+      'pale-over-tannin',
+      seal === 'clear' && substrate.bleeds === true && a !== undefined && isPale(a.hex) && looks.some(({ bareWood }) => bareWood),
+    ],
+    ['children-label', part.use === 'heavy'],
   ]
   return given.filter(([, holds]) => holds).map(([code]) => code)
 }

@@ -4,7 +4,7 @@
 import { getFamily, type FamilyCode } from './families'
 import { getLook, materialsOf, type Look, type LookCode } from './looks'
 import { getExistingFinish, getSubstrate } from './parts'
-import type { FinishablePart, FinishWish } from './planFinish'
+import type { FinishablePart, FinishWish } from './wish'
 import { sealCodes, sealFits, type SealCode } from './seals'
 
 export type RefusalCode =

@@ -341,7 +341,13 @@ export const meetingRules = {
     remedies: [{ operation: 'dry-distress' }],
     meets: (m) => {
       const paint = lastPaint(m.on)?.act.family
-      return m.act.operation === 'wet-distress' && paint != null && !getFamily(paint).rewets && paint !== 'chalk-mineral'
+      return (
+        m.act.operation === 'wet-distress' &&
+        paint !== null &&
+        paint !== undefined &&
+        !getFamily(paint).rewets &&
+        paint !== 'chalk-mineral'
+      )
     },
   },
   'distress-after-sealing': {
@@ -413,8 +419,7 @@ export const meetingRules = {
       m.act.operation === 'clear-coat' &&
       m.act.family === 'hard-clear' &&
       m.act.film !== 'thin' &&
-      topLayer(m.on)?.act.family != null &&
-      getFamily(topLayer(m.on)?.act.family ?? 'clay').thirsty === true,
+      getFamily(topLayer(m.on)?.act.family ?? 'water-clear').thirsty === true,
   },
   'gilding-under-topcoat': {
     severity: 'caution',

@@ -110,7 +110,28 @@ function place(layers: readonly Layer[]): Placed[] {
 /** The kinds that wear takes; what is under the paints stays. */
 const wearable = new Set<Layer['kind']>(['paint', 'wash', 'crackle'])
 
-export function Section({ model, className, label }: { model: SectionModel; className?: string; label?: string }) {
+/** The joint between two layers that do not get on: a torn line. */
+function Joint({ out }: { out: number }) {
+  return (
+    <>
+      <path d={block(out)} fill="none" stroke="var(--sheet)" strokeWidth="5" />
+      <path d={block(out)} fill="none" stroke="var(--late)" strokeWidth="3.4" strokeDasharray="3 4 9 4" />
+    </>
+  )
+}
+
+export function Section({
+  model,
+  className,
+  label,
+  clashes,
+}: {
+  model: SectionModel
+  className?: string
+  label?: string
+  /** layers whose lower joint will not hold */
+  clashes?: ReadonlySet<number>
+}) {
   const placed = place(model.layers)
   const margin = Math.max(0, corner.x - (placed.at(-1)?.out ?? 0) - 8)
   const paints = placed.filter(({ kind, state }) => wearable.has(kind) && state !== 'planned')
@@ -179,6 +200,7 @@ export function Section({ model, className, label }: { model: SectionModel; clas
       {model.substrate.wood && (
         <use href="#section-grain" stroke={`color-mix(in oklab, ${model.substrate.tone}, #1d120a 38%)`} opacity="0.55" />
       )}
+      {clashes && placed.map(({ under }, k) => clashes.has(k) && <Joint key={k} out={under} />)}
     </svg>
   )
 }

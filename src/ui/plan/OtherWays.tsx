@@ -14,6 +14,7 @@ function changeWords(change: Change): string {
   if (change.kind === 'seal') return `Topcoat: ${getSeal(change.to).words}`
   return `${schoolWords[change.code]}: ${(schools[change.code] as Record<string, string>)[change.to]}`
 }
+const counted = (n: number, one: string) => `${Math.abs(n)} ${one}${Math.abs(n) === 1 ? '' : 's'}`
 const signed = (n: number, words: string) => (n === 0 ? null : `${n > 0 ? '+' : '−'}${words}`)
 
 export function OtherWays({
@@ -39,8 +40,8 @@ export function OtherWays({
           const minutes = figures.minutes - own.minutes
           const facts = [
             signed(minutes, spanWords(Math.abs(minutes))),
-            signed(days, Math.abs(days) === 1 ? '1 day' : `${Math.abs(days)} days`),
-            signed(figures.hurried - own.hurried, `${Math.abs(figures.hurried - own.hurried)} short windows`),
+            signed(days, counted(days, 'day')),
+            signed(figures.hurried - own.hurried, counted(figures.hurried - own.hurried, 'short window')),
             figures.lacking.length > 0 ? `to buy: ${figures.lacking.map((code) => getFamily(code).words).join(', ')}` : null,
           ].filter(Boolean)
           return (

@@ -1,21 +1,17 @@
 'use client'
 /** The plan desk of one part: look, paint, colours and topcoat on one side, the way there on the other, following at once. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
-import { v7 as uuidv7 } from 'uuid'
 import { complementOf, darkerOf } from '../../core/finish/colour'
 import { getFamily, type FamilyCode } from '../../core/finish/families'
 import { addOnCodes, getLook, type LookCode } from '../../core/finish/looks'
-import type { HouseMethod } from '../../core/finish/method'
-import { looksOf, planFinish, type Colour, type FinishWish, type PlannedStep } from '../../core/finish/planFinish'
+import { looksOf, planFinish, type Colour, type PlannedStep } from '../../core/finish/planFinish'
 import type { Slot } from '../../core/finish/recipe'
 import { findRefusal } from '../../core/finish/refusals'
 import { getSeal, sealCodes, sealFits, type SealCode } from '../../core/finish/seals'
-import { planInput, type PlanText } from '../../core/input/piece'
-import { factsOf } from '../../core/piece/facts'
-import { figuresOf, listAlternatives, type Change } from '../../core/plan/alternatives'
-import { differenceOf, replan, type PlanDifference } from '../../core/plan/replan'
-import { checkStack, type Conflict } from '../../core/stack/checkStack'
+import type { PlanDifference } from '../../core/plan/replan'
+import type { Conflict } from '../../core/stack/checkStack'
+import type { Section as SectionModel } from '../../core/piece/section'
+import { getOperation } from '../../core/labour/operations'
 import { Section } from '../drawing/Section'
 import { useActions } from '../form/actions'
 import { ChoiceField, Trouble } from '../form/Field'
@@ -25,150 +21,40 @@ import { spanWords } from '../words/time'
 import { ColourChoice } from './ColourChoice'
 import { LookChoice } from './LookChoice'
 import { OtherWays } from './OtherWays'
+import { useDesk } from './useDesk'
 import { plannedSection } from './plannedSection'
 import type { DeskTin, PlanPart } from './planPart'
 import { ConflictLine, StepList, type DeskStep } from './StepList'
 
-const fallbackColours: Record<Slot, Colour> = {
-  a: { name: 'First colour', hex: '#3d5661' },
-  b: { name: 'Second colour', hex: '#e3d7bd' },
-}
-
-export function PlanForm({
-  pieceId,
-  part,
-  tins,
-  shelf,
-}: {
-  pieceId: string
-  part: PlanPart
-  tins: DeskTin[]
-  shelf: FamilyCode[]
-}) {
+export function PlanForm({ part, tins, shelf }: { part: PlanPart; tins: DeskTin[]; shelf: FamilyCode[] }) {
   const { planPart } = useActions()
   const write = useWrite(planPart)
   const router = useRouter()
-  const [planId] = useState(() => uuidv7())
-  const [stepIds] = useState(() => Array.from({ length: 80 }, () => uuidv7()))
-  const facts = factsOf(part)
-  const [look, setLook] = useState<LookCode>(part.before?.look ?? firstLook(part))
-  const [extras, setExtras] = useState<LookCode[]>(part.before?.with ?? [])
-  const [paint, setPaint] = useState<FamilyCode>(part.before?.paint ?? 'chalk-mineral')
-  const [seal, setSeal] = useState<SealCode | ''>(part.before?.seal ?? '')
-  const [departures, setDepartures] = useState<Partial<HouseMethod>>(part.before?.departures ?? {})
-  const [colours, setColours] = useState<Record<Slot, Colour>>({
-    ...fallbackColours,
-    ...twoTins(tins, part.before?.paint ?? 'chalk-mineral', part.before?.colours.a),
-    ...part.before?.colours,
-  })
-  // what was moved or left out by hand; forgotten when the plan becomes another
-  const [edits, setEdits] = useState<{ of: string; order: number[]; left: number[] } | null>(null)
-
-  const method = { ...part.method, ...departures }
-  const paintFor = (code: LookCode): FamilyCode => {
-    const { paints } = getLook(code)
-    return paints.includes(paint) ? paint : (paints[0] ?? 'chalk-style')
-  }
-  const wishFor = (code: LookCode): FinishWish => ({
-    look: code,
-    with: code === look ? extras.filter((each) => each !== code) : [],
-    paint: paintFor(code),
-    colours,
-    seal: code === look && seal !== '' ? seal : undefined,
-  })
-  const wish = wishFor(look)
-  const looks = looksOf(wish)
-  const slots = [...new Set(looks.flatMap((each) => each.slots))]
-
-  const typed: PlanText = {
-    planId,
-    partId: part.id,
-    pieceId,
-    stepIds,
-    at: new Date(0).toISOString(),
-    look,
-    with: [...(wish.with ?? [])],
-    paint: wish.paint,
-    seal,
-    departures,
-    order: [],
-    colours: { a: colours.a, ...(slots.includes('b') && { b: colours.b }) },
-  }
-  const readable = planInput.safeParse(typed)
-  const troubles = readable.success
-    ? {}
-    : Object.fromEntries(readable.error.issues.map(({ path, message }) => [path.join('.'), message]))
-  const outcome = readable.success ? replan(facts, wish, part.done, method) : null
-  const planned: PlannedStep[] = outcome && 'steps' in outcome ? outcome.steps : []
-  const whole = outcome && 'steps' in outcome ? planFinish(facts, wish, method) : null
-  const plan = whole && 'plan' in whole ? whole.plan : null
-
-  const key = planned.map(({ operation, family, colour }) => `${operation} ${family} ${colour?.hex}`).join()
-  const mine = edits?.of === key ? edits : { of: key, order: planned.map((_, k) => k), left: [] as number[] }
-  const steps: DeskStep[] = mine.order.flatMap((position) => {
-    const step = planned[position]
-    return step ? [{ step, position, left: mine.left.includes(position) }] : []
-  })
-  const kept = steps.filter(({ left }) => !left)
-  const conflicts = plan ? checkStack({ part: facts, wish, method, acts: [...part.done, ...kept.map(({ step }) => step)] }) : []
-  const at = new Map<number, Conflict[]>()
-  for (const conflict of conflicts) {
-    const position = kept[(conflict.acts.at(-1) ?? -1) - part.done.length]?.position
-    if (position !== undefined) at.set(position, [...(at.get(position) ?? []), conflict])
-  }
-  const overall = conflicts.filter(({ acts }) => acts.length === 0)
-  const figures = figuresOf(
-    kept.map(({ step }) => step),
-    shelf,
-  )
-  const ways = plan && part.done.length === 0 ? listAlternatives(facts, wish, method, shelf).slice(0, 10) : []
-  const difference =
-    part.ahead.length > 0 && part.done.length > 0
-      ? differenceOf(
-          part.ahead,
-          kept.map(({ step }) => step),
-        )
-      : null
+  const desk = useDesk(part, tins, shelf)
+  const { look, extras, seal, colours, wish, looks, slots, troubles, facts, method } = desk
+  const {
+    outcome,
+    planned,
+    plan,
+    steps,
+    kept,
+    acts,
+    at,
+    told,
+    overall,
+    figures,
+    ways,
+    difference,
+    nearest,
+    shownSection,
+    edited,
+  } = desk
+  const { wishFor, chooseLook, choosePaint, setSeal, setExtras, setColours, setEdits, take, takeNearest, toggle, move } = desk
 
   const save = async () => {
     const order = kept.map(({ position }) => position)
-    if (await write.send({ ...typed, order, at: new Date().toISOString() })) router.push(`/pieces/${pieceId}`)
+    if (await write.send({ ...desk.typed, order, at: new Date().toISOString() })) router.push(`/pieces/${part.pieceId}`)
   }
-  const chooseLook = (code: LookCode) => {
-    setLook(code)
-    setSeal('')
-    setExtras(extras.filter((each) => each !== code && !findRefusal(facts, { ...wishFor(code), with: [each] })))
-  }
-  const choosePaint = (family: FamilyCode) => {
-    setPaint(family)
-    setColours({ ...colours, ...twoTins(tins, family, undefined) })
-  }
-  const take = (change: Change) => {
-    if (change.kind === 'look') chooseLook(change.to)
-    if (change.kind === 'paint') choosePaint(change.to)
-    if (change.kind === 'seal') setSeal(change.to)
-    if (change.kind === 'school') setDepartures({ ...departures, [change.code]: change.to })
-  }
-  const toggle = (position: number) =>
-    setEdits({
-      ...mine,
-      left: mine.left.includes(position) ? mine.left.filter((each) => each !== position) : [...mine.left, position],
-    })
-  const move = (index: number, by: -1 | 1) => {
-    const order = [...mine.order]
-    const [moved] = order.splice(index, 1)
-    if (moved !== undefined) order.splice(index + by, 0, moved)
-    setEdits({ ...mine, order })
-  }
-  const nearest = outcome && 'refusal' in outcome ? outcome.refusal.nearest : null
-  const takeNearest = () => {
-    if (nearest?.look) chooseLook(nearest.look)
-    if (nearest?.paint) choosePaint(nearest.paint)
-    if (nearest?.with) setExtras([...nearest.with])
-    if (nearest?.seal) setSeal(nearest.seal)
-  }
-  const shownSection = plan && plannedSection(part, wish, [...part.done, ...kept.map(({ step }) => step)])
-
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div>
@@ -231,7 +117,11 @@ export function PlanForm({
               <ColourChoice
                 key={slot}
                 words={slotWords(looks, slot)}
-                why={cover ? cover.reasons.map((reason) => coverWords[reason]).join(', ') : ''}
+                why={
+                  cover && coatsIn(kept, colours[slot]) === cover.coats
+                    ? cover.reasons.map((reason) => coverWords[reason]).join(', ')
+                    : ''
+                }
                 colour={colours[slot]}
                 tins={tins.filter(({ family }) => family === wish.paint)}
                 suggestions={slot === 'a' && slots.includes('b') ? suggested(colours.b) : []}
@@ -259,7 +149,9 @@ export function PlanForm({
               </p>
             )}
           </div>
-          {shownSection && <Section model={shownSection} className="-mt-1 w-28 shrink-0" />}
+          {shownSection && (
+            <Section model={shownSection} clashes={clashesIn(acts, told, shownSection)} className="-mt-1 w-36 shrink-0" />
+          )}
         </div>
         {outcome && 'refusal' in outcome && (
           <div className="mt-3 border-l-4 border-late pl-4">
@@ -290,7 +182,7 @@ export function PlanForm({
               <ConflictLine key={conflict.code} conflict={conflict} />
             ))}
             <StepList steps={steps} conflicts={at} toggle={toggle} move={move} />
-            {edits?.of === key && (
+            {edited && (
               <button type="button" className="press mt-3" onClick={() => setEdits(null)}>
                 As it was planned
               </button>
@@ -325,11 +217,21 @@ function differenceWords({ added, dropped, minutes }: PlanDifference): string {
     .join(' ')
 }
 
-/** A look that the material allows, to begin with. */
-function firstLook(part: PlanPart): LookCode {
-  const facts = factsOf(part)
-  const wish: FinishWish = { look: 'smooth-solid', paint: 'chalk-mineral', colours: fallbackColours }
-  return findRefusal(facts, wish)?.nearest?.look ?? 'smooth-solid'
+const coatsIn = (steps: readonly DeskStep[], colour: Colour) =>
+  steps.filter(({ step }) => step.operation === 'coat' && step.colour?.hex === colour.hex).length
+
+/** The layers of the section at whose lower edge two do not get on. */
+function clashesIn(acts: readonly PlannedStep[], conflicts: readonly Conflict[], section: SectionModel): Set<number> {
+  const laid = acts.flatMap(({ operation }, k) => (getOperation(operation).layer ? [k] : []))
+  const found = section.layers.length - laid.length
+  return new Set(
+    conflicts
+      .filter(({ severity }) => severity !== 'advice')
+      .flatMap(({ acts: concerned }) => {
+        const layer = laid.findIndex((k) => k >= (concerned.at(-1) ?? Infinity))
+        return layer < 0 ? [] : [layer + found]
+      }),
+  )
 }
 
 const slotWords = (looks: ReturnType<typeof looksOf>, slot: Slot): string =>
@@ -363,12 +265,4 @@ function nearestWords({
   ]
     .filter(Boolean)
     .join(', ')
-}
-
-/** Two tins of a paint to begin with, the second another colour than the first. */
-function twoTins(tins: readonly DeskTin[], family: FamilyCode, first: Colour | undefined): Partial<Record<Slot, Colour>> {
-  const fitting = tins.filter((tin) => tin.family === family).map(({ name, hex }): Colour => ({ name, hex }))
-  const a = first ?? fitting[0]
-  const b = fitting.find(({ hex }) => hex !== a?.hex)
-  return { ...(a && { a }), ...(b && { b }) }
 }

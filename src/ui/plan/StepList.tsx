@@ -2,6 +2,7 @@
 /** The steps of a plan as they will be worked; leave one out or move it, and what will not get on is said where it happens. */
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import type { PlannedStep } from '../../core/finish/planFinish'
+import type { StepWindow } from '../../core/finish/windows'
 import type { Conflict } from '../../core/stack/checkStack'
 import { getOperation } from '../../core/labour/operations'
 import { cautionWords, checkWords, reasonWords, sourceWords, stepTitle, withWhat } from '../words/craft'
@@ -27,6 +28,11 @@ export function ConflictLine({ conflict, mend }: { conflict: Conflict; mend?: Re
   )
 }
 
+function waitWords({ opens, closes }: StepWindow): string {
+  if (opens[1] === 0) return closes ? `go on within ${spanWords(closes[0])}` : 'go on at once'
+  return `then wait ${spanWords(opens[1])}${closes ? `, but no longer than ${spanWords(closes[0])}` : ''}`
+}
+
 export function StepList({
   steps,
   conflicts,
@@ -48,12 +54,7 @@ export function StepList({
               <span className="figure text-lg text-soft">{k + 1}</span>
               <span>
                 <span className={`font-semibold ${left ? 'line-through' : ''}`}>{stepTitle(step)}</span>
-                {step.window && !left && (
-                  <span className="block text-sm text-soft">
-                    then wait {spanWords(step.window.opens[1])}
-                    {step.window.closes ? `, but no longer than ${spanWords(step.window.closes[0])}` : ''}
-                  </span>
-                )}
+                {step.window && !left && <span className="block text-sm text-soft">{waitWords(step.window)}</span>}
                 {(conflicts.get(position) ?? []).map((conflict) => (
                   <ConflictLine key={conflict.code} conflict={conflict} />
                 ))}

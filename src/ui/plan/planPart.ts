@@ -3,6 +3,7 @@ import type { HouseMethod } from '../../core/finish/method'
 import type { Part, Plan, PlanStep } from '../../core/piece/piece'
 
 export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
+  pieceId: string
   done: PlanStep[]
   /** what is still ahead of it by the plan in force */
   ahead: PlanStep[]

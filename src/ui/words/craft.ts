@@ -116,6 +116,7 @@ export const adviceWords: Record<AdviceCode, string> = {
   'veneer-care': 'Veneer is thin: wear and scrape lightly, and stop at the first pale wood.',
   'chips-as-it-likes': 'How much it chips can’t be promised. If it does not, wear it by hand.',
   'pale-over-tannin': 'White under water-based clear may yellow over this wood.',
+  'children-label': 'For children’s furniture and food surfaces: what the label certifies, and nothing more.',
   'wax-for-light-use': 'Wax is not for heat or standing water. Renew it when it dulls.',
 }
 

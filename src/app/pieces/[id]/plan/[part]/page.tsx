@@ -35,8 +35,7 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
         </Link>
       </p>
       <PlanForm
-        pieceId={piece.id}
-        part={{ ...part, done, ahead, before: plan, method: studio.method }}
+        part={{ ...part, pieceId: piece.id, done, ahead, before: plan, method: studio.method }}
         shelf={[...new Set(products.map(({ family }) => family))]}
         tins={products.flatMap(({ family, colourName, colourHex }) =>
           colourName && colourHex ? [{ family, name: colourName, hex: colourHex }] : [],

@@ -1,0 +1,129 @@
+/** The plan desk for three very different pieces, a mind changed half-way, and a plan that is put at risk and mended. */
+import { expect, test, type Page } from '@playwright/test'
+
+/** Takes a piece in with one part and opens its plan desk. */
+async function takeIn(page: Page, name: string, facts: { madeOf: string; onIt?: string; lives?: string; lead?: string }) {
+  await page.goto('/pieces/new')
+  await page.getByLabel('What it is').fill(name)
+  await page.getByLabel('Called').fill('Body')
+  await page.getByLabel('Made of').selectOption({ label: facts.madeOf })
+  if (facts.onIt) await page.getByLabel('On it now').selectOption({ label: facts.onIt })
+  if (facts.lives) await page.getByLabel('Where it will live').selectOption({ label: facts.lives })
+  if (facts.lead) await page.getByLabel('Lead', { exact: true }).selectOption({ label: facts.lead })
+  await page.getByLabel('Width').fill('100')
+  await page.getByLabel('Height').fill('100')
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+  await page.getByRole('link', { name: 'Choose a finish' }).first().click()
+  await expect(page.getByRole('heading', { name: 'The way there' })).toBeVisible()
+}
+const steps = (page: Page) => page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
+
+test('a slick cabinet, a linen footstool and a commode that may hold lead each get the way that suits them', async ({ page }, {
+  project,
+}) => {
+  await takeIn(page, `Locker, ${project.name}`, {
+    madeOf: 'laminate or melamine',
+    onIt: 'bare',
+    lives: 'table top, kitchen, children',
+  })
+  await expect(steps(page).filter({ hasText: 'Prime for grip' })).toHaveCount(1)
+  await expect(steps(page).filter({ hasText: 'Clear coat' })).toHaveCount(3)
+  await page.getByText(/looks this part can’t have/).click()
+  await expect(page.getByText('Whitewash over the grain.')).toBeVisible()
+
+  await takeIn(page, `Footstool, ${project.name}`, { madeOf: 'cotton, chintz, linen or canvas', onIt: 'bare' })
+  await expect(page.getByRole('radio')).toHaveCount(1)
+  await expect(page.getByRole('radio', { name: 'Painted cloth' })).toBeChecked()
+  await expect(steps(page).filter({ hasText: 'Mist the cloth' })).toHaveCount(1)
+  await expect(steps(page).filter({ hasText: /^\d+Thin coat \d of 3 into the cloth/ })).toHaveCount(3)
+
+  await takeIn(page, `Commode, ${project.name}`, {
+    madeOf: 'solid wood, close-grained',
+    onIt: 'oil paint',
+    lead: 'painted before about 1980, or age unknown',
+  })
+  await expect(page.getByText('Lead is possible here. The plan covers it')).toBeVisible()
+  await expect(steps(page).filter({ hasText: 'Scuff' })).toHaveCount(0)
+  await expect(page.getByRole('radio', { name: 'Light distress' })).toHaveCount(0)
+})
+
+test('a step left out says at once what will not hold, and putting it back mends it', async ({ page }, { project }) => {
+  await takeIn(page, `Corner shelf, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await page.getByRole('radio', { name: 'Two-colour distress' }).click()
+  await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'clay paint' })
+  await page.getByRole('button', { name: 'Aged with dark wax', exact: true }).click()
+  const seal = steps(page).filter({ hasText: 'Thin clear between the colours' })
+  await seal.locator('summary').click()
+  await seal.getByRole('button', { name: 'Leave it out' }).click()
+  await expect(page.getByText('This colour will mix with the one below into mud: it re-wets.')).toBeVisible()
+  await expect(page.getByText('Mends it: thin clear between the colours.')).toBeVisible()
+  await seal.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page.getByText(/into mud/)).toHaveCount(0)
+  // moved after the wax, the colour would peel: by keyboard
+  const wax = steps(page).filter({ hasText: 'Clear wax, thinly' })
+  await wax.locator('summary').focus()
+  await page.keyboard.press('Enter')
+  for (let k = 0; k < 3; k += 1) await wax.getByRole('button', { name: /^Earlier: Clear wax/ }).press('Enter')
+  await expect(page.getByText('The wax you put on is under this coat: it will peel.')).toBeVisible()
+  await page.getByRole('button', { name: 'As it was planned' }).click()
+  await expect(page.getByText(/will peel/)).toHaveCount(0)
+})
+
+test('a mind changed half-way keeps what is done and says what more it takes', async ({ page }, { project }) => {
+  const name = `Tea trolley, ${project.name}`
+  await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'chalk-style paint' })
+  await page.getByRole('button', { name: 'Kelp Jar' }).click()
+  await page.getByRole('button', { name: 'Take this way' }).click()
+  const way = page.getByRole('region', { name: 'Body' })
+  for (const title of ['Clean off', 'Rinse', 'Scuff', 'Dust off', 'Coat 1 of 2, Kelp Jar']) {
+    await expect(way.getByRole('heading', { level: 3, name: title })).toBeVisible()
+    await way.getByRole('button', { name: 'Done already…' }).click()
+    await way.getByLabel('How long it took').fill('10')
+    await way.getByRole('button', { name: 'Write it down' }).click()
+    if (title.startsWith('Coat')) await page.getByRole('dialog').getByRole('button', { name: 'Later' }).click()
+  }
+  await expect(way.getByRole('heading', { level: 3, name: 'Smooth lightly' })).toBeVisible()
+  await page.getByRole('link', { name: 'Change the finish' }).click()
+  await expect(page.getByText('What is done stays done. The rest is the plan in force.')).toBeVisible()
+  await page.getByRole('button', { name: 'Kiln Dusk' }).click()
+  await expect(page.getByText(/Against the plan in force \+.*More: coat 1 of \d, kiln dusk/)).toBeVisible()
+  await expect(steps(page).filter({ hasText: 'Scuff' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Take this way' }).click()
+  await expect(way.getByRole('heading', { level: 3, name: /Coat 1 of \d, Kiln Dusk/ })).toBeVisible()
+  await expect(page.getByText('Coat 1 of 2, Kelp Jar').first()).toBeAttached()
+})
+
+test('three taps find shellac, and the part and its log know it', async ({ page }, { project }) => {
+  await takeIn(page, `Work box, ${project.name}`, { madeOf: 'solid wood, close-grained' })
+  await page.getByRole('link', { name: 'Find out what is on it' }).click()
+  await expect(page.getByRole('heading', { name: 'Look at it' })).toBeVisible()
+  await page.getByRole('button', { name: 'wood under a shine' }).click()
+  await expect(page.getByRole('heading', { name: /^Alcohol/ })).toBeVisible()
+  await page.getByRole('button', { name: 'it goes soft or sticky' }).click()
+  await expect(page.getByText('Sure enough: shellac.')).toBeVisible()
+  await page.getByLabel('When it was last painted or varnished').selectOption({ label: 'I don’t know' })
+  await expect(page.getByText(/^Lead is possible: no dry abrasion/)).toBeVisible()
+  await page.getByRole('button', { name: 'Write it on the part' }).click()
+  await expect(page.getByText(/solid wood, close-grained, shellac/)).toBeVisible()
+  await page.getByRole('link', { name: `Work box, ${project.name}` }).click()
+  await expect(page.getByText(/alcohol: — → softens/)).toBeVisible()
+  await expect(page.getByText(/existing: unknown → shellac/)).toBeVisible()
+})
+
+test('the house method changes what is planned from then on', async ({ page }, { project }) => {
+  test.skip(project.name === 'phone', 'the house is one: two at once would undo each other')
+  await page.goto('/house')
+  await page.getByLabel('Wax', { exact: true }).selectOption({ label: 'off and buffed within the hour' })
+  await page.getByRole('button', { name: 'Keep the method' }).click()
+  await expect(page.getByText('Kept. Plans made from now on follow it.')).toBeVisible()
+  await takeIn(page, `Plate rack, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await page.getByRole('radio', { name: 'Light distress' }).click()
+  const off = steps(page).filter({ hasText: 'Massage off all the excess' })
+  await expect(off).not.toContainText('then wait 24 h')
+  await page.goto('/house')
+  await page.getByLabel('Wax', { exact: true }).selectOption({ label: 'left 12 to 24 hours, then buffed' })
+  await page.getByRole('button', { name: 'Keep the method' }).click()
+  await expect(page.getByText('Kept. Plans made from now on follow it.')).toBeVisible()
+})

@@ -1,0 +1,33 @@
+/** What the planner is asked: a part with its facts, and the finish wished for it. Areas in m²; types only. */
+import type { FamilyCode } from './families'
+import type { LookCode } from './looks'
+import type { ExistingFinishCode, LeadFinding, SubstrateCode, UseCode } from './parts'
+import type { Slot } from './recipe'
+import type { SealCode } from './seals'
+
+export interface Colour {
+  /** invented by the studio */
+  name: string
+  /** #rrggbb, lower case */
+  hex: string
+}
+export interface FinishablePart {
+  substrate: SubstrateCode
+  existing: ExistingFinishCode
+  lead: LeadFinding
+  use: UseCode
+  areaM2: number
+  /** knots to seal; counted for knotty softwood */
+  knots?: number | undefined
+  /** a test patch bled, or dye stain is known */
+  bleeds?: boolean
+}
+export interface FinishWish {
+  look: LookCode
+  /** looks laid over it: texture under crackle, dark wax over a wash */
+  with?: readonly LookCode[] | undefined
+  paint: FamilyCode
+  colours: Partial<Record<Slot, Colour>>
+  /** the topcoat, where the house's and the look's own is not wanted */
+  seal?: SealCode | undefined
+}
