@@ -59,7 +59,7 @@ test('a step left out says at once what will not hold, and putting it back mends
   await expect(page.getByText('This colour will mix with the one below into mud: it re-wets.')).toBeVisible()
   await expect(page.getByText('Mends it: thin clear between the colours.')).toBeVisible()
   await seal.getByRole('button', { name: 'Put it back' }).click()
-  await expect(page.getByText(/into mud/)).toHaveCount(0)
+  await expect(page.getByText('This colour will mix with the one below into mud: it re-wets.')).toHaveCount(0)
   // moved after the wax, the colour would peel: by keyboard
   const wax = steps(page).filter({ hasText: 'Clear wax, thinly' })
   await wax.locator('summary').focus()
@@ -126,4 +126,50 @@ test('the house method changes what is planned from then on', async ({ page }, {
   await page.getByLabel('Wax', { exact: true }).selectOption({ label: 'left 12 to 24 hours, then buffed' })
   await page.getByRole('button', { name: 'Keep the method' }).click()
   await expect(page.getByText('Kept. Plans made from now on follow it.')).toBeVisible()
+})
+
+test('a finish kept under a name is put on another piece, and a run found after a coat is mended into its plan', async ({
+  page,
+}, { project }) => {
+  const recipe = `Salt over dusk, ${project.name}`
+  await takeIn(page, `Wine rack, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await page.getByRole('radio', { name: 'Two-colour distress' }).click()
+  await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'chalk-style paint' })
+  await page
+    .getByRole('group', { name: /^Under-colour/ })
+    .getByRole('button', { name: 'Kiln Dusk' })
+    .click()
+  await page
+    .getByRole('group', { name: /^Top colour/ })
+    .getByRole('button', { name: 'Salt Ledger' })
+    .click()
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('Say what this finish is called.')).toBeVisible()
+  await page.getByLabel('Keep this finish as').fill(recipe)
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('button', { name: recipe })).toBeVisible()
+
+  await takeIn(page, `Boot bench, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'shellac' })
+  await page.getByRole('button', { name: recipe }).click()
+  await expect(page.getByRole('radio', { name: 'Two-colour distress' })).toBeChecked()
+  await expect(steps(page).filter({ hasText: 'Coat, Kiln Dusk' })).toHaveCount(1)
+  await expect(steps(page).filter({ hasText: 'Salt Ledger' })).not.toHaveCount(0)
+  await page.getByRole('button', { name: 'Take this way' }).click()
+
+  const way = page.getByRole('region', { name: 'Body' })
+  for (const title of ['Clean off', 'Rinse', 'Scuff', 'Dust off', 'Coat, Kiln Dusk']) {
+    await expect(way.getByRole('heading', { level: 3, name: title })).toBeVisible()
+    await way.getByRole('button', { name: 'Done already…' }).click()
+    await way.getByLabel('How long it took').fill('10')
+    await way.getByRole('button', { name: 'Write it down' }).click()
+    if (title.startsWith('Coat')) await page.getByRole('dialog').getByRole('button', { name: 'Later' }).click()
+  }
+  await expect(way.getByRole('heading', { level: 3, name: /^Coat 1 of \d, Salt Ledger/ })).toBeVisible()
+  await way.getByText('Something went wrong').click()
+  await way.getByLabel('What is wrong').selectOption({ label: 'Runs and fat edges' })
+  await expect(way.getByText('Let it dry, cut the run flat, touch in.')).toBeVisible()
+  await way.getByRole('button', { name: 'Put the mending into the plan' }).click()
+  await expect(way.getByRole('heading', { level: 3, name: 'Smooth lightly' })).toBeVisible()
+  await expect(page.getByText(/Runs and fat edges, body\. Too much in recesses/)).toBeVisible()
+  await expect(way.getByRole('listitem').filter({ hasText: /^Coat, Kiln Dusk/ })).toHaveCount(1)
 })

@@ -8,6 +8,8 @@ import {
   findingInput,
   intakeInput,
   listingInput,
+  mendInput,
+  recipeInput,
   planInput,
   type AddPartText,
   type AmendText,
@@ -15,9 +17,14 @@ import {
   type FindingText,
   type IntakeText,
   type ListingText,
+  type MendText,
+  type RecipeText,
   type PlanText,
 } from '../../core/input/piece'
 import { assess } from '../../core/assess/assess'
+import { getRepair } from '../../core/finish/repairs'
+import { mend } from '../../core/plan/mend'
+import { addRecipe } from '../../db/recipe'
 import { doneOn, factsOf } from '../../core/piece/facts'
 import { replan } from '../../core/plan/replan'
 import { journeyOf } from '../../core/piece/journey'
@@ -141,6 +148,46 @@ export async function keepFindings(typed: FindingText): Promise<Answer> {
     if (changed.length + seen.length === 0) return
     const detail = Object.fromEntries([...seen, ...changed]) as Record<string, [string | null, string | null]>
     await store(client, studio.id, [{ id: entryId, pieceId, partId, kind: 'amended', at, detail }])
+  })
+}
+
+/** Grows a part's plan by the steps that mend a mistake, and says so in the log. */
+export async function mendPart(typed: MendText): Promise<Answer> {
+  return write(mendInput, typed, async (client, studio, { planId, entryId, pieceId, partId, stepIds, at, repair, note }) => {
+    const file = await findPieceFile(client, pieceId)
+    const current = file && journeyOf(file, [], Date.parse(at)).parts.find(({ part }) => part.id === partId)
+    const plan = current?.part.plan
+    if (!file || !current || !plan) throw new Refused('not-found')
+    if (file.log.some(({ id }) => id === entryId)) return
+    const ahead = current.steps.filter(({ state }) => state.status === 'waiting' || state.status === 'running')
+    const wish = { ...plan, seal: plan.seal ?? undefined }
+    const method = { ...studio.method, ...plan.departures }
+    const steps = mend(
+      repair,
+      factsOf(current.part),
+      wish,
+      ahead.map(({ step }) => step),
+      method,
+    )
+    if (stepIds.length < steps.length) throw new Refused('not-whole')
+    const { words, cause } = getRepair(repair)
+    await addPlan(client, studio.id, partId, {
+      ...plan,
+      id: planId,
+      madeAt: at,
+      steps: steps.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
+    })
+    const said = [`${words}, ${current.part.name.toLowerCase()}. ${cause}`, note].filter(Boolean).join(' ')
+    await store(client, studio.id, [{ id: entryId, pieceId, partId, kind: 'note', at, note: said }])
+  })
+}
+
+/** Keeps a finish under a name. */
+export async function keepRecipe(typed: RecipeText): Promise<Answer> {
+  return write(recipeInput, typed, (client, studio, { id, at, name, wish }) => {
+    const { colours, ...rest } = wish
+    const named = { a: colours.a, ...(colours.b && { b: colours.b }) }
+    return addRecipe(client, studio.id, { id, name, wish: { ...rest, colours: named } }, at)
   })
 }
 

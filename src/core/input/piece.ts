@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { codesOf, existingFinishes, leadFindings, partKinds, substrates, uses } from '../finish/parts'
 import { lookCodes } from '../finish/looks'
 import { schoolCodes, schools, type HouseMethod } from '../finish/method'
+import { repairCodes, type RepairCode } from '../finish/repairs'
 import { sealCodes } from '../finish/seals'
 import { assessTestCodes, signCodes, type AssessTestCode, type SignCode } from '../assess/tests'
 import { paintCodes, type FamilyCode } from '../finish/families'
@@ -147,3 +148,32 @@ export const findingInput = z.object({
   existing: z.enum(['', ...codesOf(existingFinishes)]).transform((code) => (code === '' ? null : code)),
 })
 export type FindingText = z.input<typeof findingInput>
+
+/** A mistake found on a part, to be mended. */
+export const mendInput = z.object({
+  planId: id,
+  entryId: id,
+  pieceId: id,
+  partId: id,
+  stepIds: z.array(id).max(120),
+  at: instant,
+  repair: z.enum(repairCodes as [RepairCode, ...RepairCode[]], 'Choose what went wrong.'),
+  note: optionalWords(2000),
+})
+export type MendText = z.input<typeof mendInput>
+
+/** A wish to be kept by the house under a name. */
+export const recipeInput = z.object({
+  id,
+  at: instant,
+  name: words('what this finish is called', 80),
+  wish: z.object({
+    look: z.enum(lookCodes),
+    with: z.array(z.enum(lookCodes)).max(4),
+    paint: z.enum(paintCodes as [FamilyCode, ...FamilyCode[]]),
+    colours: z.object({ a: colour, b: colour.optional() }),
+    seal: z.enum(sealCodes).optional(),
+    departures: methodInput.partial(),
+  }),
+})
+export type RecipeText = z.input<typeof recipeInput>

@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Piece, Plan } from '../../core/piece/piece'
 import { addEntries, type NewEntry } from '../entry'
 import { addPhoto } from '../photo'
+import { addRecipe } from '../recipe'
 import { addParts, addPiece, addPlan, type NewPart } from '../piece'
 import type { Client } from '../pool'
 import { addReading, saveChannel, savePerson, saveProduct } from '../studio'
@@ -83,6 +84,7 @@ export interface Whole {
   personId: string
   productId: string
   readingId: string
+  recipeId: string
   photoId: string
   entries: NewEntry[]
 }
@@ -111,7 +113,18 @@ export function wholePiece(): Whole {
     { id: uuidv7(), kind: 'listed', pieceId: piece.id, at, channelId, money: 24_000 },
     { id: uuidv7(), kind: 'sold', pieceId: piece.id, at, channelId, money: 23_000, fees: 2760 },
   ]
-  return { piece, part, plan, channelId, personId, productId, readingId: uuidv7(), photoId: uuidv7(), entries }
+  return {
+    piece,
+    part,
+    plan,
+    channelId,
+    personId,
+    productId,
+    readingId: uuidv7(),
+    recipeId: uuidv7(),
+    photoId: uuidv7(),
+    entries,
+  }
 }
 
 /** Writes all of it; sending it again must change nothing. */
@@ -129,6 +142,12 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     unit: 'ml',
     price: 2100,
   })
+  await addRecipe(
+    client,
+    studioId,
+    { id: whole.recipeId, name: 'Slate and husk', wish: { look: plan.look, paint: plan.paint, colours: plan.colours } },
+    at,
+  )
   await addReading(client, studioId, whole.readingId, { at, temperature: 19.5, humidity: 55 })
   await addPiece(client, studioId, piece)
   await addParts(client, studioId, piece.id, 0, [part])

@@ -20,7 +20,9 @@ import type {
   FindingText,
   IntakeText,
   ListingText,
+  MendText,
   MethodText,
+  RecipeText,
   PlanText,
 } from '../../core/input/piece'
 import type { IssueCode } from '../words/issues'
@@ -42,6 +44,8 @@ export interface Actions {
   addPartToPiece: Ask<AddPartText>
   amendPiece: Ask<AmendText>
   keepFindings: Ask<FindingText>
+  mendPart: Ask<MendText>
+  keepRecipe: Ask<RecipeText>
   planPart: Ask<PlanText>
   listForSale: Ask<ListingText>
   endPiece: Ask<EndingText>

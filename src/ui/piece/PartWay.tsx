@@ -12,6 +12,7 @@ import { StepActions } from '../bench/StepActions'
 import { toStepCard } from '../bench/stepCard'
 import { reasonWords, stepTitle, withWhat } from '../words/craft'
 import { momentWords, spanWords } from '../words/time'
+import { MendForm } from './MendForm'
 import { PartWindow } from './PartWindow'
 import { LogCoatButton } from './LogCoatButton'
 
@@ -95,6 +96,7 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
             <StepActions key={current.id} card={toStepCard(piece, part, current, products)} />
           </div>
         )}
+        {facts.plan && done.length > 0 && !journey.ending && <MendForm pieceId={piece.id} partId={facts.id} />}
         {ahead.length > 0 && (
           <ol className="mt-5 border-t border-line">
             {ahead.map(({ step }) => (

@@ -1,25 +1,24 @@
 'use client'
 /** Every look this part can have, each drawn by its section; what it can't have stands apart, with why. */
 import { RadioGroup } from 'radix-ui'
-import { getLook, lookCodes, type LookCode } from '../../core/finish/looks'
+import { getLook, type LookCode } from '../../core/finish/looks'
 import type { FinishWish } from '../../core/finish/planFinish'
 import type { RefusalCode } from '../../core/finish/refusals'
 import type { Section as SectionModel } from '../../core/piece/section'
 import { Section } from '../drawing/Section'
 import { refusalWords } from '../words/craft'
 
-export type LookDrawn = { section: SectionModel } | { refusal: RefusalCode }
+export type LookDrawn = { code: LookCode } & ({ section: SectionModel } | { refusal: RefusalCode })
 
 export function LookChoice({
   look,
   choose,
-  draw,
+  drawn,
 }: {
   look: FinishWish['look']
   choose: (look: LookCode) => void
-  draw: (look: LookCode) => LookDrawn
+  drawn: readonly LookDrawn[]
 }) {
-  const drawn = lookCodes.map((code) => ({ code, ...draw(code) }))
   const can = drawn.filter((each) => 'section' in each || each.code === look)
   const cannot = drawn.filter((each) => 'refusal' in each && each.code !== look)
   return (

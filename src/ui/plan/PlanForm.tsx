@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { complementOf, darkerOf } from '../../core/finish/colour'
 import { getFamily, type FamilyCode } from '../../core/finish/families'
 import { addOnCodes, getLook, type LookCode } from '../../core/finish/looks'
-import { looksOf, planFinish, type Colour, type PlannedStep } from '../../core/finish/planFinish'
+import { looksOf, type Colour, type PlannedStep } from '../../core/finish/planFinish'
 import type { Slot } from '../../core/finish/recipe'
 import { findRefusal } from '../../core/finish/refusals'
 import { getSeal, sealCodes, sealFits, type SealCode } from '../../core/finish/seals'
@@ -20,18 +20,29 @@ import { adviceWords, coverWords, refusalWords, stepTitle } from '../words/craft
 import { spanWords } from '../words/time'
 import { ColourChoice } from './ColourChoice'
 import { LookChoice } from './LookChoice'
+import type { HouseRecipe } from '../../core/house/recipe'
+import { RecipeForm } from './RecipeForm'
 import { OtherWays } from './OtherWays'
 import { useDesk } from './useDesk'
-import { plannedSection } from './plannedSection'
 import type { DeskTin, PlanPart } from './planPart'
 import { ConflictLine, StepList, type DeskStep } from './StepList'
 
-export function PlanForm({ part, tins, shelf }: { part: PlanPart; tins: DeskTin[]; shelf: FamilyCode[] }) {
+export function PlanForm({
+  part,
+  tins,
+  shelf,
+  recipes,
+}: {
+  part: PlanPart
+  tins: DeskTin[]
+  shelf: FamilyCode[]
+  recipes: HouseRecipe[]
+}) {
   const { planPart } = useActions()
   const write = useWrite(planPart)
   const router = useRouter()
   const desk = useDesk(part, tins, shelf)
-  const { look, extras, seal, colours, wish, looks, slots, troubles, facts, method } = desk
+  const { look, extras, seal, colours, wish, looks, slots, troubles, facts } = desk
   const {
     outcome,
     planned,
@@ -49,7 +60,7 @@ export function PlanForm({ part, tins, shelf }: { part: PlanPart; tins: DeskTin[
     shownSection,
     edited,
   } = desk
-  const { wishFor, chooseLook, choosePaint, setSeal, setExtras, setColours, setEdits, take, takeNearest, toggle, move } = desk
+  const { chooseLook, choosePaint, setSeal, setExtras, setColours, setEdits, take, takeNearest, toggle, move } = desk
 
   const save = async () => {
     const order = kept.map(({ position }) => position)
@@ -58,18 +69,7 @@ export function PlanForm({ part, tins, shelf }: { part: PlanPart; tins: DeskTin[
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div>
-        <LookChoice
-          look={look}
-          choose={chooseLook}
-          draw={(code) => {
-            const refusal = findRefusal(facts, wishFor(code))
-            if (refusal) return { refusal: refusal.code }
-            const made = planFinish(facts, wishFor(code), method)
-            return 'plan' in made
-              ? { section: plannedSection(part, wishFor(code), made.plan.steps) }
-              : { refusal: made.refusal.code }
-          }}
-        />
+        <LookChoice look={look} choose={chooseLook} drawn={desk.drawn} />
         <fieldset className="mt-5">
           <legend className="mb-2 font-semibold">Laid over it</legend>
           <div className="flex flex-wrap gap-2">
@@ -131,6 +131,7 @@ export function PlanForm({ part, tins, shelf }: { part: PlanPart; tins: DeskTin[
             )
           })}
         </div>
+        <RecipeForm recipes={recipes} wish={desk.recipe} take={desk.takeRecipe} />
         {plan && <OtherWays own={figures} ways={ways} take={take} />}
       </div>
       <section aria-labelledby="steps" aria-live="polite" className="border-t-2 border-ink pt-4">

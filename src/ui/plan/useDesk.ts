@@ -1,22 +1,24 @@
 /**
  * The plan desk's state: what is wished, what was moved or left out by hand, and all that follows from it through the core.
  */
-import { useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { FamilyCode } from '../../core/finish/families'
-import { getLook, type LookCode } from '../../core/finish/looks'
+import { getLook, lookCodes, type LookCode } from '../../core/finish/looks'
 import type { HouseMethod } from '../../core/finish/method'
 import { looksOf, planFinish, type Colour, type FinishWish, type PlannedStep } from '../../core/finish/planFinish'
 import type { Slot } from '../../core/finish/recipe'
 import { findRefusal } from '../../core/finish/refusals'
 import type { SealCode } from '../../core/finish/seals'
-import { planInput, type PlanText } from '../../core/input/piece'
+import type { HouseRecipe } from '../../core/house/recipe'
+import { planInput, type PlanText, type RecipeText } from '../../core/input/piece'
 import { factsOf } from '../../core/piece/facts'
 import { figuresOf, listAlternatives, type Change } from '../../core/plan/alternatives'
 import { differenceOf, replan } from '../../core/plan/replan'
 import { checkStack, type Conflict } from '../../core/stack/checkStack'
 import { plannedSection } from './plannedSection'
 import type { DeskTin, PlanPart } from './planPart'
+import type { LookDrawn } from './LookChoice'
 import type { DeskStep } from './StepList'
 
 const fallbackColours: Record<Slot, Colour> = {
@@ -102,7 +104,34 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
     kept.map(({ step }) => step),
     shelf,
   )
-  const ways = plan && part.done.length === 0 ? listAlternatives(facts, wish, method, shelf).slice(0, 10) : []
+  // what is looked at beside the plan follows a moment later, and not at every letter of a colour's name
+  const asked = useDeferredValue(
+    JSON.stringify({
+      look,
+      with: extras,
+      paint,
+      seal,
+      departures,
+      a: colours.a.hex,
+      b: colours.b.hex,
+      readable: readable.success,
+    }),
+  )
+  const later = useMemo(
+    () => ({
+      ways: part.done.length === 0 && readable.success ? listAlternatives(facts, wish, method, shelf).slice(0, 10) : [],
+      drawn: lookCodes.map((code): LookDrawn => {
+        const own = wishFor(code)
+        const made = planFinish(facts, own, method)
+        return 'plan' in made
+          ? { code, section: plannedSection(part, own, made.plan.steps) }
+          : { code, refusal: made.refusal.code }
+      }),
+    }),
+    // `asked` says all of what these are made from
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [asked],
+  )
   const difference =
     part.ahead.length > 0 && part.done.length > 0
       ? differenceOf(
@@ -147,6 +176,22 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
   const shownSection = plan && plannedSection(part, wish, acts)
 
   const edited = edits?.of === key
+  const recipe: RecipeText['wish'] = {
+    look,
+    with: typed.with,
+    paint: wish.paint,
+    colours: typed.colours,
+    ...(seal !== '' && { seal }),
+    departures,
+  }
+  const takeRecipe = (kept: HouseRecipe['wish']) => {
+    setLook(kept.look)
+    setExtras([...(kept.with ?? [])])
+    setPaint(kept.paint)
+    setSeal(kept.seal ?? '')
+    setDepartures(kept.departures ?? {})
+    setColours({ ...colours, ...kept.colours })
+  }
   return {
     look,
     extras,
@@ -165,16 +210,19 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
     overall,
     acts,
     figures,
-    ways,
+    ways: later.ways,
+    drawn: later.drawn,
     difference,
     nearest,
     shownSection,
-    method,
+
     facts,
     typed,
     told,
     edited,
-    wishFor,
+    recipe,
+    takeRecipe,
+
     chooseLook,
     choosePaint,
     take,

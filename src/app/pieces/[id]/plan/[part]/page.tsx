@@ -6,6 +6,8 @@ import { doneOn } from '../../../../../core/piece/facts'
 import { areaOfPart } from '../../../../../core/piece/area'
 import { formatArea } from '../../../../../core/unit/length'
 import { PlanForm } from '../../../../../ui/plan/PlanForm'
+import { listRecipes } from '../../../../../db/recipe'
+import { withStudio } from '../../../../_server/session'
 import { getPieceView } from '../../../../_server/load'
 
 export const metadata = { title: 'Choose a finish' }
@@ -36,6 +38,7 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
       </p>
       <PlanForm
         part={{ ...part, pieceId: piece.id, done, ahead, before: plan, method: studio.method }}
+        recipes={await withStudio(listRecipes)}
         shelf={[...new Set(products.map(({ family }) => family))]}
         tins={products.flatMap(({ family, colourName, colourHex }) =>
           colourName && colourHex ? [{ family, name: colourName, hex: colourHex }] : [],

@@ -1,0 +1,22 @@
+import { expect, test } from 'vitest'
+import { defaultMethod } from '../finish/method'
+import { planFinish, type FinishablePart, type FinishWish } from '../finish/planFinish'
+import { mend } from './mend'
+
+const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 2 }
+const wish: FinishWish = { look: 'smooth-solid', paint: 'chalk-style', colours: { a: { name: 'Kelp Jar', hex: '#4c5a3c' } } }
+
+test('runs found after the second coat: two steps of mending, then the way as it was', () => {
+  const outcome = planFinish(part, wish)
+  if ('refusal' in outcome) throw new Error('refused')
+  const ahead = outcome.plan.steps.slice(7)
+  const grown = mend('runs', part, wish, ahead, defaultMethod)
+  expect(grown.map(({ operation }) => operation)).toEqual(['smooth', 'coat', ...ahead.map(({ operation }) => operation)])
+  expect(grown.slice(2)).toEqual(ahead)
+  // touched in, the coat dries its hour or two before it is rubbed
+  expect(grown[1]?.window?.opens).toEqual([60, 120])
+})
+
+test('at the very end the mending stands alone', () => {
+  expect(mend('wax-prints', part, wish, [], defaultMethod).map(({ operation }) => operation)).toEqual(['buff'])
+})

@@ -1,0 +1,66 @@
+'use client'
+/** Keeps the finish on the desk as a house recipe, and puts a kept one on the desk. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import type { HouseRecipe } from '../../core/house/recipe'
+import { recipeInput, type RecipeText } from '../../core/input/piece'
+import { useActions } from '../form/actions'
+import { TextField, Trouble } from '../form/Field'
+import { useWrite } from '../form/useWrite'
+
+export function RecipeForm({
+  recipes,
+  wish,
+  take,
+}: {
+  recipes: readonly HouseRecipe[]
+  wish: RecipeText['wish']
+  take: (recipe: HouseRecipe['wish']) => void
+}) {
+  const { keepRecipe } = useActions()
+  const write = useWrite(keepRecipe)
+  const router = useRouter()
+  const [id, setId] = useState(() => uuidv7())
+  const [name, setName] = useState('')
+  const [trouble, setTrouble] = useState<string | undefined>()
+  const keep = async () => {
+    const typed: RecipeText = { id, at: new Date().toISOString(), name, wish }
+    const readable = recipeInput.safeParse(typed)
+    setTrouble(readable.success ? undefined : readable.error.issues[0]?.message)
+    if (!readable.success || !(await write.send(typed))) return
+    setName('')
+    setId(uuidv7())
+    router.refresh()
+  }
+  return (
+    <section aria-labelledby="recipes" className="mt-10 border-t-2 border-ink pt-4">
+      <h2 id="recipes" className="title text-3xl">
+        House recipes
+      </h2>
+      {recipes.length === 0 && <p className="text-soft">None yet. Keep this finish under a name, and use it on another piece.</p>}
+      <div className="mt-2 flex flex-wrap gap-2">
+        {recipes.map((recipe) => (
+          <button key={recipe.id} type="button" className="press" onClick={() => take(recipe.wish)}>
+            {recipe.name}
+          </button>
+        ))}
+      </div>
+      <div className="mt-4 flex flex-wrap items-end gap-3">
+        <TextField
+          label="Keep this finish as"
+          value={name}
+          trouble={trouble}
+          onChange={(event) => setName(event.target.value)}
+          className="w-72"
+        />
+        <button type="button" className="press" disabled={write.pending} onClick={() => void keep()}>
+          Keep it
+        </button>
+      </div>
+      <div className="mt-3 empty:hidden">
+        <Trouble>{write.issue}</Trouble>
+      </div>
+    </section>
+  )
+}
