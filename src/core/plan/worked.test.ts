@@ -1,5 +1,5 @@
 /**
- * Thirty worked plans, each a piece in words and its plan as a list beside this file in `worked/`: read through by a painter's
+ * Worked plans, each a piece in words and its plan as a list beside this file in `worked/`: read through by a painter's
  * eye, then held. A change of the tables shows here as a change of plans.
  */
 import { describe, expect, test } from 'vitest'
@@ -182,6 +182,11 @@ const worked: Worked[] = [
     wish('light-distress', 'chalk-mineral'),
     { key: 'prove', waxRest: 'hour', between: 'texture' },
   ),
+  one(
+    'Linen chest with a stencilled front',
+    { substrate: 'board', existing: 'bare', areaM2: 1.5 },
+    wish('stencilled', 'chalk-mineral', slate, husk),
+  ),
   {
     words: 'Sewing cabinet: top for use, drawers in a second colour, legs worn',
     parts: {
@@ -251,8 +256,8 @@ const written = ({ words, parts, method }: Worked): string => {
   ].join('\n')
 }
 
-describe('thirty worked plans', () => {
-  test('are thirty', () => expect(worked).toHaveLength(30))
+describe('worked plans', () => {
+  test('are thirty and one', () => expect(worked).toHaveLength(31))
   test.each(worked.map((each, k) => [each.words, k + 1, each] as const))('%s', async (_, number, each) => {
     await expect(written(each)).toMatchFileSnapshot(`worked/${String(number).padStart(2, '0')}.txt`)
   })
