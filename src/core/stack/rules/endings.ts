@@ -1,0 +1,86 @@
+/** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
+import type { OperationCode } from '../../labour/operations'
+import { contrast, enoughContrast } from '../../finish/colour'
+import { getFamily } from '../../finish/families'
+import { lineFits, mergeRecipes, timesOf } from '../../finish/planFinish'
+import { sealsItself } from '../../finish/refusals'
+import { getSeal } from '../../finish/seals'
+import { isTopcoat } from '../surface'
+import type { Ending, EndingRule } from './rule'
+import { lastPaint, sealedAbove, hardUse, clears, finish } from './ask'
+
+export const endingRules = {
+  'steps-of-the-look': {
+    severity: 'caution',
+    remedies: [{ operation: 'coat' }],
+    ends: (e) => coatsShort(e) > 0,
+  },
+  'low-contrast': {
+    severity: 'advice',
+    remedies: [{ operation: 'coat' }],
+    ends: ({ wish: { colours }, looks }) =>
+      looks.some(({ apart, wear }) => apart && wear === 'edges') &&
+      colours.a !== undefined &&
+      colours.b !== undefined &&
+      contrast(colours.a.hex, colours.b.hex) < enoughContrast,
+  },
+  'excess-left': {
+    severity: 'stop',
+    remedies: [{ operation: 'wax-off' }, { operation: 'buff' }],
+    ends: ({ on }) => on.excess !== 'none',
+  },
+  unbuffed: {
+    severity: 'caution',
+    remedies: [{ operation: 'buff' }],
+    ends: ({ on }) => on.unbuffed,
+  },
+  'resist-left': { severity: 'stop', remedies: [{ operation: 'remove-resist' }], ends: ({ on }) => on.resist },
+  'tape-left': { severity: 'caution', remedies: [{ operation: 'pull-tape' }], ends: ({ on }) => on.taped },
+  'left-unsealed': {
+    severity: 'stop',
+    remedies: finish,
+    ends: ({ on, part }) => {
+      const paint = lastPaint(on)
+      if (!paint?.act.family || sealedAbove(on, paint)) return false
+      return !sealsItself(paint.act.family) && (getFamily(paint.act.family).needsTopcoat !== 'tops' || hardUse(part))
+    },
+  },
+  'topcoat-missing': {
+    severity: 'caution',
+    remedies: finish,
+    ends: ({ on, seal }) => seal !== 'none' && !on.layers.some(({ act }) => isTopcoat(act)),
+  },
+  'wax-in-hard-use': {
+    severity: 'stop',
+    remedies: finish,
+    ends: ({ on, part }) => hardUse(part) && on.layers.length > 0 && clears(on) === 0,
+  },
+  'not-for-outdoors': {
+    severity: 'stop',
+    remedies: [{ operation: 'clear-coat', family: 'hard-clear' }],
+    ends: ({ on, part }) =>
+      (part.use === 'outdoors' || part.use === 'damp') &&
+      on.layers.length > 0 &&
+      !on.layers.some(({ act }) => act.family === 'hard-clear'),
+  },
+  'too-few-clears': {
+    severity: 'caution',
+    remedies: [{ operation: 'clear-coat' }],
+    ends: ({ on, part, seal }) => clears(on) > 0 && clears(on) < (getSeal(seal).coats[part.use] ?? 0),
+  },
+} as const satisfies Record<string, EndingRule>
+
+/** How many of the look's own coats and steps the acts lack: by operation and colour, so that a colour used twice counts twice. */
+function coatsShort({ acts, looks, wish, part, seal, cover, method }: Ending): number {
+  const key = (operation: OperationCode, hex: string | undefined) => `${operation} ${hex ?? ''}`
+  const wanted = new Map<string, number>()
+  for (const line of mergeRecipes(looks, 'none')) {
+    if (line.optional || line.operation === 'dust-off' || !lineFits(line, wish.paint, method)) continue
+    const name = key(line.operation, line.paint && wish.colours[line.paint]?.hex)
+    wanted.set(name, (wanted.get(name) ?? 0) + timesOf(line, part.use, seal, cover))
+  }
+  return [...wanted].reduce((short, [name, times]) => {
+    const done = acts.filter((act) => key(act.operation, act.colour?.hex) === name).length
+    return short + Math.max(0, times - done)
+  }, 0)
+}
