@@ -25,7 +25,7 @@ const page = await browser.newPage({ viewport: wide, reducedMotion: 'reduce' })
 const washstand = await pieceCalled(page, 'Washstand')
 const chest = await pieceCalled(page, 'Blanket chest')
 const bureau = await pieceCalled(page, 'Bureau')
-await page.goto(`${address}${bureau}`)
+await page.goto(`${address}${await pieceCalled(page, 'Hall settle')}`)
 const plan = (await page.locator('a[href*="/plan/"]').first().getAttribute('href')) ?? bureau
 const views: [name: string, path: string, viewport: typeof wide, scheme: 'light' | 'dark'][] = [
   ['bench', '/', wide, 'light'],
@@ -35,6 +35,8 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
   ['piece', washstand, wide, 'light'],
   ['piece-phone', washstand, phone, 'light'],
   ['plan', plan, wide, 'light'],
+  ['find', plan.replace('/plan/', '/find/'), wide, 'light'],
+  ['way', `${bureau}/way`, wide, 'light'],
   ['money', `${chest}/money`, wide, 'light'],
   ['record', `${chest}/record`, wide, 'light'],
   ['intake', '/pieces/new', wide, 'light'],

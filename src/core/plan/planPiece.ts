@@ -3,7 +3,7 @@
  */
 import { defaultMethod, type HouseMethod } from '../finish/method'
 import type { FamilyCode } from '../finish/families'
-import { planFinish, type FinishablePart, type FinishPlan, type FinishWish } from '../finish/planFinish'
+import { planFinish, type FinishablePart, type FinishPlan, type FinishWish, type PlannedStep } from '../finish/planFinish'
 import type { FinishRefusal } from '../finish/refusals'
 import { checkStack, type Conflict } from '../stack/checkStack'
 import { layOut, usualHours, type Timeline, type WorkingHours } from './timeline'
@@ -24,6 +24,8 @@ export interface PartPlan {
 export interface Amount {
   family: FamilyCode
   hex: string | null
+  /** the colour's name */
+  name: string | null
   /** ml, or g for wax */
   amount: number
 }
@@ -51,7 +53,7 @@ export function planPiece({ parts, method = defaultMethod, hours = usualHours, s
     if (stop) throw new Error(`the plan of part ${id} will not hold: ${stop.code}`)
     planned.push({ id, plan: outcome.plan, conflicts })
   }
-  const amounts = sumAmounts(planned)
+  const amounts = sumAmounts(planned.flatMap(({ plan }) => plan.steps))
   return {
     parts: planned,
     refused,
@@ -64,13 +66,14 @@ export function planPiece({ parts, method = defaultMethod, hours = usualHours, s
   }
 }
 
-function sumAmounts(parts: readonly PartPlan[]): Amount[] {
+/** What steps take in all, by product family and colour. */
+export function sumAmounts(steps: readonly PlannedStep[]): Amount[] {
   const sums = new Map<string, Amount>()
-  for (const { family, colour, amount } of parts.flatMap(({ plan }) => plan.steps)) {
+  for (const { family, colour, amount } of steps) {
     if (family === null || amount === null) continue
     const hex = colour?.hex ?? null
     const key = `${family} ${hex}`
-    sums.set(key, { family, hex, amount: (sums.get(key)?.amount ?? 0) + amount })
+    sums.set(key, { family, hex, name: colour?.name ?? null, amount: (sums.get(key)?.amount ?? 0) + amount })
   }
   return [...sums.values()]
 }

@@ -36,6 +36,8 @@ export interface Timeline {
 export interface TimedPart {
   id: string
   steps: readonly PlannedStep[]
+  /** when its first step may be done; at once unless given */
+  readyAt?: number
 }
 
 const day = 1440
@@ -69,7 +71,7 @@ function holds(steps: readonly PlannedStep[], index: number, start: number, hour
   return begin <= end + closes && holds(steps, index + 1, begin, hours, weekday)
 }
 
-interface Lane extends TimedPart {
+interface Lane extends Omit<TimedPart, 'readyAt'> {
   next: number
   readyAt: number
   /** when the window it stands in closes */
@@ -94,7 +96,12 @@ export function layOut(
   weekday = 1,
 ): Timeline {
   if (hours.days.length === 0 || hours.to <= hours.from) throw new Error('no working hours: choose at least one day and one hour')
-  const lanes: Lane[] = parts.map((part) => ({ ...part, next: 0, readyAt: startAt, closesAt: Infinity }))
+  const lanes: Lane[] = parts.map((part) => ({
+    ...part,
+    next: 0,
+    readyAt: Math.max(startAt, part.readyAt ?? startAt),
+    closesAt: Infinity,
+  }))
   const slots: Slotted[] = []
   let now = startAt
   let before: PlannedStep | undefined

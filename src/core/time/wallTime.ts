@@ -14,7 +14,13 @@ export function instantOf(text: string, zone: string): string | null {
   const date = new TZDate(Number(year), Number(month) - 1, Number(day), Number(hour), Number(minute), zone)
   const real = new Date(Date.UTC(Number(year), Number(month) - 1, Number(day)))
   if (Number.isNaN(date.getTime()) || real.getUTCDate() !== Number(day) || Number(hour) > 23 || Number(minute) > 59) return null
-  return new Date(date.getTime()).toISOString()
+  const found = date.getTime()
+  const shown = wallTimeOf(new Date(found).toISOString(), zone)
+  // an hour (or half) that the clocks repeat: the first of the two
+  const first = [3_600_000, 1_800_000]
+    .map((back) => found - back)
+    .find((ms) => wallTimeOf(new Date(ms).toISOString(), zone) === shown)
+  return new Date(first ?? found).toISOString()
 }
 
 const pad = (n: number) => String(n).padStart(2, '0')
@@ -29,6 +35,18 @@ export function wallTimeOf(instant: string, zone: string): string {
 export function dayOf(instant: string, zone: string): string {
   const date = new TZDate(instant, zone)
   return `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}`
+}
+
+/** The wall day so many days after another. */
+export function dayAfter(day: string, days: number): string {
+  return new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
+}
+/** 0 for Sunday to 6 for Saturday. */
+export const weekdayOf = (day: string): number => new Date(`${day}T00:00:00Z`).getUTCDay()
+/** Minutes since midnight on the studio's wall. */
+export function minuteOfDay(instant: string, zone: string): number {
+  const date = new TZDate(instant, zone)
+  return date.getHours() * 60 + date.getMinutes()
 }
 
 /** Whole days from one wall day to another. */

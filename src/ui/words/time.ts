@@ -48,3 +48,9 @@ export function spanFigure(minutes: number): { figure: string; unit: string } {
 
 /** Hours as money reckons them: "6.25 h". */
 export const hoursWords = (hours: number): string => `${Number(hours.toFixed(2))} h`
+
+/** "Wednesday 25 November", of a day on the wall. */
+export const dayWords = (day: string): string =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'long', day: 'numeric', month: 'long' }).format(
+    new Date(`${day}T12:00:00Z`),
+  )

@@ -52,6 +52,11 @@ export default async function PiecePage({ params }: Params) {
             <Link href={`/pieces/${piece.id}/money`} className="press press-now">
               {journey.ending ? 'What it earned' : 'Price it'}
             </Link>
+            {!journey.ending && (
+              <Link href={`/pieces/${piece.id}/way`} className="press">
+                Its way
+              </Link>
+            )}
             <Link href={`/pieces/${piece.id}/record`} className="press">
               Its record
             </Link>

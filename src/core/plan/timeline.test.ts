@@ -1,0 +1,87 @@
+import { describe, expect, test } from 'vitest'
+import type { PlannedStep } from '../finish/planFinish'
+import { layOut, usualHours } from './timeline'
+
+const step = (operation: PlannedStep['operation'], minutes: number, window: PlannedStep['window'] = null): PlannedStep => ({
+  operation,
+  family: null,
+  colour: null,
+  mix: null,
+  applicator: null,
+  grit: null,
+  film: 'normal',
+  minutes,
+  amount: null,
+  window,
+  check: null,
+  cautions: [],
+  reason: 'cover',
+  coat: null,
+  needed: true,
+})
+const wait = (opens: number, closes?: number): PlannedStep['window'] => ({
+  clock: 'evaporation',
+  opens: [opens, opens],
+  ...(closes !== undefined && { closes: [closes, closes] as const }),
+  source: 'craft',
+})
+const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute
+const starts = (...[parts, ...rest]: Parameters<typeof layOut>) =>
+  layOut(parts, ...rest).slots.map(({ partId, start }) => [partId, start])
+
+describe('one painter’s days', () => {
+  test('a coat of 30 minutes that dries an hour: the next at 10:30', () => {
+    const steps = [step('coat', 30, wait(60)), step('coat', 30)]
+    expect(starts([{ id: 'top', steps }])).toEqual([
+      ['top', at(0, 9)],
+      ['top', at(0, 10, 30)],
+    ])
+  })
+  test('another part is worked while the first dries', () => {
+    const legs = { id: 'legs', steps: [step('clean', 40)] }
+    const top = { id: 'top', steps: [step('coat', 30, wait(60)), step('glaze', 30)] }
+    expect(starts([legs, top])).toEqual([
+      ['top', at(0, 9)],
+      ['legs', at(0, 9, 30)],
+      ['top', at(0, 10, 30)],
+    ])
+  })
+  test('what does not fit before 17:00 waits for the morning, and Friday’s for Monday', () => {
+    const steps = [step('coat', 30, wait(60)), step('coat', 30)]
+    // day 0 is a Friday, begun at 15:45: the second coat would open at 17:15
+    expect(starts([{ id: 'top', steps }], usualHours, at(0, 15, 45), 5)).toEqual([
+      ['top', at(0, 15, 45)],
+      ['top', at(3, 9)],
+    ])
+  })
+  test('a wax that must come off within the hour is not begun at 16:30', () => {
+    const steps = [step('clear-wax', 20, wait(30, 60)), step('wax-off', 10)]
+    expect(starts([{ id: 'top', steps }], usualHours, at(0, 16, 30))).toEqual([
+      ['top', at(1, 9)],
+      ['top', at(1, 9, 50)],
+    ])
+  })
+  test('while a window is short nothing is begun that would keep the painter from it', () => {
+    const waxed = { id: 'a', steps: [step('clear-wax', 20, wait(30, 60)), step('wax-off', 10)] }
+    const long = { id: 'b', steps: [step('sand', 90)] }
+    expect(starts([waxed, long])).toEqual([
+      ['a', at(0, 9)],
+      ['a', at(0, 9, 50)],
+      ['b', at(0, 10)],
+    ])
+  })
+  test('alike steps in a row share their set-up: two coats of 30 take 30 and 22', () => {
+    const two = ['a', 'b'].map((id) => ({ id, steps: [step('coat', 30)] }))
+    expect(layOut(two)).toMatchObject({ attendedMinutes: 52, savedMinutes: 8, days: 1 })
+  })
+  test('a part that is still wet begins when it opens', () => {
+    expect(starts([{ id: 'top', steps: [step('coat', 30)], readyAt: at(0, 11, 20) }])).toEqual([['top', at(0, 11, 20)]])
+  })
+  test('a window that no working hour can keep is said to be so', () => {
+    const steps = [step('coat', 30, wait(600, 700)), step('scrape-distress', 30)]
+    expect(layOut([{ id: 'top', steps }]).awkward).toBeGreaterThan(0)
+  })
+  test('no working day is an error that says what to do', () => {
+    expect(() => layOut([], { from: 540, to: 1020, days: [] })).toThrow(/choose at least one day/)
+  })
+})
