@@ -8,7 +8,8 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: 'unit', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'], exclude: ['src/db/**'] },
+        // machines are shared: a test ends when it is done
+        test: { testTimeout: 120_000, name: 'unit', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'], exclude: ['src/db/**'] },
       },
       {
         resolve: { alias },

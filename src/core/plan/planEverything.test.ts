@@ -42,7 +42,7 @@ test('every material × finish found × look × paint × use the tables know giv
   expect(broken.slice(0, 10)).toEqual([])
   expect(plans + refusals).toBe(14 * 11 * 23 * 9 * 6)
   expect(plans).toBeGreaterThan(30_000)
-}, 180_000)
+}, 600_000)
 
 const anyPart: fc.Arbitrary<FinishablePart> = fc.record({
   substrate: fc.constantFrom(...codesOf(substrates)),

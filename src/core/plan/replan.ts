@@ -14,12 +14,15 @@ const colourless = (act: Act) => ['intake', 'repair', 'prep', 'prime'].includes(
 const same = (one: Act, other: Act) =>
   one.operation === other.operation && (colourless(one) || (one.family === other.family && one.colour?.hex === other.colour?.hex))
 
-/** Where a new plan goes on after what was done: the position after the last of its steps that is behind. */
+/**
+ * Where a new plan goes on after what was done: the position after the last of its steps that is behind. A coat of colour
+ * that has not been laid is never passed over, whatever was done after it.
+ */
 export function positionAfter(steps: readonly Act[], done: readonly Act[]): number {
   let position = 0
   for (const act of done) {
     const found = steps.findIndex((step, k) => k >= position && same(step, act))
-    if (found >= 0) position = found + 1
+    if (found >= 0 && steps.slice(position, found).every(({ colour }) => colour === null)) position = found + 1
   }
   return position
 }

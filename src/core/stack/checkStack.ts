@@ -59,8 +59,9 @@ export function checkStack(input: StackInput): Conflict[] {
     on = afterAct(on, act, index)
   })
   if (!finished) return found
+  const ending = { ...intent, acts, on }
   for (const [code, { ends, severity, remedies }] of endings) {
-    if (ends({ ...intent, acts, on })) found.push({ code, severity, remedies, acts: [] })
+    if (ends(ending)) found.push({ code, severity, remedies, acts: [] })
   }
   const lastCoat = on.layers.at(-1)
   if (usedAt !== undefined && lastCoat?.act.at && lastCoat.act.family) {

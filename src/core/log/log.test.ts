@@ -1,0 +1,49 @@
+import { describe, expect, test } from 'vitest'
+import { at, entry, ms, onStep } from '../testing/piece'
+import { effectiveLog, historyOf } from './entry'
+import { stateOf, stepStates } from './stepStates'
+
+describe('the log that counts', () => {
+  const wrong = entry('cost', at('09:00'), { money: 4200, costKind: 'bought' })
+  const right = entry('cost', at('09:00'), { money: 2400, costKind: 'bought', corrects: wrong.id })
+  const righter = entry('cost', at('09:00'), { money: 2450, costKind: 'bought', corrects: right.id })
+
+  test('a correction stands in place of what it corrects, and a correction of it in its place', () => {
+    expect(effectiveLog([wrong, right]).map(({ money }) => money)).toEqual([2400])
+    expect(effectiveLog([wrong, right, righter]).map(({ money }) => money)).toEqual([2450])
+  })
+  test('the whole history of an entry stays, newest first', () => {
+    expect(historyOf(righter, [wrong, right, righter]).map(({ money }) => money)).toEqual([2400, 4200])
+  })
+  test('what was struck out is gone from what counts, with nothing in its place', () => {
+    expect(effectiveLog([wrong, entry('struck', at('10:00'), { corrects: wrong.id })])).toEqual([])
+  })
+  test('entries are in the order they happened, not the order they were written', () => {
+    const late = entry('note', at('08:00'), { note: 'remembered later' })
+    expect(effectiveLog([right, late]).map(({ kind }) => kind)).toEqual(['note', 'cost'])
+  })
+})
+
+describe('a step', () => {
+  const started = entry('started', at('09:00'), onStep('s'))
+  const ended = entry('ended', at('09:35'), onStep('s'))
+  const state = (...log: ReturnType<typeof entry>[]) => stateOf(stepStates(log, ms('10:00')), 's')
+
+  test('nothing said of it: it waits', () => expect(state()).toMatchObject({ status: 'waiting', minutes: 0 }))
+  test('started at nine it has run an hour by ten', () =>
+    expect(state(started)).toMatchObject({ status: 'running', minutes: 60 }))
+  test('ended at 9:35 it took 35 minutes', () => expect(state(started, ended)).toMatchObject({ status: 'done', minutes: 35 }))
+  test('minutes typed by hand win over the clock', () => {
+    expect(state(started, entry('ended', at('12:00'), { ...onStep('s'), minutes: 40 }))).toMatchObject({
+      status: 'done',
+      minutes: 40,
+    })
+  })
+  test('two people who both tapped: the first start and the first end count', () => {
+    const again = [entry('started', at('09:10'), onStep('s')), entry('ended', at('09:50'), onStep('s'))]
+    expect(state(started, ended, ...again)).toMatchObject({ startedAt: at('09:00'), endedAt: at('09:35'), minutes: 35 })
+  })
+  test('left out it is neither waiting nor done', () => {
+    expect(state(entry('left-out', at('09:00'), onStep('s')))).toMatchObject({ status: 'left-out', endedAt: null })
+  })
+})

@@ -1,0 +1,152 @@
+import { describe, expect, test } from 'vitest'
+import { benchOrder, whatFits } from '../bench/benchOrder'
+import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
+import { journeyOf } from './journey'
+import { earnedBy, ledgerSoFar, ledgerWhenDone, pricesFor, taxFor, type Terms } from './ledger'
+import { sectionOf } from './section'
+
+const terms: Terms = {
+  hourRate: 1800,
+  overheadRate: 200,
+  taxMode: 'none',
+  taxShare: 0,
+  wish: { profit: 2000 },
+  haggle: 0.1,
+  step: 500,
+}
+const first = planStep('one')
+const second = planStep('two', { operation: 'smooth', family: null, colour: null, amount: null, minutes: 15, window: null })
+const last = planStep('three', { family: 'chalk-style', minutes: 25 })
+const done = (id: string, from: string, to: string) => [
+  entry('started', at(from), onStep(id)),
+  entry('ended', at(to), onStep(id)),
+]
+const coatOf = (id: string, when: string, amount: number, money: number) =>
+  entry('coat', when, {
+    ...onStep(id),
+    money,
+    coat: { productId: null, family: 'chalk-style', mix: null, amount, unit: 'ml', applicator: null, film: 'normal' },
+  })
+
+describe('where a piece stands', () => {
+  const file = fileWith([partWith([first, second, last])], done('one', '09:00', '09:30'))
+
+  test('a coat ended at 9:30 may be tested from 10:30 and is safe from 11:30', () => {
+    const [part] = journeyOf(file, [], ms('10:00')).parts
+    expect(part?.window?.times).toMatchObject({ mayOpen: at('10:30'), opens: at('11:30'), closes: null })
+    expect(part?.window?.phase).toBe('shut')
+    expect(part?.next?.id).toBe('two')
+    expect(journeyOf(file, [], ms('10:45')).parts[0]?.window?.phase).toBe('open')
+    expect(journeyOf(file, [], ms('12:00')).parts[0]?.window?.phase).toBe('best')
+  })
+  test('below 10 °C it stands still', () => {
+    const [part] = journeyOf(file, [{ at: at('08:00'), temperature: 7, humidity: 50 }], ms('12:00')).parts
+    expect(part?.window?.times.opens).toBeNull()
+  })
+  test('30 minutes are done, 40 are to come', () => {
+    expect(journeyOf(file, [], ms('10:00'))).toMatchObject({ stage: 'under-way', minutesDone: 30, minutesLeft: 40 })
+  })
+  test('just in, under way, resting, listed, ended: one after another', () => {
+    const parts = [partWith([first])]
+    const all = done('one', '09:00', '09:30')
+    const stage = (log: ReturnType<typeof entry>[], day = 4) => journeyOf(fileWith(parts, log), [], ms('12:00', day)).stage
+    expect(stage([])).toBe('just-in')
+    expect(stage([entry('started', at('09:00'), onStep('one'))])).toBe('under-way')
+    expect(stage(all)).toBe('resting')
+    expect(stage([...all, entry('listed', at('15:00'), { money: 9000, channelId: 'c' })])).toBe('listed')
+    expect(stage([...all, entry('kept', at('15:00'))])).toBe('ended')
+  })
+  test('the section shows the coat wet, then dry, and what is planned as planned', () => {
+    const layers = (now: string) => {
+      const [part] = journeyOf(file, [], ms(now)).parts
+      return part ? sectionOf(part).layers.map(({ kind, state }) => `${kind} ${state}`) : []
+    }
+    expect(layers('10:00')).toEqual(['oldClear there', 'paint wet', 'paint planned'])
+    expect(layers('12:00')).toEqual(['oldClear there', 'paint there', 'paint planned'])
+  })
+})
+
+describe('the bench’s order', () => {
+  const journey = (log: ReturnType<typeof entry>[], now: string, steps = [first, second, last]) =>
+    journeyOf(fileWith([partWith(steps)], log), [], ms(now))
+  const closing = planStep('wax', {
+    operation: 'clear-wax',
+    family: 'clear-wax',
+    colour: null,
+    amount: 20,
+    window: { clock: 'reaction', opens: [20, 30], closes: [60, 60], source: 'craft' },
+  })
+  const off = planStep('off', {
+    operation: 'wax-off',
+    family: 'clear-wax',
+    colour: null,
+    amount: null,
+    window: null,
+    minutes: 10,
+  })
+
+  test('what closes within the hour stands before what nothing holds', () => {
+    const waxed = journey(done('wax', '09:00', '09:20'), '10:00', [closing, off])
+    const idle = journey([], '10:00')
+    expect(benchOrder([idle, waxed], ms('10:00')).now.map(({ step, why }) => [step.id, why])).toEqual([
+      ['off', 'closing'],
+      ['one', 'nothing-holds'],
+    ])
+  })
+  test('an hour later it is gone, and drying work is not offered', () => {
+    const waxed = journey(done('wax', '09:00', '09:20'), '11:00', [closing, off])
+    const wet = journey(done('one', '10:30', '10:50'), '11:00')
+    const { gone, drying, now } = benchOrder([waxed, wet], ms('11:00'))
+    expect([gone.map(({ step }) => step.id), drying.map(({ step }) => step.id), now]).toEqual([['off'], ['two'], []])
+  })
+  test('in 30 minutes a 20-minute coat fits and a second alike shares its 8 of set-up', () => {
+    const { now } = benchOrder([journey([], '10:00'), journey([], '10:00')], ms('10:00'))
+    expect(whatFits(now, 30, () => 8).taken).toHaveLength(1)
+    expect(whatFits(now, 32, () => 8)).toMatchObject({ minutes: 32 })
+  })
+  test('a piece that has left is on nobody’s bench', () => {
+    expect(benchOrder([journey([entry('kept', at('09:00'))], '10:00')], ms('10:00')).now).toEqual([])
+  })
+})
+
+describe('what it costs', () => {
+  const log = [
+    entry('cost', at('08:00'), { costKind: 'bought', money: 3000 }),
+    entry('cost', at('08:10'), { costKind: 'consumables', money: 150 }),
+    ...done('one', '09:00', '09:30'),
+    coatOf('one', at('09:30'), 90, 288),
+  ]
+  const journey = journeyOf(fileWith([partWith([first, second, last])], log), [], ms('12:00'))
+
+  test('30.00 bought, 1.50 consumables, 2.88 paint, half an hour’s overhead of 1.00', () => {
+    expect(ledgerSoFar(journey, terms)).toEqual({
+      lines: [
+        { kind: 'bought', amount: 3000 },
+        { kind: 'materials', amount: 288 },
+        { kind: 'consumables', amount: 150 },
+        { kind: 'overhead', amount: 100 },
+      ],
+      hours: 0.5,
+      total: 3538,
+    })
+  })
+  test('when done: 100 ml more at 3.2 pence, and 40 minutes more', () => {
+    const book = ledgerWhenDone(journey, terms, () => 3.2)
+    // 70 min are 1.17 h; overhead 2.34
+    expect(book.lines.find(({ kind }) => kind === 'materials')?.amount).toBe(288 + 320)
+    expect(book.hours).toBe(1.17)
+    expect(book.lines.find(({ kind }) => kind === 'overhead')?.amount).toBe(234)
+  })
+  test('sold for 60 less 6 of fees: 18.62 is left, 37.24 an hour', () => {
+    expect(earnedBy(ledgerSoFar(journey, terms), terms, 6000, 600)).toEqual({ left: 1862, perHour: 3724 })
+  })
+  test('the margin scheme knows what was paid', () => {
+    expect(taxFor({ ...terms, taxMode: 'margin', taxShare: 0.2 }, 3000)).toEqual({ mode: 'margin', share: 0.2, bought: 3000 })
+  })
+  test('a wish that no price meets is an issue, not a number', () => {
+    const greedy = { ...terms, wish: { margin: 0.9 } }
+    expect(pricesFor(ledgerSoFar(journey, terms), greedy, { feeShare: 0.2, feeFixed: 0 }, {})).toEqual({
+      issue: 'no-price-meets-it',
+    })
+  })
+})

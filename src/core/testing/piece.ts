@@ -1,0 +1,102 @@
+/** A small piece with a plan and a log, for tests: every figure is plain to work by hand. */
+import type { PlannedStep } from '../finish/planFinish'
+import type { Entry } from '../log/entry'
+import type { Part, PieceFile, PlanStep } from '../piece/piece'
+
+/** "09:30" on 4 May 2026, UTC. */
+export const at = (time: string, day = 4): string => `2026-05-${String(day).padStart(2, '0')}T${time}:00.000Z`
+export const ms = (time: string, day = 4): number => Date.parse(at(time, day))
+
+const plain: PlannedStep = {
+  operation: 'coat',
+  family: 'chalk-style',
+  colour: { name: 'Kelp Jar', hex: '#4c5a3c' },
+  mix: null,
+  applicator: 'bristle brush',
+  grit: null,
+  film: 'normal',
+  minutes: 20,
+  amount: 100,
+  window: { clock: 'evaporation', opens: [60, 120], source: 'craft' },
+  check: 'raking-light',
+  cautions: [],
+  reason: 'cover',
+  coat: null,
+  needed: true,
+}
+export const planStep = (id: string, over: Partial<PlannedStep> = {}): PlanStep => ({ ...plain, id, position: 0, ...over })
+
+export function partWith(steps: PlanStep[], over: Partial<Part> = {}): Part {
+  return {
+    id: 'part',
+    name: 'Top',
+    kind: 'top',
+    count: 1,
+    substrate: 'close-grained',
+    existing: 'varnish',
+    lead: 'unlikely',
+    use: 'light',
+    bleeds: false,
+    knots: null,
+    surfaces: [{ shape: 'panel', relief: 'flat', count: 1, width: 1000, height: 1000 }],
+    plan: {
+      id: 'plan',
+      look: 'smooth-solid',
+      with: [],
+      paint: 'chalk-style',
+      colours: { a: { name: 'Kelp Jar', hex: '#4c5a3c' } },
+      seal: null,
+      departures: {},
+      madeAt: at('08:00'),
+      steps: steps.map((step, position) => ({ ...step, position })),
+    },
+    earlier: [],
+    ...over,
+  }
+}
+
+let made = 0
+export function entry(kind: Entry['kind'], when: string, over: Partial<Entry> = {}): Entry {
+  made += 1
+  return {
+    id: `entry-${String(made).padStart(4, '0')}`,
+    pieceId: 'piece',
+    partId: null,
+    stepId: null,
+    kind,
+    at: when,
+    recordedAt: when,
+    personId: null,
+    corrects: null,
+    minutes: null,
+    coat: null,
+    costKind: null,
+    money: null,
+    fees: null,
+    channelId: null,
+    note: null,
+    detail: null,
+    ...over,
+  }
+}
+export const onStep = (stepId: string) => ({ partId: 'part', stepId })
+
+export function fileWith(parts: Part[], log: Entry[], over: Partial<PieceFile['piece']> = {}): PieceFile {
+  return {
+    piece: {
+      id: 'piece',
+      name: 'Washstand',
+      source: 'auction',
+      sourceNote: null,
+      client: null,
+      promisedOn: null,
+      takenInAt: at('08:00'),
+      expected: null,
+      condition: null,
+      ...over,
+    },
+    parts,
+    log,
+    photos: [],
+  }
+}

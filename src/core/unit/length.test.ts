@@ -1,0 +1,46 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { formatArea, formatLength, formatVolume, parseLength } from './length'
+
+describe('lengths as they are typed', () => {
+  test.each([
+    ['82', 'metric', 820],
+    ['82,5 cm', 'metric', 825],
+    ['825 mm', 'metric', 825],
+    ['1 m 20 cm', 'metric', 1200],
+    ['32 1/2', 'imperial', 825.5],
+    ['32½', 'imperial', 825.5],
+    ['2 ft 8 1/2 in', 'imperial', 825.5],
+    ['5′ 3½″', 'imperial', 1612.9],
+    ['3/4', 'imperial', 19.05],
+    ['32 in', 'metric', 812.8],
+  ] as const)('%s (%s) is %d mm', (text, units, mm) => {
+    expect(parseLength(text, units)).toBeCloseTo(mm, 6)
+  })
+  test.each(['', 'wide', '0', '-4', '1/0', '20 m', '8 parsecs'])('“%s” is none', (text) => {
+    expect(parseLength(text, 'metric')).toBeNull()
+  })
+  test('what is written in cm is read back to the tenth', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 9999 }), (mm) => {
+        expect(parseLength(formatLength(mm, 'metric'), 'metric')).toBeCloseTo(mm, 6)
+      }),
+    )
+  })
+  test('what is written in eighths is read back to the eighth', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 3000 }), (eighths) => {
+        const mm = (eighths * 25.4) / 8
+        expect(parseLength(formatLength(mm, 'imperial'), 'imperial')).toBeCloseTo(mm, 6)
+      }),
+    )
+  })
+  test('areas and volumes in the house’s units', () => {
+    expect([formatArea(1.236, 'metric'), formatArea(1, 'imperial')]).toEqual(['1.24 m²', '10.8 sq ft'])
+    expect([formatVolume(120.4, 'metric'), formatVolume(1250, 'metric'), formatVolume(568, 'imperial')]).toEqual([
+      '120 ml',
+      '1.25 l',
+      '20.0 fl oz',
+    ])
+  })
+})
