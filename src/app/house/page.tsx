@@ -23,14 +23,14 @@ export default async function House() {
     <div className="space-y-12 pt-6">
       <section>
         <h1 className="title text-5xl">The house</h1>
-        <HouseForm key={JSON.stringify(studio)} studio={studio} zones={zones} />
+        <HouseForm studio={studio} zones={zones} />
       </section>
       <section aria-labelledby="method" className="border-t-2 border-ink pt-4">
         <h2 id="method" className="title text-3xl">
           The house method
         </h2>
         <p className="mt-1 max-w-prose text-soft">Where good painters disagree. A part may depart from it at the plan desk.</p>
-        <MethodForm key={JSON.stringify(studio.method)} method={studio.method} />
+        <MethodForm method={studio.method} />
       </section>
       <section aria-labelledby="channels" className="border-t-2 border-ink pt-4">
         <h2 id="channels" className="title text-3xl">
