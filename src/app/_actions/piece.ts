@@ -25,6 +25,7 @@ import { assess } from '../../core/assess/assess'
 import { getRepair } from '../../core/finish/repairs'
 import { mend } from '../../core/plan/mend'
 import { addRecipe } from '../../db/recipe'
+import { withWindows } from '../../core/finish/planFinish'
 import { doneOn, factsOf } from '../../core/piece/facts'
 import { replan } from '../../core/plan/replan'
 import { journeyOf } from '../../core/piece/journey'
@@ -107,10 +108,14 @@ export async function planPart(typed: PlanText): Promise<Answer> {
     const journey = file && journeyOf(file, [], Date.parse(at))
     const current = journey?.parts.find(({ part }) => part.id === partId)
     if (!current) throw new Refused('not-found')
+    // sent twice, stored once
+    if (current.part.plan?.id === planId) return
     const { look, paint, seal, departures } = entered
     const colours = { a: entered.colours.a, ...(entered.colours.b && { b: entered.colours.b }) }
     const wish = { look, with: entered.with, paint, colours, seal: seal ?? undefined }
-    const outcome = replan(factsOf(current.part), wish, doneOn(current), { ...studio.method, ...departures })
+    const facts = factsOf(current.part)
+    const method = { ...studio.method, ...departures }
+    const outcome = replan(facts, wish, doneOn(current), method)
     if ('refusal' in outcome) throw new Refused('not-whole')
     const chosen = order.flatMap((position) => outcome.steps[position] ?? [])
     if (stepIds.length < chosen.length || new Set(order).size !== order.length || chosen.length !== order.length)
@@ -121,7 +126,7 @@ export async function planPart(typed: PlanText): Promise<Answer> {
       seal,
       departures,
       madeAt: at,
-      steps: chosen.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
+      steps: withWindows(chosen, facts, method).map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
     })
   })
 }
@@ -166,6 +171,7 @@ export async function mendPart(typed: MendText): Promise<Answer> {
       repair,
       factsOf(current.part),
       wish,
+      doneOn(current),
       ahead.map(({ step }) => step),
       method,
     )

@@ -36,7 +36,7 @@ export const loadWorkshop = (): Promise<Workshop> =>
     const climate = await listAir(client, nowMs)
     return {
       studio,
-      journeys: files.map((file) => journeyOf(file, climate, nowMs)),
+      journeys: files.map((file) => journeyOf(file, climate, nowMs, studio.method)),
       air: climate.at(-1) ?? null,
       products: await listProducts(client),
       nowMs,
@@ -74,7 +74,7 @@ export const findPieceView = cache((id: string): Promise<PieceView | null> =>
     const climate = await listAir(client, nowMs)
     return {
       studio,
-      journey: journeyOf(file, climate, nowMs),
+      journey: journeyOf(file, climate, nowMs, studio.method),
       channels: await listChannels(client),
       products: await listProducts(client),
       nowMs,

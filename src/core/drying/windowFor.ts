@@ -43,7 +43,7 @@ export interface DryingWindow {
 }
 
 /** What a film does to the label's minutes. */
-const filmMinutes: Record<Film, number> = { thin: 0.7, normal: 1, heavy: 2.5 }
+export const filmMinutes: Record<Film, number> = { thin: 0.7, normal: 1, heavy: 2.5 }
 const assistanceSpeed: Record<AssistanceKind, number> = { none: 1, fan: 1.5, heatGun: 4 }
 const minuteMs = 60_000
 

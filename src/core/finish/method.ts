@@ -35,6 +35,9 @@ export const defaultMethod: HouseMethod = {
   fullUse: '30',
 }
 
+/** The schools a line of a table is for; any where none is named. */
+export type SchoolsAsked = { [K in SchoolCode]?: readonly HouseMethod[K][] }
+
 /** Whether a house works as a line of a table asks; a line that asks nothing fits every house. */
-export const worksSo = (asked: Partial<HouseMethod> | undefined, method: HouseMethod): boolean =>
-  !asked || schoolCodes.every((code) => asked[code] === undefined || asked[code] === method[code])
+export const worksSo = (asked: SchoolsAsked | undefined, method: HouseMethod): boolean =>
+  !asked || schoolCodes.every((code) => (asked[code] as readonly string[] | undefined)?.includes(method[code]) ?? true)

@@ -228,11 +228,10 @@ function mixOf(line: Line, lines: readonly Line[], part: FinishablePart, wish: F
 
 /** Lines of a recipe as steps on this part, each with the window to the one after it. */
 export function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly Line[], method: HouseMethod): PlannedStep[] {
-  const around = { kind: getSubstrate(part.substrate).kind, method }
   const metres = 8 * Math.sqrt(part.areaM2)
   const proves = isProven(part, wish, method)
   const firstCoat = lines.findIndex(({ paint }) => paint !== undefined)
-  return lines.map((line, index) => {
+  const steps = lines.map((line, index): PlannedStep => {
     const operation = getOperation(line.operation)
     const family = line.family ?? (line.paint ? wish.paint : null)
     const film = line.film ?? 'normal'
@@ -248,7 +247,7 @@ export function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly 
       film,
       minutes: standardMinutes(line.operation, { areaM2: part.areaM2, items: part.knots ?? defaultKnots, metres }),
       amount: lays ? amountOf(part.areaM2, family, film, line.coat?.number ?? 1, line.operation) : null,
-      window: findStepWindow(line.operation, family, lines[index + 1]?.operation ?? null, around),
+      window: null,
       check: proves && index === firstCoat ? 'scratch' : (operation.check ?? null),
       cautions: cautionsFor(operation.cautions ?? [], part),
       reason: line.reason,
@@ -256,6 +255,16 @@ export function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly 
       needed: line.optional !== true,
     }
   })
+  return withWindows(steps, part, method)
+}
+
+/** Steps in the order they stand, each with the window to the one that follows it now. */
+export function withWindows<T extends PlannedStep>(steps: readonly T[], part: FinishablePart, method: HouseMethod): T[] {
+  const around = { kind: getSubstrate(part.substrate).kind, method }
+  return steps.map((step, k) => ({
+    ...step,
+    window: findStepWindow(step.operation, step.family, steps[k + 1]?.operation ?? null, around),
+  }))
 }
 
 /** ml or g for one coat: the product's careful coverage; washes and effects carry a part of the paint. */

@@ -5,18 +5,18 @@
 import type { ExistingFinishCode } from './parts'
 import type { RecipeLine } from './recipe'
 
-const cleaned: readonly RecipeLine[] = [
+export const cleaned: readonly RecipeLine[] = [
   { phase: 'prep', operation: 'clean', family: 'degreaser', reason: 'grease-defeats-paint' },
   { phase: 'prep', operation: 'rinse', reason: 'degreaser-defeats-paint' },
 ]
-const spirits: RecipeLine = {
+export const spirits: RecipeLine = {
   phase: 'prep',
   operation: 'wipe-spirits',
   family: 'spirits',
   applicator: 'clean cloths',
   reason: 'wax-defeats-paint',
 }
-const dewaxed: readonly RecipeLine[] = [
+export const dewaxed: readonly RecipeLine[] = [
   { phase: 'prep', operation: 'dewax', family: 'spirits', applicator: 'fine wire wool', reason: 'wax-defeats-paint' },
   spirits,
 ]

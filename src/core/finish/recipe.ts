@@ -5,7 +5,7 @@
 import type { Film } from '../mix/coatVolumes'
 import type { OperationCode } from '../labour/operations'
 import type { FamilyCode } from './families'
-import type { HouseMethod } from './method'
+import type { SchoolsAsked } from './method'
 
 /** Colours of a look: A lies under B. */
 export type Slot = 'a' | 'b'
@@ -44,7 +44,7 @@ export interface RecipeLine {
   onlyFor?: readonly FamilyCode[]
   notFor?: readonly FamilyCode[]
   /** only where the house works so */
-  school?: Partial<HouseMethod>
+  school?: SchoolsAsked
   /** before each of the repeats of this line but the first */
   between?: readonly RecipeLine[]
   /** makes it better; nothing breaks without it */

@@ -3,6 +3,8 @@
  * column of its looks and its section on sealing; `practice` where that is silent.
  */
 import { getOperation } from '../labour/operations'
+import { cleaned, dewaxed, primers, spirits } from './preparation'
+import { clearLine, deLint, oiled, tinted, waxed } from './seals'
 import { toSteps, type FinishablePart, type FinishWish, type PlannedStep } from './planFinish'
 import { defaultMethod, type HouseMethod } from './method'
 import type { RecipeLine } from './recipe'
@@ -21,52 +23,9 @@ export interface Repair {
 const rub = (grit: string): RecipeLine => ({ phase: 'wear', operation: 'smooth', grit, reason: 'smooth-between' })
 const dust: RecipeLine = { phase: 'wear', operation: 'dust-off', reason: 'dust-defeats-paint' }
 const again: RecipeLine = { phase: 'top', operation: 'coat', paint: 'a', applicator: 'synthetic brush', reason: 'cover' }
-const clear: RecipeLine = {
-  phase: 'seal',
-  operation: 'clear-coat',
-  family: 'water-clear',
-  film: 'thin',
-  applicator: 'foam brush',
-  reason: 'seal-use',
-}
-const lint: RecipeLine = { phase: 'seal', operation: 'de-lint', reason: 'no-dust-under-clear' }
-const waxOn: RecipeLine = {
-  phase: 'seal',
-  operation: 'clear-wax',
-  family: 'clear-wax',
-  film: 'thin',
-  applicator: 'cloth',
-  reason: 'seal-paint',
-}
-const waxOff: RecipeLine = {
-  phase: 'rub',
-  operation: 'wax-off',
-  family: 'clear-wax',
-  applicator: 'lint-free rag',
-  reason: 'excess-never-hardens',
-}
-const buffed: RecipeLine = { phase: 'buff', operation: 'buff', family: 'clear-wax', applicator: 'soft cloth', reason: 'sheen' }
-const dewax: RecipeLine = {
-  phase: 'prep',
-  operation: 'dewax',
-  family: 'spirits',
-  applicator: 'cloths, often changed',
-  reason: 'wax-defeats-paint',
-}
-const spirits: RecipeLine = {
-  phase: 'prep',
-  operation: 'wipe-spirits',
-  family: 'spirits',
-  applicator: 'clean cloths',
-  reason: 'wax-defeats-paint',
-}
-const block: RecipeLine = {
-  phase: 'prime',
-  operation: 'block-prime',
-  family: 'blocking-primer',
-  applicator: 'synthetic brush',
-  reason: 'tannin-bleeds',
-}
+const clear: RecipeLine = { ...clearLine('water-clear'), times: 1, between: [] }
+const block: RecipeLine = primers.bleeding
+const polish = waxed.slice(-1)
 
 export const repairs = {
   'brush-marks': {
@@ -123,7 +82,7 @@ export const repairs = {
     cause: 'Not wiped off.',
     remedy: 'Rub back to it, take it off with spirits, paint and seal again.',
     share: 0.1,
-    steps: [rub('180'), spirits, again, lint, clear],
+    steps: [rub('180'), spirits, again, deLint, clear],
   },
   'hard-overnight': {
     words: 'Left overnight, the paint is hard',
@@ -281,18 +240,14 @@ export const repairs = {
     cause: 'Dry cloth, thick coats.',
     remedy: 'Rub down at 400 and wax until it is supple.',
     share: 1,
-    steps: [rub('400'), waxOn, waxOff, buffed],
+    steps: [rub('400'), ...waxed],
   },
   peels: {
     words: 'Peels off leather or slick',
     cause: 'Diluted first coat, or no grip.',
     remedy: 'Take it off where it is loose, grip again, thin coats.',
     share: 0.5,
-    steps: [
-      { phase: 'prep', operation: 'clean', family: 'degreaser', reason: 'grease-defeats-paint' },
-      { phase: 'prep', operation: 'rinse', reason: 'degreaser-defeats-paint' },
-      again,
-    ],
+    steps: [...cleaned, again],
   },
   'through-veneer': {
     words: 'Sanded through the veneer',
@@ -313,73 +268,56 @@ export const repairs = {
     cause: 'Buffed too soon.',
     remedy: 'Rest an hour, buff again.',
     share: 1,
-    steps: [buffed],
+    steps: polish,
   },
   'wax-dull': {
     words: 'Dull spots in the wax',
     cause: 'Skips.',
     remedy: 'A touch of wax, rub, buff.',
     share: 0.1,
-    steps: [waxOn, waxOff, buffed],
+    steps: [...waxed],
   },
   'wax-tacky': {
     words: 'Wax stays sticky',
     cause: 'Excess left on: it never hardens.',
     remedy: 'New wax softens the old; take all of it off.',
     share: 1,
-    steps: [waxOn, waxOff, buffed],
+    steps: [...waxed],
   },
   'wax-too-dark': {
     words: 'Dark wax too dark',
     cause: 'Too much, or not worked out.',
     remedy: 'Clear wax takes it off again.',
     share: 0.3,
-    steps: [waxOn, waxOff, buffed],
+    steps: [...waxed],
   },
   'wax-murky': {
     words: 'The two waxes mixed, murky',
     cause: 'Tinted wax before the clear one was at tack.',
     remedy: 'Take both off with spirits, clear wax, wait, tint again.',
     share: 0.5,
-    steps: [
-      dewax,
-      spirits,
-      waxOn,
-      {
-        phase: 'tint',
-        operation: 'tinted-wax',
-        family: 'dark-wax',
-        film: 'thin',
-        applicator: 'wax brush, off-loaded on card',
-        reason: 'age',
-      },
-      waxOff,
-      buffed,
-    ],
+    steps: [...dewaxed, ...waxed.slice(0, 1), ...tinted],
   },
   'wax-stain': {
     words: 'Dark wax stained bare paint',
     cause: 'No clear wax below.',
     remedy: 'It is there for good: wax off, block, colour again.',
     share: 0.5,
-    steps: [dewax, spirits, block, again],
+    steps: [...dewaxed, block, again],
   },
   'oil-tacky': {
     words: 'Oil stays sticky',
     cause: 'Excess not wiped.',
     remedy: 'Rub with fresh oil, then wipe all of it.',
     share: 1,
-    steps: [
-      { phase: 'seal', operation: 'oil', family: 'drying-oil', film: 'thin', applicator: 'fine pad', reason: 'oil-feeds' },
-      { phase: 'rub', operation: 'wipe-oil', family: 'drying-oil', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
-    ],
+    steps: oiled('drying-oil'),
   },
   'clear-lint': {
     words: 'Lint or nibs in the clear',
     cause: 'Not de-linted.',
     remedy: 'Rub with 320, off with the dust, one thin coat.',
     share: 1,
-    steps: [rub('320'), lint, clear],
+    steps: [rub('320'), deLint, clear],
   },
   'water-mark': {
     words: 'Water mark on unsealed paint',

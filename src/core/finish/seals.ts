@@ -16,78 +16,75 @@ export interface Seal {
 }
 
 const smooth320: RecipeLine = { phase: 'seal', operation: 'smooth', grit: '320', reason: 'smooth-between', optional: true }
-const deLint: RecipeLine = { phase: 'seal', operation: 'de-lint', reason: 'no-dust-under-clear' }
+export const deLint: RecipeLine = { phase: 'seal', operation: 'de-lint', reason: 'no-dust-under-clear' }
 const thirsty: readonly FamilyCode[] = ['clay', 'chalk-style', 'casein', 'home-chalky', 'stain']
-const wiped: RecipeLine = { phase: 'rub', operation: 'wipe-oil', applicator: 'lint-free rag', reason: 'excess-never-hardens' }
+
+/** Clear wax on, off and buffed. */
+export const waxed: readonly RecipeLine[] = [
+  { phase: 'seal', operation: 'clear-wax', family: 'clear-wax', film: 'thin', applicator: 'wax brush', reason: 'seal-paint' },
+  { phase: 'rub', operation: 'wax-off', family: 'clear-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
+  { phase: 'buff', operation: 'buff', family: 'clear-wax', applicator: 'soft cloth', reason: 'sheen' },
+]
+/** Dark wax worked in, off and buffed: over clear wax at tack, or over a dry clear coat. */
+export const tinted: readonly RecipeLine[] = [
+  {
+    phase: 'tint',
+    operation: 'tinted-wax',
+    family: 'dark-wax',
+    film: 'thin',
+    applicator: 'wax brush, off-loaded on card',
+    reason: 'age',
+  },
+  { phase: 'rub', operation: 'wax-off', family: 'dark-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
+  { phase: 'buff', operation: 'buff', family: 'dark-wax', applicator: 'soft cloth', reason: 'sheen' },
+]
+export const clearLine = (family: FamilyCode): RecipeLine => ({
+  phase: 'seal',
+  operation: 'clear-coat',
+  times: 'by-use',
+  family,
+  film: 'thin',
+  applicator: 'foam brush',
+  reason: 'seal-use',
+  between: [smooth320],
+})
+export const oiled = (family: FamilyCode): readonly RecipeLine[] => [
+  { phase: 'seal', operation: 'oil', family, film: 'thin', applicator: 'fine pad', reason: 'oil-feeds' },
+  { phase: 'rub', operation: 'wipe-oil', family, applicator: 'lint-free rag', reason: 'excess-never-hardens' },
+]
 
 export const seals = {
   wax: {
     words: 'wax',
     uses: ['display', 'light'],
     coats: {},
-    recipe: [
-      { phase: 'seal', operation: 'clear-wax', family: 'clear-wax', film: 'thin', applicator: 'wax brush', reason: 'seal-paint' },
-      { phase: 'rub', operation: 'wax-off', family: 'clear-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
-      { phase: 'buff', operation: 'buff', family: 'clear-wax', applicator: 'soft cloth', reason: 'sheen' },
-    ],
+    recipe: waxed,
   },
   clear: {
     words: 'water-based clear',
     uses: ['display', 'light', 'heavy', 'heat'],
     coats: { display: 2, light: 2, heavy: 3, heat: 3 },
-    recipe: [
-      deLint,
-      {
-        phase: 'seal',
-        operation: 'clear-coat',
-        times: 'by-use',
-        family: 'water-clear',
-        film: 'thin',
-        applicator: 'foam brush',
-        reason: 'seal-use',
-        between: [smooth320],
-      },
-    ],
+    recipe: [deLint, clearLine('water-clear')],
   },
   hard: {
     words: 'hard exterior clear',
     uses: ['display', 'light', 'heavy', 'heat', 'damp', 'outdoors'],
     coats: { display: 2, light: 2, heavy: 2, heat: 2, damp: 3, outdoors: 3 },
-    recipe: [
-      deLint,
-      {
-        phase: 'seal',
-        operation: 'clear-coat',
-        times: 'by-use',
-        family: 'hard-clear',
-        film: 'thin',
-        applicator: 'foam brush',
-        reason: 'seal-use',
-        between: [smooth320],
-      },
-    ],
+    recipe: [deLint, clearLine('hard-clear')],
   },
   oil: {
     words: 'drying oil',
     uses: ['display', 'light'],
     coats: {},
     over: thirsty,
-    recipe: [
-      deLint,
-      { phase: 'seal', operation: 'oil', family: 'drying-oil', film: 'thin', applicator: 'fine pad', reason: 'oil-feeds' },
-      { ...wiped, family: 'drying-oil' },
-    ],
+    recipe: [deLint, ...oiled('drying-oil')],
   },
   'oil-wax': {
     words: 'oil-wax',
     uses: ['display', 'light'],
     coats: {},
     over: thirsty,
-    recipe: [
-      deLint,
-      { phase: 'seal', operation: 'oil', family: 'oil-wax', film: 'thin', applicator: 'fine pad', reason: 'oil-feeds' },
-      { ...wiped, family: 'oil-wax' },
-    ],
+    recipe: [deLint, ...oiled('oil-wax')],
   },
   none: {
     words: 'none: the paint seals itself',

@@ -7,7 +7,7 @@ import type { ClockKind } from '../drying/air'
 import type { Range } from '../drying/windowFor'
 import type { OperationCode } from '../labour/operations'
 import { getFamily, type FamilyCode } from './families'
-import { worksSo, type HouseMethod } from './method'
+import { worksSo, type HouseMethod, type SchoolsAsked } from './method'
 import type { SubstrateKind } from './parts'
 
 /** What is past doing after the window, in a word the interface explains. */
@@ -37,7 +37,7 @@ interface Row {
   /** only on these materials */
   on?: readonly SubstrateKind[]
   /** only where the house works so */
-  school?: Partial<HouseMethod>
+  school?: SchoolsAsked
   window: Partial<StepWindow> & { from?: 'recoat' | 'touchDry' }
 }
 
@@ -112,7 +112,7 @@ export const windowRows: readonly Row[] = [
     window: { clock: 'reaction', opens: [40, 40] },
   },
   { after: ['metallic-wax'], before: ['buff'], window: { clock: 'reaction', opens: [40, 40], source: 'practice' } },
-  { after: ['wax-off'], before: ['buff'], school: { waxRest: 'hour' }, window: { clock: 'reaction', opens: [0, 0] } },
+  { after: ['wax-off'], before: ['buff'], school: { waxRest: ['hour'] }, window: { clock: 'reaction', opens: [0, 0] } },
   { after: ['wax-off'], before: ['buff'], window: { clock: 'reaction', opens: [night, 1440] } },
   { after: ['buff'], before: ['metallic-wax'], window: {} },
   { after: ['buff'], window: { clock: 'reaction', opens: [1440, 1440] } },

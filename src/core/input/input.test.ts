@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { correctionInput, endInput, readingInput } from './entry'
 import { parseMinutes, type House } from './fields'
 import { studioInput } from './house'
-import { endingInput, intakeInput, planInput, type IntakeText } from './piece'
+import { endingInput, findingInput, intakeInput, planInput, type IntakeText } from './piece'
 
 const house: House = { currency: 'GBP', units: 'metric', zone: 'Europe/London' }
 const words = (result: { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } | undefined }) =>
@@ -102,6 +102,13 @@ describe('other entries', () => {
   test('an end may leave its minutes to the clock', () => {
     expect(endInput.parse({ ...on, minutes: '' }).minutes).toBeNull()
     expect(words(endInput.safeParse({ ...on, minutes: 'long' }))).toEqual({ minutes: 'Write minutes like 35, 35 min or 1 h 20.' })
+  })
+  test('a test can show only what it can show; “I don’t know” is an answer to all', () => {
+    const found = { ...on, tests: { alcohol: 'unknown', look: 'shiny-wood' }, signs: { age: 'old' }, existing: '' as const }
+    expect(findingInput.safeParse(found).success).toBe(true)
+    expect(words(findingInput.safeParse({ ...found, tests: { alcohol: 'sings' } }))).toEqual({
+      'tests.alcohol': 'This test can’t show that. Choose what was seen.',
+    })
   })
   test('85 °C is not believed', () => {
     const reading = { id: uuidv7(), at: on.at, temperature: '85', humidity: '50' }

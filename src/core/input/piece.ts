@@ -5,7 +5,7 @@ import { lookCodes } from '../finish/looks'
 import { schoolCodes, schools, type HouseMethod } from '../finish/method'
 import { repairCodes, type RepairCode } from '../finish/repairs'
 import { sealCodes } from '../finish/seals'
-import { assessTestCodes, signCodes, type AssessTestCode, type SignCode } from '../assess/tests'
+import { assessTests, signs } from '../assess/tests'
 import { paintCodes, type FamilyCode } from '../finish/families'
 import { outcomes } from '../log/entry'
 import { sources } from '../piece/piece'
@@ -136,14 +136,22 @@ export const endingInput = (house: House) =>
     })
 export type EndingText = z.input<ReturnType<typeof endingInput>>
 
+/** A result of each test that was made, or `unknown`. */
+const results = <C extends string>(table: Record<C, { results: Record<string, string> }>) =>
+  z.partialRecord(z.enum(codesOf(table)), z.string()).superRefine((seen, context) => {
+    for (const [code, result] of Object.entries(seen) as [C, string][])
+      if (result !== 'unknown' && !(result in table[code].results))
+        context.addIssue({ code: 'custom', path: [code], message: 'This test can’t show that. Choose what was seen.' })
+  })
+
 /** What the tests on a part showed, and what follows for the part. */
 export const findingInput = z.object({
   entryId: id,
   pieceId: id,
   partId: id,
   at: instant,
-  tests: z.partialRecord(z.enum(assessTestCodes as [AssessTestCode, ...AssessTestCode[]]), z.string().max(40)),
-  signs: z.partialRecord(z.enum(signCodes as [SignCode, ...SignCode[]]), z.string().max(40)),
+  tests: results(assessTests),
+  signs: results(signs),
   /** the finish taken as found, where the painter knows better than the tests */
   existing: z.enum(['', ...codesOf(existingFinishes)]).transform((code) => (code === '' ? null : code)),
 })

@@ -39,6 +39,13 @@ describe('where a piece stands', () => {
     expect(journeyOf(file, [], ms('10:45')).parts[0]?.window?.phase).toBe('open')
     expect(journeyOf(file, [], ms('12:00')).parts[0]?.window?.phase).toBe('best')
   })
+  test('after a change of plan the window is the one to what now follows: wear, not the next coat', () => {
+    const worn = planStep('wear', { operation: 'dry-distress', family: null, colour: null, amount: null, window: null })
+    const part = partWith([worn], { earlier: [first] })
+    const [changed] = journeyOf(fileWith([part], done('one', '09:00', '09:30')), [], ms('09:40')).parts
+    // chalk-style is touch dry after 30 minutes
+    expect(changed?.window?.times.opens).toBe(at('10:00'))
+  })
   test('below 10 °C it stands still', () => {
     const [part] = journeyOf(file, [{ at: at('08:00'), temperature: 7, humidity: 50 }], ms('12:00')).parts
     expect(part?.window?.times.opens).toBeNull()

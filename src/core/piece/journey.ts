@@ -5,7 +5,9 @@
 import { phaseAt, phasesOf, type Phase, type Segment } from '../drying/phase'
 import { windowFor, type DryingWindow } from '../drying/windowFor'
 import { isPaint, type FamilyCode } from '../finish/families'
-import { curingOf, type StepWindow } from '../finish/windows'
+import { defaultMethod, type HouseMethod } from '../finish/method'
+import { getSubstrate } from '../finish/parts'
+import { curingOf, findStepWindow, type StepWindow } from '../finish/windows'
 import { effectiveLog, outcomes, type Entry, type Outcome } from '../log/entry'
 import { stateOf, stepStates, type StepState } from '../log/stepStates'
 import type { Climate, Part, PieceFile, PlanStep } from './piece'
@@ -62,7 +64,13 @@ function openWindow(
   return { after, endedAt, label, times, segments, phase: phaseAt(segments, nowMs) }
 }
 
-function partJourney(part: Part, states: Map<string, StepState>, climate: Climate, nowMs: number): PartJourney {
+function partJourney(
+  part: Part,
+  states: Map<string, StepState>,
+  climate: Climate,
+  nowMs: number,
+  method: HouseMethod,
+): PartJourney {
   const steps = (part.plan?.steps ?? []).map((step) => ({ step, state: stateOf(states, step.id) }))
   const gone = [...part.earlier.map((step) => ({ step, state: stateOf(states, step.id) })), ...steps]
     .filter(({ state }) => state.status === 'done' && state.endedAt !== null)
@@ -75,10 +83,16 @@ function partJourney(part: Part, states: Map<string, StepState>, climate: Climat
     part.plan !== null && steps.length > 0 && steps.every(({ state }) => state.status === 'done' || state.status === 'left-out')
   const lastCoat = gone.findLast(({ step }) => step.amount !== null)
   const curing = finished && lastCoat ? curingOf(curingFamily(lastCoat.step)) : null
+  // after a change of plan what holds a part back is the window to what follows by the new one
+  const replanned = last !== undefined && part.earlier.includes(last.step)
+  const around = { kind: getSubstrate(part.substrate).kind, method: { ...method, ...part.plan?.departures } }
+  const label = replanned
+    ? findStepWindow(last.step.operation, last.step.family, next?.operation ?? null, around)
+    : (last?.step.window ?? null)
   return {
     part,
     steps,
-    window: last?.step.window && !finished ? open(last.step, last.state, last.step.window) : null,
+    window: last && label && !finished ? open(last.step, last.state, label) : null,
     running: steps.find(({ state }) => state.status === 'running') ?? null,
     next,
     finishedAt: finished ? (last?.state.endedAt ?? null) : null,
@@ -94,10 +108,10 @@ const curingFamily = (step: PlanStep): FamilyCode =>
     : 'water-clear'
 
 /** The whole journey of a piece at `nowMs`, in this air. */
-export function journeyOf(file: PieceFile, climate: Climate, nowMs: number): Journey {
+export function journeyOf(file: PieceFile, climate: Climate, nowMs: number, method: HouseMethod = defaultMethod): Journey {
   const log = effectiveLog(file.log)
   const states = stepStates(log, nowMs)
-  const parts = file.parts.map((part) => partJourney(part, states, climate, nowMs))
+  const parts = file.parts.map((part) => partJourney(part, states, climate, nowMs, method))
   const end = log.findLast(({ kind }) => kind in outcomes) ?? null
   const listing = log.findLast(({ kind }) => kind === 'listed') ?? null
   const all = parts.flatMap(({ steps }) => steps)

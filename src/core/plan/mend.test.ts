@@ -10,7 +10,7 @@ test('runs found after the second coat: two steps of mending, then the way as it
   const outcome = planFinish(part, wish)
   if ('refusal' in outcome) throw new Error('refused')
   const ahead = outcome.plan.steps.slice(7)
-  const grown = mend('runs', part, wish, ahead, defaultMethod)
+  const grown = mend('runs', part, wish, outcome.plan.steps.slice(0, 7), ahead, defaultMethod)
   expect(grown.map(({ operation }) => operation)).toEqual(['smooth', 'coat', ...ahead.map(({ operation }) => operation)])
   expect(grown.slice(2)).toEqual(ahead)
   // touched in, the coat dries its hour or two before it is rubbed
@@ -18,5 +18,21 @@ test('runs found after the second coat: two steps of mending, then the way as it
 })
 
 test('at the very end the mending stands alone', () => {
-  expect(mend('wax-prints', part, wish, [], defaultMethod).map(({ operation }) => operation)).toEqual(['buff'])
+  expect(mend('wax-prints', part, wish, [], [], defaultMethod).map(({ operation }) => operation)).toEqual(['buff'])
+})
+
+test('a run in the top colour is touched in with the top colour, not the one below it', () => {
+  const two: FinishWish = {
+    ...wish,
+    look: 'two-colour-distress',
+    colours: { ...wish.colours, b: { name: 'Oat Husk', hex: '#e3d7bd' } },
+  }
+  const outcome = planFinish(part, two)
+  if ('refusal' in outcome) throw new Error('refused')
+  const { steps } = outcome.plan
+  const at = steps.findLastIndex(({ operation }) => operation === 'coat') + 1
+  const grown = mend('runs', part, two, steps.slice(0, at), steps.slice(at), defaultMethod)
+  expect(grown[1]).toMatchObject({ operation: 'coat', colour: { name: 'Oat Husk' } })
+  // and it is the touched-in coat that now waits to be worn back: touch dry, 30 minutes
+  expect(grown[1]?.window?.opens).toEqual([30, 30])
 })

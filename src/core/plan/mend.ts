@@ -1,23 +1,23 @@
 /** A plan grown by the steps that mend a mistake: they come first, the rest of the way stays as it was. Pure. */
 import type { HouseMethod } from '../finish/method'
-import type { FinishablePart, FinishWish, PlannedStep } from '../finish/planFinish'
-import { repairSteps, type RepairCode } from '../finish/repairs'
-import { getSubstrate } from '../finish/parts'
-import { findStepWindow } from '../finish/windows'
+import { withWindows, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
+import { getRepair, repairSteps, type RepairCode } from '../finish/repairs'
+import type { Act } from '../stack/surface'
 
-/** The mending, then what was ahead; the last mending step waits for what follows it. */
+/**
+ * The mending, then what was ahead. A coat of it is laid in the colour that lies on top of what is done, unless the repair
+ * makes a look of two colours anew.
+ */
 export function mend(
   code: RepairCode,
   part: FinishablePart,
   wish: FinishWish,
+  done: readonly Act[],
   ahead: readonly PlannedStep[],
   method: HouseMethod,
 ): PlannedStep[] {
-  const steps = repairSteps(code, part, wish, method)
-  const last = steps.at(-1)
-  const next = ahead[0]
-  if (!last || !next) return [...steps, ...ahead]
-  const around = { kind: getSubstrate(part.substrate).kind, method }
-  const joined = { ...last, window: findStepWindow(last.operation, last.family, next.operation, around) }
-  return [...steps.slice(0, -1), joined, ...ahead]
+  const top = done.findLast(({ colour }) => colour !== null)?.colour
+  const remakes = getRepair(code).steps.some(({ paint }) => paint === 'b')
+  const mended = top && !remakes ? { ...wish, colours: { ...wish.colours, a: top } } : wish
+  return withWindows([...repairSteps(code, part, mended, method), ...ahead], part, method)
 }

@@ -3,7 +3,7 @@
  * in. Pure; nothing done is ever asked for twice.
  */
 import { defaultMethod, type HouseMethod } from '../finish/method'
-import { planFinish, toSteps, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
+import { planFinish, toSteps, withWindows, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
 import type { FinishRefusal } from '../finish/refusals'
 import { getOperation } from '../labour/operations'
 import { checkStack } from '../stack/checkStack'
@@ -56,7 +56,8 @@ export function replan(
       ...(operation === 'scuff' && { grit: '220, one light hand pass' }),
       reason: 'dust-defeats-paint' as const,
     }))
-    steps = [...steps.slice(0, at), ...toSteps(part, wish, lines, method), ...steps.slice(at)]
+    const bridge = toSteps(part, wish, lines, method)
+    steps = withWindows([...steps.slice(0, at), ...bridge, ...steps.slice(at)], part, method)
   }
   return { steps }
 }

@@ -3,7 +3,7 @@
  * nobody works. Minutes since midnight before the first day, at the reference climate; pure and deterministic.
  */
 import { getOperation } from '../labour/operations'
-import type { Film } from '../mix/coatVolumes'
+import { filmMinutes } from '../drying/windowFor'
 import type { PlannedStep } from '../finish/planFinish'
 
 /** When people work: minutes of the day, and days of the week (0 Sunday to 6 Saturday). */
@@ -41,7 +41,6 @@ export interface TimedPart {
 }
 
 const day = 1440
-const filmMinutes: Record<Film, number> = { thin: 0.7, normal: 1, heavy: 2.5 }
 /** A window that closes sooner than this keeps the painter near. */
 const nearMinutes = 8 * 60
 

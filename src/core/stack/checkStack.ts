@@ -6,7 +6,7 @@ import { defaultMethod, type HouseMethod } from '../finish/method'
 import { getSubstrate } from '../finish/parts'
 import { chooseSeal, coverOf, isPrimed, looksOf, type FinishablePart, type FinishWish } from '../finish/planFinish'
 import { curingOf, findStepWindow } from '../finish/windows'
-import type { Film } from '../mix/coatVolumes'
+import { filmMinutes } from '../drying/windowFor'
 import {
   endingRules,
   meetingRules,
@@ -39,7 +39,6 @@ export interface StackInput {
 
 const meetings = Object.entries(meetingRules) as [keyof typeof meetingRules, MeetingRule][]
 const endings = Object.entries(endingRules) as [keyof typeof endingRules, EndingRule][]
-const filmMinutes: Record<Film, number> = { thin: 0.7, normal: 1, heavy: 2.5 }
 const waitRemedy: readonly Remedy[] = [{ operation: 'rest' }]
 
 /** Every conflict, in order of the acts; those of the whole stack last. */

@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { FamilyCode } from '../../core/finish/families'
 import { getLook, lookCodes, type LookCode } from '../../core/finish/looks'
 import type { HouseMethod } from '../../core/finish/method'
-import { looksOf, planFinish, type Colour, type FinishWish, type PlannedStep } from '../../core/finish/planFinish'
+import { looksOf, planFinish, withWindows, type Colour, type FinishWish, type PlannedStep } from '../../core/finish/planFinish'
 import type { Slot } from '../../core/finish/recipe'
 import { findRefusal } from '../../core/finish/refusals'
 import type { SealCode } from '../../core/finish/seals'
@@ -85,11 +85,19 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
 
   const key = planned.map(({ operation, family, colour }) => `${operation} ${family} ${colour?.hex}`).join()
   const mine = edits?.of === key ? edits : { of: key, order: planned.map((_, k) => k), left: [] as number[] }
-  const steps: DeskStep[] = mine.order.flatMap((position) => {
+  const ordered: DeskStep[] = mine.order.flatMap((position) => {
     const step = planned[position]
     return step ? [{ step, position, left: mine.left.includes(position) }] : []
   })
-  const kept = steps.filter(({ left }) => !left)
+  // a step's window is the one to what follows it now
+  const worked = ordered.filter(({ left }) => !left)
+  const joined = withWindows(
+    worked.map(({ step }) => step),
+    facts,
+    method,
+  )
+  const kept = worked.map((each, k) => ({ ...each, step: joined[k] ?? each.step }))
+  const steps = ordered.map((each) => kept.find(({ position }) => position === each.position) ?? each)
   const acts = [...part.done, ...kept.map(({ step }) => step)]
   const conflicts = plan ? checkStack({ part: facts, wish, method, acts }) : []
   const at = new Map<number, Conflict[]>()
@@ -215,14 +223,12 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
     difference,
     nearest,
     shownSection,
-
     facts,
     typed,
     told,
     edited,
     recipe,
     takeRecipe,
-
     chooseLook,
     choosePaint,
     take,

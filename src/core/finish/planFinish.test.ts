@@ -1,0 +1,95 @@
+import { describe, expect, test } from 'vitest'
+import { defaultMethod } from './method'
+import { chooseSeal, looksOf, planFinish, withWindows, type FinishablePart, type FinishWish } from './planFinish'
+import { findRefusal } from './refusals'
+
+const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 1 }
+const wish = (over: Partial<FinishWish> = {}): FinishWish => ({
+  look: 'smooth-solid',
+  paint: 'chalk-mineral',
+  colours: { a: { name: 'Ferry Slate', hex: '#3d5661' }, b: { name: 'Oat Husk', hex: '#e3d7bd' } },
+  ...over,
+})
+const stepsOf = (facts: FinishablePart, wished: FinishWish) => {
+  const outcome = planFinish(facts, wished)
+  if ('refusal' in outcome) throw new Error(outcome.refusal.code)
+  return outcome.plan.steps
+}
+
+describe('the window after a step is the one to what follows it', () => {
+  test('with the rub between them left out, a second clear coat has a day and no more', () => {
+    const steps = stepsOf(part, wish())
+    const clears = steps.filter(({ operation }) => operation === 'clear-coat')
+    expect(steps.find(({ operation }) => operation === 'clear-coat')?.window?.closes).toBeUndefined()
+    const [first, second] = withWindows(clears, part, defaultMethod)
+    expect(first?.window).toMatchObject({ opens: [120, 120], closes: [1440, 1440], past: 'scuff-first' })
+    expect(second?.window?.closes).toBeUndefined()
+  })
+  test('the same coat waits an hour for the next and half an hour for wear', () => {
+    const [coat] = stepsOf(part, wish({ look: 'light-distress' })).filter(({ operation }) => operation === 'coat')
+    if (!coat) throw new Error('no coat')
+    const before = (operation: 'coat' | 'dry-distress') =>
+      withWindows([coat, { ...coat, operation }], part, defaultMethod)[0]?.window
+    expect(before('coat')?.opens).toEqual([60, 60])
+    expect(before('dry-distress')).toMatchObject({ opens: [30, 60], closes: [150, 180] })
+  })
+})
+
+describe('the topcoat', () => {
+  const seal = (use: FinishablePart['use'], over: Partial<FinishWish> = {}, topcoat = defaultMethod.topcoat) =>
+    chooseSeal({ ...part, use }, wish(over), looksOf(wish(over)), { ...defaultMethod, topcoat })
+  test.each([
+    ['light', 'clear'],
+    ['heavy', 'clear'],
+    ['damp', 'hard'],
+    ['outdoors', 'hard'],
+  ] as const)('of one even colour, %s: %s', (use, expected) => expect(seal(use)).toBe(expected))
+  test('wax where the house waxes, but never on a table top', () => {
+    expect(seal('light', {}, 'wax')).toBe('wax')
+    expect(seal('heavy', {}, 'wax')).toBe('clear')
+  })
+  test('none only where the paint seals itself', () => {
+    expect(seal('display', { paint: 'all-in-one' }, 'none')).toBe('none')
+    expect(seal('display', { paint: 'clay' }, 'none')).toBe('clear')
+  })
+  test('what was wished by hand is kept, or refused with what stands up to it', () => {
+    expect(seal('light', { seal: 'wax' })).toBe('wax')
+    expect(findRefusal({ ...part, use: 'outdoors' }, wish({ seal: 'wax' }))).toEqual({
+      code: 'seal-use',
+      nearest: { seal: 'hard' },
+    })
+  })
+})
+
+describe('what can’t be had says what can', () => {
+  test.each([
+    ['high pile', { substrate: 'pile-fabric' }, {}, { code: 'pile', nearest: null }],
+    [
+      'whitewash on laminate',
+      { substrate: 'laminate' },
+      { look: 'whitewash', paint: 'chalk-style' },
+      { code: 'material', nearest: { look: 'smooth-solid', paint: 'chalk-style', with: [] } },
+    ],
+    ['chips in clay', {}, { look: 'chippy-casein', paint: 'clay' }, { code: 'paint', nearest: { paint: 'casein' } }],
+    [
+      'painted cloth for a kitchen',
+      { substrate: 'fabric', use: 'heavy' },
+      { look: 'painted-fabric' },
+      { code: 'soft-use', nearest: null },
+    ],
+    ['crackle laid over stripes', {}, { look: 'stripes', with: ['crackle'] }, { code: 'not-combinable', nearest: { with: [] } }],
+  ] as const)('%s', (_, facts, over, expected) => {
+    expect(findRefusal({ ...part, ...facts }, wish(over))).toEqual(expected)
+  })
+})
+
+test('texture under crackle under dark wax fall into one order', () => {
+  const operations = stepsOf(
+    part,
+    wish({ look: 'crackle', paint: 'chalk-style', with: ['texture', 'aged-wax'], seal: 'wax' }),
+  ).map(({ operation }) => operation)
+  const wanted = ['texture-coat', 'coat', 'crackle-medium', 'crackle-coat', 'clear-wax', 'tinted-wax', 'wax-off', 'buff'] as const
+  expect(
+    operations.filter((operation, k) => (wanted as readonly string[]).includes(operation) && operations.indexOf(operation) === k),
+  ).toEqual(wanted)
+})
