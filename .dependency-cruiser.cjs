@@ -27,7 +27,7 @@ module.exports = {
     {
       name: 'no-orphans',
       severity: 'error',
-      from: { orphan: true, pathNot: ['\\.d\\.ts$', '\\.test\\.tsx?$', '^src/app/', '^src/proxy\\.ts$'] },
+      from: { orphan: true, pathNot: ['\\.d\\.ts$', '\\.test\\.tsx?$', '^src/app/', '^src/worker/sw\\.ts$', '^src/proxy\\.ts$'] },
       to: {},
     },
   ],

@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test'
 import { launch } from './e2e/browser'
 
-const once = /(photos|security|crash|keyboard|desk)\.spec\.ts/
+const once = /(photos|security|crash|keyboard|desk|offline|bench)\.spec\.ts/
 
 /** Browser tests, against the server that `./itinerum test browser` starts with the demo studio. */
 export default defineConfig({

@@ -2,6 +2,12 @@
  * Lays the demo studio (data beside this file) into a database, its times relative to the moment of loading. Does nothing
  * where it is there already.
  */
+import { checkOf } from '../src/core/finish/checks'
+import type { RepairCode } from '../src/core/finish/repairs'
+import type { Severity } from '../src/core/log/entry'
+import { readSensor, rooms } from '../sensor/air'
+import { doubtOf, type JudgedReading } from '../src/core/climate/believe'
+import { addReading, addReadings, saveRoom } from '../src/db/climate'
 import { readdirSync, readFileSync } from 'node:fs'
 import pg from 'pg'
 import sharp from 'sharp'
@@ -18,16 +24,7 @@ import type { Surface } from '../src/core/surface/surfaceArea'
 import { addEntries, type NewEntry } from '../src/db/entry'
 import { addPhoto } from '../src/db/photo'
 import { addParts, addPiece, addPlan, type NewPart } from '../src/db/piece'
-import {
-  addReading,
-  saveChannel,
-  savePerson,
-  saveProduct,
-  saveStudio,
-  type Product,
-  type SalesChannel,
-  type Studio,
-} from '../src/db/studio'
+import { saveChannel, savePerson, saveProduct, saveStudio, type Product, type SalesChannel, type Studio } from '../src/db/studio'
 import { drawPiece, type Drawing } from './draw'
 
 interface StudioData {
@@ -42,6 +39,8 @@ interface Done {
   at: string
   minutes?: number
   running?: boolean
+  /** minutes after which a finger found it dry */
+  dryAfter?: number
 }
 interface PartData extends Omit<NewPart, 'id' | 'surfaces'> {
   surfaces: Surface[]
@@ -61,6 +60,8 @@ interface PieceData {
   condition: string
   drawing: Drawing
   parts: PartData[]
+  /** what went wrong, by the part's place */
+  snags?: { part: number; at: string; repair: RepairCode; severity: Severity; spot: number; note: string }[]
   notes?: { at: string; note: string }[]
   costs?: { at: string; kind: CostKind; money: number; note: string }[]
   listed?: { at: string; channel: string; price: number }
@@ -115,8 +116,11 @@ async function loadAll(client: pg.Client, data: StudioData, now: Date): Promise<
     colourHex: colour?.[1] ?? null,
   }))
   for (const product of products) await saveProduct(client, studio.id, product)
+  const loft = await loadAir(client, studio.id, now)
   for (const [days, temperature, humidity] of data.readings) {
-    await addReading(client, studio.id, uuidv7(), {
+    await addReading(client, studio.id, {
+      id: uuidv7(),
+
       at: new Date(now.getTime() + days * dayMs).toISOString(),
       temperature,
       humidity,
@@ -129,8 +133,35 @@ async function loadAll(client: pg.Client, data: StudioData, now: Date): Promise<
       channels,
       products,
       person: people[file.length % 2]?.id ?? null,
+      loft,
     })
   }
+}
+
+/** The rooms and a week of their sensors, with the hour in which the sun stood on one of them. */
+async function loadAir(client: pg.Client, studioId: string, now: Date): Promise<string> {
+  const made = rooms.map((room) => ({ ...room, id: uuidv7() }))
+  for (const [position, { id, name }] of made.entries())
+    await saveRoom(client, studioId, { id, name: name[0]?.toUpperCase() + name.slice(1), sensor: name }, position)
+  const readings = made.flatMap((room, k) => {
+    const judged: JudgedReading[] = []
+    for (let hours = 7 * 24; hours > 0; hours -= 1) {
+      const ms = now.getTime() - hours * 3_600_000
+      const reading = readSensor(room, ms, k === 1 && hours === 53 ? 'sun' : 'none')
+      if (reading) judged.push({ ...reading, doubt: doubtOf(reading, judged) })
+    }
+    return judged.map(({ at, temperature, humidity, doubt }) => ({
+      id: uuidv7(),
+      at,
+      temperature,
+      humidity,
+      doubt,
+      roomId: room.id,
+      source: 'sensor' as const,
+    }))
+  })
+  await addReadings(client, studioId, readings)
+  return made[0]?.id ?? ''
 }
 
 interface Around {
@@ -138,6 +169,8 @@ interface Around {
   channels: readonly SalesChannel[]
   products: readonly Product[]
   person: string | null
+  /** the room that pieces stand in */
+  loft: string
 }
 
 async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, around: Around): Promise<void> {
@@ -155,6 +188,7 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
     takenInAt: at(piece.takenIn),
     expected: piece.expected,
     condition: piece.condition,
+    roomId: around.loft,
   })
   const parts = piece.parts.map((part) => ({
     ...part,
@@ -190,6 +224,8 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
       work(step, part.id, done, at(done.at), add, around.products)
     }
   }
+  for (const { part, at: when, ...snag } of piece.snags ?? [])
+    add(at(when), { kind: 'snag', partId: parts[part]?.id ?? null, ...snag })
   for (const { at: when, note } of piece.notes ?? []) add(at(when), { kind: 'note', note })
   for (const { at: when, kind, money, note } of piece.costs ?? []) add(at(when), { kind: 'cost', costKind: kind, money, note })
   const channelId = (name?: string) => channels.find((channel) => channel.name === name)?.id ?? null
@@ -250,6 +286,11 @@ function work(
   if (done.running) return add(when, { kind: 'started', ...onStep })
   add(new Date(Date.parse(when) - (done.minutes ?? 0) * 60_000).toISOString(), { kind: 'started', ...onStep })
   add(when, { kind: 'ended', ...onStep })
+  // the check that ends it, and the finger that found it dry
+  const check = checkOf(step)
+  if (check) add(when, { kind: 'checked', ...onStep, checkCode: check, result: 'pass' })
+  if (done.dryAfter)
+    add(new Date(Date.parse(when) + done.dryAfter * 60_000).toISOString(), { kind: 'seen', ...onStep, result: 'dry' })
   if (!step.family || step.amount === null) return
   const family = step.family
   const tins = products.filter((product) => product.family === family)
@@ -267,6 +308,8 @@ function work(
       unit: unitOf(family),
       applicator: step.applicator,
       film: step.film,
+      sheen: null,
+      place: null,
     },
   })
 }

@@ -11,7 +11,6 @@ async function hrefOf(page: Page, list: string, match: string | RegExp): Promise
 
 const views: Record<string, (page: Page) => Promise<string>> = {
   bench: () => Promise.resolve('/'),
-  'bench in 40 minutes': () => Promise.resolve('/?minutes=40'),
   pieces: () => Promise.resolve('/pieces'),
   'a piece': (page) => hrefOf(page, '/pieces', 'Washstand'),
   'a piece’s money': async (page) => `${await hrefOf(page, '/pieces', 'Blanket chest')}/money`,
@@ -25,6 +24,9 @@ const views: Record<string, (page: Page) => Promise<string>> = {
     (await hrefOf(page, await hrefOf(page, '/pieces', 'Fall-front bureau'), /finish/)).replace('/plan/', '/find/'),
   correction: async (page) => hrefOf(page, await hrefOf(page, '/pieces', 'Fall-front bureau'), 'Put right'),
   intake: () => Promise.resolve('/pieces/new'),
+  'its story': async (page) => `${await hrefOf(page, '/pieces', 'Washstand')}/story`,
+  air: () => Promise.resolve('/air'),
+  learned: () => Promise.resolve('/learned'),
   shelf: () => Promise.resolve('/shelf'),
   house: () => Promise.resolve('/house'),
   'a place that is not there': () => Promise.resolve('/nowhere'),

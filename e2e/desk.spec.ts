@@ -70,11 +70,65 @@ test('a step left out says at once what will not hold, and putting it back mends
   await expect(page.getByText(/will peel/)).toHaveCount(0)
 })
 
+test('a layer is dragged by hand and by keyboard, and what will not hold follows at once', async ({ page }, { project }) => {
+  await takeIn(page, `Music stool, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await page.getByRole('radio', { name: 'Light distress' }).click()
+  const titles = () => steps(page).evaluateAll((items) => items.map((item) => item.querySelector('.font-semibold')?.textContent))
+  const before = await titles()
+  const wax = before.findIndex((title) => title?.startsWith('Clear wax'))
+  const grip = page.getByRole('button', { name: /^Move: Clear wax/ })
+  // by hand: the wax up above the coat before it
+  const target = page.getByRole('button', { name: /^Move: Coat 2 of 2/ })
+  await grip.scrollIntoViewIfNeeded()
+  const [from, to] = [await grip.boundingBox(), await target.boundingBox()]
+  if (!from || !to) throw new Error('nothing to drag')
+  await page.mouse.move(from.x + 20, from.y + from.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(from.x + 20, from.y - 10, { steps: 4 })
+  await page.mouse.move(to.x + 20, to.y + 10, { steps: 12 })
+  await page.mouse.up()
+  await expect(page.getByText('The wax you put on is under this coat: it will peel.')).toBeVisible()
+  expect((await titles()).findIndex((title) => title?.startsWith('Clear wax'))).toBeLessThan(wax)
+  await page.getByRole('button', { name: 'As it was planned' }).click()
+  await expect.poll(titles).toEqual(before)
+  // by keyboard: taken up, two places earlier, put down
+  await grip.focus()
+  await page.keyboard.press('Space')
+  await expect(page.getByText(/^Now at place \d+\.$/)).toBeAttached()
+  for (let k = 0; k < 3; k += 1) {
+    await page.keyboard.press('ArrowUp')
+    // places are counted from one: each move is done before the next key
+    await expect(page.getByText(`Now at place ${wax - k}.`)).toBeAttached()
+  }
+  await page.keyboard.press('Space')
+  await expect.poll(async () => (await titles()).findIndex((title) => title?.startsWith('Clear wax'))).toBe(wax - 3)
+})
+
+test('two ways stand side by side, and a shelf that lacks something gives a way of its own', async ({ page }, { project }) => {
+  await takeIn(page, `Meat safe, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await page.getByRole('button', { name: 'Side by side: Between coats: leave the texture' }).click()
+  const table = page.getByRole('table', { name: /^This way beside: Between coats/ })
+  await expect(table.getByRole('row', { name: /^Work/ }).getByRole('cell')).toHaveCount(2)
+  for (const words of ['From first to last', 'Materials', 'It takes', 'To buy', 'It asks for', 'What may go wrong'])
+    await expect(table.getByRole('rowheader', { name: words, exact: true })).toBeVisible()
+  // gilding wax is not on the shelf
+  await page.getByRole('button', { name: 'Gilded edges' }).first().click()
+  await page.getByRole('button', { name: 'Only what is on the shelf' }).click()
+  await expect(page.getByText('This way takes nothing but what is on the shelf.')).toBeVisible()
+  await expect(steps(page).filter({ hasText: 'Gilding wax' })).toHaveCount(0)
+  // another school is taken, and given back by itself
+  await page.getByRole('button', { name: 'Take it: Between coats: leave the texture' }).click()
+  const departed = page.getByRole('list', { name: 'Where this part departs from the house' })
+  await expect(departed).toContainText('Between coats: leave the texture')
+  await departed.getByRole('button', { name: 'As the house' }).click()
+  await expect(departed).toHaveCount(0)
+})
+
 test('a mind changed half-way keeps what is done and says what more it takes', async ({ page }, { project }) => {
   const name = `Tea trolley, ${project.name}`
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'chalk-style paint' })
-  await page.getByRole('button', { name: 'Kelp Jar' }).click()
+  await page.getByRole('button', { name: 'Kelp Jar', exact: true }).click()
   await page.getByRole('button', { name: 'Take this way' }).click()
   const way = page.getByRole('region', { name: 'Body' })
   for (const title of ['Clean off', 'Rinse', 'Scuff', 'Dust off', 'Coat 1 of 2, Kelp Jar']) {
@@ -82,12 +136,13 @@ test('a mind changed half-way keeps what is done and says what more it takes', a
     await way.getByRole('button', { name: 'Done already…' }).click()
     await way.getByLabel('How long it took').fill('10')
     await way.getByRole('button', { name: 'Write it down' }).click()
-    if (title.startsWith('Coat')) await page.getByRole('dialog').getByRole('button', { name: 'Later' }).click()
+    const sheet = page.getByRole('dialog')
+    await sheet.getByRole('button', { name: title.startsWith('Coat') ? 'Look later' : 'Yes, well done' }).click()
   }
   await expect(way.getByRole('heading', { level: 3, name: 'Smooth lightly' })).toBeVisible()
   await page.getByRole('link', { name: 'Change the finish' }).click()
   await expect(page.getByText('What is done stays done. The rest is the plan in force.')).toBeVisible()
-  await page.getByRole('button', { name: 'Kiln Dusk' }).click()
+  await page.getByRole('button', { name: 'Kiln Dusk', exact: true }).click()
   await expect(page.getByText(/Against the plan in force \+.*More: coat 1 of \d, kiln dusk/)).toBeVisible()
   await expect(steps(page).filter({ hasText: 'Scuff' })).toHaveCount(0)
   await page.getByRole('button', { name: 'Take this way' }).click()
@@ -110,6 +165,24 @@ test('three taps find shellac, and the part and its log know it', async ({ page 
   await page.getByRole('link', { name: `Work box, ${project.name}` }).click()
   await expect(page.getByText(/alcohol: — → softens/)).toBeVisible()
   await expect(page.getByText(/existing: unknown → shellac/)).toBeVisible()
+})
+
+test('the house’s working hours are kept and what is no day is refused', async ({ page }, { project }) => {
+  test.skip(project.name === 'phone', 'the house is one')
+  await page.goto('/house')
+  await page.getByLabel('Work ends').fill('09:10')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('The day ends at least half an hour after it begins.')).toBeVisible()
+  await page.getByLabel('Work ends').fill('18:00')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('Kept.', { exact: true })).toBeVisible()
+  await page.goto('/pieces')
+  await page
+    .getByRole('link', { name: /Nursery bookcase/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'Its way' }).click()
+  await expect(page.getByText('one painter, Monday to Saturday, 09:00 to 18:00')).toBeVisible()
 })
 
 test('the house method changes what is planned from then on', async ({ page }, { project }) => {
@@ -137,11 +210,11 @@ test('a finish kept under a name is put on another piece, and a run found after 
   await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'chalk-style paint' })
   await page
     .getByRole('group', { name: /^Under-colour/ })
-    .getByRole('button', { name: 'Kiln Dusk' })
+    .getByRole('button', { name: 'Kiln Dusk', exact: true })
     .click()
   await page
     .getByRole('group', { name: /^Top colour/ })
-    .getByRole('button', { name: 'Salt Ledger' })
+    .getByRole('button', { name: 'Salt Ledger', exact: true })
     .click()
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('Say what this finish is called.')).toBeVisible()
@@ -162,7 +235,8 @@ test('a finish kept under a name is put on another piece, and a run found after 
     await way.getByRole('button', { name: 'Done already…' }).click()
     await way.getByLabel('How long it took').fill('10')
     await way.getByRole('button', { name: 'Write it down' }).click()
-    if (title.startsWith('Coat')) await page.getByRole('dialog').getByRole('button', { name: 'Later' }).click()
+    const sheet = page.getByRole('dialog')
+    await sheet.getByRole('button', { name: title.startsWith('Coat') ? 'Look later' : 'Yes, well done' }).click()
   }
   await expect(way.getByRole('heading', { level: 3, name: /^Coat 1 of \d, Salt Ledger/ })).toBeVisible()
   await way.getByText('Something went wrong').click()
@@ -170,6 +244,6 @@ test('a finish kept under a name is put on another piece, and a run found after 
   await expect(way.getByText('Let it dry, cut the run flat, touch in.')).toBeVisible()
   await way.getByRole('button', { name: 'Put the mending into the plan' }).click()
   await expect(way.getByRole('heading', { level: 3, name: 'Smooth lightly' })).toBeVisible()
-  await expect(page.getByText(/Runs and fat edges, body\. Too much in recesses/)).toBeVisible()
+  await expect(way.getByRole('list', { name: 'Snags' })).toContainText('Runs and fat edges')
   await expect(way.getByRole('listitem').filter({ hasText: /^Coat, Kiln Dusk/ })).toHaveCount(1)
 })

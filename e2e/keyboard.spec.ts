@@ -32,12 +32,18 @@ test('from the bench to a chosen finish with the keyboard alone', async ({ page 
 
 test('a step is started and ended with the keyboard, and its coat sheet gives the focus back', async ({ page }) => {
   await page.goto('/pieces')
-  await page.getByRole('link', { name: /Pair of bedside cabinets/ }).click()
-  await page.getByRole('button', { name: /^Done: Coat 1/ }).focus()
+  await page
+    .getByRole('link', { name: /Nursery bookcase/ })
+    .first()
+    .click()
+  const way = page.getByRole('region', { name: 'Case' })
+  await way.getByRole('button', { name: /^Start: Smooth lightly/ }).focus()
+  await page.keyboard.press('Enter')
+  await way.getByRole('button', { name: /^Done: Smooth lightly/ }).focus()
   await page.keyboard.press('Enter')
   const sheet = page.getByRole('dialog')
   await expect(sheet).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(sheet).toBeHidden()
-  await expect(page.getByRole('heading', { level: 3, name: /Smooth lightly/ })).toBeVisible()
+  await expect(way.getByRole('heading', { level: 3, name: /^Clear coat 2 of 3/ })).toBeVisible()
 })

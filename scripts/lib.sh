@@ -39,13 +39,14 @@ need_modules() {
   npm ci --loglevel=error >&2 || fail 'npm ci failed; its words are above.'
   echo "$stamp" > node_modules/.itinerum
 }
-source_stamp() { { find src public *.mjs *.config.ts tsconfig.json package-lock.json -type f 2>/dev/null || true; } | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -c1-16; }
+source_stamp() { { find src *.mjs *.config.ts tsconfig.json package-lock.json -type f 2>/dev/null || true; } | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -c1-16; }
 need_build() {
   local stamp
   stamp=$(source_stamp)
   [ "$(cat .next/.itinerum 2>/dev/null || true)" = "$stamp" ] && return
   say 'Building, about a minute.'
   rm -f .next/.itinerum
+  node_modules/.bin/esbuild src/worker/sw.ts --bundle --minify --target=es2022 --define:process.env.NODE_ENV='"production"' --outfile=public/sw.js --log-level=error
   node_modules/.bin/next build >.data/build.log 2>&1 || { tail -n 40 .data/build.log >&2; fail 'the build failed; its words are above and in .data/build.log'; }
   echo "$stamp" > .next/.itinerum
 }

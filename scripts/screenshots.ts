@@ -39,6 +39,9 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
   ['way', `${bureau}/way`, wide, 'light'],
   ['money', `${chest}/money`, wide, 'light'],
   ['record', `${chest}/record`, wide, 'light'],
+  ['story', `${washstand}/story`, wide, 'light'],
+  ['air', '/air', wide, 'light'],
+  ['learned', '/learned', wide, 'light'],
   ['intake', '/pieces/new', wide, 'light'],
   ['shelf', '/shelf', wide, 'light'],
   ['house', '/house', wide, 'light'],
@@ -48,7 +51,9 @@ for (const [name, path, viewport, colorScheme] of views) {
   if (wanted.length > 0 && !wanted.includes(name)) continue
   await page.setViewportSize(viewport)
   await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
-  await page.goto(`${address}${path}`, { waitUntil: 'networkidle' })
+  await page.goto(`${address}${path}`, { waitUntil: 'load' })
+  // pictures and the chart have come by then; the line that tells of changes stays open for ever
+  await page.waitForTimeout(1_200)
   await page.screenshot({ path: `${folder}/${name}.png` })
   console.log(`${folder}/${name}.png`)
 }

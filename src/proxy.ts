@@ -17,6 +17,8 @@ function policy(nonce: string): string {
     "img-src 'self' blob: data:",
     "font-src 'self'",
     `connect-src 'self'${dev ? ' ws:' : ''}`,
+    "worker-src 'self'",
+    "manifest-src 'self'",
     "object-src 'none'",
     "base-uri 'none'",
     "form-action 'self'",
@@ -46,4 +48,4 @@ export function proxy(request: NextRequest) {
   return response
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|icon.svg).*)'] }
+export const config = { matcher: ['/((?!_next/static|_next/image|icon.svg|sw.js).*)'] }

@@ -12,7 +12,12 @@ import * as bench from './_actions/bench'
 import * as correct from './_actions/correct'
 import * as houseActions from './_actions/house'
 import * as piece from './_actions/piece'
-import { loadStudio } from './_server/session'
+import { listPeople } from '../db/studio'
+import { HandsProvider } from '../ui/outbox/hands'
+import { OutboxProvider } from '../ui/outbox/outbox'
+import { OutboxLine } from '../ui/outbox/OutboxLine'
+import { Live } from '../ui/time/Live'
+import { loadStudio, withStudio } from './_server/session'
 import './globals.css'
 
 export const metadata: Metadata = {
@@ -26,6 +31,7 @@ const actions = { ...bench, ...correct, ...houseActions, ...piece }
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { name, currency, units, zone } = await loadStudio()
+  const people = await withStudio(listPeople)
   const kept = (await cookies()).get('theme')?.value
   const theme: Theme | null = kept === 'light' || kept === 'dark' ? kept : null
   return (
@@ -38,19 +44,25 @@ export default async function Layout({ children }: { children: ReactNode }) {
         <HouseProvider house={{ currency, units, zone }}>
           <ActionsProvider actions={actions}>
             <NowProvider startMs={startOf()}>
-              <header className="unprinted mx-auto flex max-w-[78rem] items-center justify-between px-4 pt-2 sm:px-6">
-                <Link href="/" className="flex min-h-12 items-baseline gap-3 no-underline">
-                  <span className="title self-center text-2xl">Itinerum</span>
-                  <span className="eyebrow hidden self-center md:inline">{name}</span>
-                </Link>
-                <div className="flex items-center">
-                  <Places />
-                  <ThemeButton chosen={theme} />
-                </div>
-              </header>
-              <main id="main" className="mx-auto max-w-[78rem] px-4 sm:px-6">
-                {children}
-              </main>
+              <HandsProvider people={people}>
+                <OutboxProvider>
+                  <OutboxLine />
+                  <Live sinceMs={startOf()} />
+                  <header className="unprinted mx-auto flex max-w-[78rem] items-center justify-between px-4 pt-2 sm:px-6">
+                    <Link href="/" className="flex min-h-12 items-baseline gap-3 no-underline">
+                      <span className="title self-center text-2xl">Itinerum</span>
+                      <span className="eyebrow hidden self-center md:inline">{name}</span>
+                    </Link>
+                    <div className="flex items-center">
+                      <Places />
+                      <ThemeButton chosen={theme} />
+                    </div>
+                  </header>
+                  <main id="main" className="mx-auto max-w-[78rem] px-4 sm:px-6">
+                    {children}
+                  </main>
+                </OutboxProvider>
+              </HandsProvider>
             </NowProvider>
           </ActionsProvider>
         </HouseProvider>

@@ -1,9 +1,11 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
 import { benchOrder } from '../core/bench/benchOrder'
-import { journeyOf, type Journey } from '../core/piece/journey'
+import { journeysIn, type Journey } from '../core/piece/journey'
 import { listEndedPieces, listOpenPieces, listPieceFiles } from './piece'
-import { getStudio, listReadings } from './studio'
+import { listReadings, listRooms } from './climate'
+import { climateIn, climatesOf } from '../core/climate/rooms'
+import { getStudio } from './studio'
 import { makeDatabase, type TestDatabase } from './testing/database'
 
 const demoStudio = '01900000-0000-7000-8000-00000000de40'
@@ -16,9 +18,11 @@ beforeAll(async () => {
   db = await makeDatabase()
   await loadDemo(db.owner, now)
   await db.as(demoStudio, async (client) => {
-    const climate = await listReadings(client, '2026-01-01T00:00:00.000Z')
+    const rooms = await listRooms(client)
+    const climates = climatesOf(await listReadings(client, '2026-01-01T00:00:00.000Z'), rooms)
+    const climateOf = ({ piece }: { piece: { roomId: string | null } }) => climateIn(climates, piece.roomId, rooms)
     const journeys = async (pieces: Parameters<typeof listPieceFiles>[1]) =>
-      (await listPieceFiles(client, pieces)).map((file) => journeyOf(file, climate, now.getTime()))
+      journeysIn(await listPieceFiles(client, pieces), { climateOf, nowMs: now.getTime() })
     open = await journeys(await listOpenPieces(client))
     ended = await journeys(await listEndedPieces(client, 50, null))
   })

@@ -1,5 +1,6 @@
 /** The log's rows: reading, and adding; there is no changing. */
 import type { Entry } from '../core/log/entry'
+import type { OtherWork } from '../core/piece/journey'
 import { findConstraint, type Client } from './pool'
 
 interface EntryRow extends Omit<Entry, 'coat'> {
@@ -10,11 +11,13 @@ interface EntryRow extends Omit<Entry, 'coat'> {
   unit: 'ml' | 'g' | null
   applicator: string | null
   film: NonNullable<Entry['coat']>['film'] | null
+  sheen: NonNullable<Entry['coat']>['sheen']
+  place: string | null
 }
 
-function toEntry({ productId, family, mix, amount, unit, applicator, film, ...row }: EntryRow): Entry {
+function toEntry({ productId, family, mix, amount, unit, applicator, film, sheen, place, ...row }: EntryRow): Entry {
   const whole = family !== null && amount !== null && unit !== null && film !== null
-  return { ...row, coat: whole ? { productId, family, mix, amount, unit, applicator, film } : null }
+  return { ...row, coat: whole ? { productId, family, mix, amount, unit, applicator, film, sheen, place } : null }
 }
 
 /** Every entry of the pieces given, corrected ones too, oldest first. */
@@ -22,7 +25,8 @@ export async function listEntries(client: Client, pieceIds: readonly string[]): 
   const { rows } = await client.query<EntryRow>(
     `select id, piece_id as "pieceId", part_id as "partId", step_id as "stepId", person_id as "personId", kind, at,
             recorded_at as "recordedAt", corrects, minutes, product_id as "productId", family, mix, amount, unit,
-            applicator, film, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail
+            applicator, film, sheen, place, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail,
+            result, check_code as "checkCode", outside, assist, repair, severity, spot, temperature, humidity
      from entry where piece_id = any($1) order by at, id`,
     [pieceIds],
   )
@@ -52,13 +56,16 @@ export async function addEntries(
   try {
     await client.query(
       `insert into entry (id, studio_id, piece_id, part_id, step_id, person_id, kind, at, recorded_at, corrects, minutes,
-                          product_id, family, mix, amount, unit, applicator, film, cost_kind, money, fees, channel_id, note, detail)
+                          product_id, family, mix, amount, unit, applicator, film, sheen, place, cost_kind, money, fees, channel_id,
+                          note, detail, result, check_code, outside, assist, repair, severity, spot, temperature, humidity)
        select id, $2, "pieceId", "partId", "stepId", "personId", kind, at, coalesce("recordedAt", now()), corrects, minutes,
-              "productId", family, mix, amount, unit, applicator, film, "costKind", money, fees, "channelId", note, detail
+              "productId", family, mix, amount, unit, applicator, film, sheen, place, "costKind", money, fees, "channelId",
+              note, detail, result, "checkCode", outside, assist, repair, severity, spot, temperature, humidity
        from jsonb_to_recordset($1::jsonb) as e(id uuid, "pieceId" uuid, "partId" uuid, "stepId" uuid, "personId" uuid,
          kind text, at timestamptz, "recordedAt" timestamptz, corrects uuid, minutes numeric, "productId" uuid, family text, mix text, amount numeric,
-         unit text, applicator text, film text, "costKind" text, money bigint, fees bigint, "channelId" uuid, note text,
-         detail jsonb)
+         unit text, applicator text, film text, sheen text, place text, "costKind" text, money bigint, fees bigint, "channelId" uuid, note text,
+         detail jsonb, result text, "checkCode" text, outside text, assist text, repair text, severity text, spot smallint,
+         temperature numeric, humidity numeric)
        on conflict (id) do nothing`,
       [JSON.stringify(flat), studioId],
     )
@@ -70,4 +77,33 @@ export async function addEntries(
   const ids = entries.map(({ id }) => id)
   const { rows } = await client.query<{ stored: number }>('select count(*)::int as stored from entry where id = any($1)', [ids])
   return rows[0]?.stored === new Set(ids).size ? null : { issue: 'id-taken' }
+}
+
+/** Clock entries of other pieces since an instant, corrections applied, with what was worked: they may have run beside these. */
+export async function listOtherWork(client: Client, pieceIds: readonly string[], since: string): Promise<OtherWork[]> {
+  const { rows } = await client.query<OtherWork>(
+    `select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
+     from entry e join step s on s.id = e.step_id
+     where e.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
+       and e.at >= $2 and not (e.piece_id = any($1))
+       and not exists (select from entry c where c.corrects = e.id)
+     order by e.at, e.id`,
+    [pieceIds, since],
+  )
+  return rows
+}
+
+/** The fans and heat guns that stood by the parts given, in order of time, corrections applied. */
+export async function listAssistance(
+  client: Client,
+  partIds: readonly string[],
+): Promise<Pick<Entry, 'kind' | 'partId' | 'assist' | 'at'>[]> {
+  const { rows } = await client.query<Pick<Entry, 'kind' | 'partId' | 'assist' | 'at'>>(
+    `select e.kind, e.part_id as "partId", e.assist, e.at from entry e
+     where e.kind in ('assisted', 'unassisted') and e.part_id = any($1)
+       and not exists (select from entry c where c.corrects = e.id)
+     order by e.at, e.id`,
+    [partIds],
+  )
+  return rows
 }

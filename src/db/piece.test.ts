@@ -34,7 +34,7 @@ describe('a piece’s file', () => {
     expect(part?.surfaces).toEqual([{ shape: 'panel', relief: 'flat', count: 2, width: 860.5, height: 420 }])
     // 2 × 0.8605 × 0.42
     expect(part && areaOfPart(part)).toBeCloseTo(0.72282, 9)
-    expect(part?.plan).toEqual(whole.plan)
+    expect(part?.plan).toEqual({ ...whole.plan, steps: whole.plan.steps.map((step) => ({ ...step, mends: null })) })
   })
 
   test('takes the newest plan as the one in force and keeps the worked steps of the older', async () => {

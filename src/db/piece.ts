@@ -5,7 +5,7 @@ import type { Client } from './pool'
 import { listEntries } from './entry'
 
 const pieceColumns = `p.id, p.name, p.source, p.source_note as "sourceNote", p.client, p.promised_on as "promisedOn",
-  p.taken_in_at as "takenInAt", p.expected, p.condition`
+  p.taken_in_at as "takenInAt", p.expected, p.condition, p.room_id as "roomId"`
 
 /** Pieces still in the workshop, newest first. */
 export async function listOpenPieces(client: Client): Promise<Piece[]> {
@@ -32,6 +32,17 @@ export async function listEndedPieces(
      where $2::timestamptz is null or (g.ended_at, p.id) < ($2, $3::uuid)
      order by g.ended_at desc, p.id desc limit $1`,
     [limit, after?.endedAt ?? null, after?.id ?? null],
+  )
+  return rows
+}
+
+/** Pieces on which a snag was written down, the latest taken in first. */
+export async function listPiecesWithSnags(client: Client, limit: number): Promise<Piece[]> {
+  const { rows } = await client.query<Piece>(
+    `select ${pieceColumns} from piece p
+     where exists (select from entry e where e.piece_id = p.id and e.kind = 'snag')
+     order by p.taken_in_at desc, p.id desc limit $1`,
+    [limit],
   )
   return rows
 }
@@ -104,7 +115,7 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
   )
   const steps = await client.query<StepRow>(
     `select id, plan_id as "planId", position, operation, family, colour, mix, applicator, grit, film, minutes, amount,
-            window_label as "window", check_code as "check", cautions, reason, needed, coat_number as "coatNumber", coat_of as "coatOf"
+            window_label as "window", check_code as "check", cautions, reason, needed, mends, coat_number as "coatNumber", coat_of as "coatOf"
      from step where plan_id = any($1) order by plan_id, position`,
     [plans.rows.map(({ id }) => id)],
   )
@@ -168,8 +179,8 @@ export type NewPart = Omit<Part, 'plan' | 'earlier' | 'surfaces'> & { surfaces: 
 /** Takes a piece in; false where this id was stored before, and then nothing is written. */
 export async function addPiece(client: Client, studioId: string, piece: Piece): Promise<boolean> {
   const { rowCount } = await client.query(
-    `insert into piece (id, studio_id, name, source, source_note, client, promised_on, taken_in_at, expected, condition)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict (id) do nothing`,
+    `insert into piece (id, studio_id, name, source, source_note, client, promised_on, taken_in_at, expected, condition, room_id)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) on conflict (id) do nothing`,
     [
       piece.id,
       studioId,
@@ -181,6 +192,7 @@ export async function addPiece(client: Client, studioId: string, piece: Piece): 
       piece.takenInAt,
       piece.expected,
       piece.condition,
+      piece.roomId,
     ],
   )
   return rowCount === 1
@@ -194,13 +206,25 @@ export interface PieceFacts {
   promisedOn: string | null
   expected: number | null
   condition: string | null
+  roomId: string | null
 }
 /** Changes a piece's facts; the caller writes what they were into the log in the same transaction. */
 export async function changePiece(client: Client, id: string, facts: PieceFacts): Promise<void> {
   await client.query(
-    `update piece set name = $2, source = $3, source_note = $4, client = $5, promised_on = $6, expected = $7, condition = $8
+    `update piece set name = $2, source = $3, source_note = $4, client = $5, promised_on = $6, expected = $7, condition = $8,
+            room_id = $9
      where id = $1`,
-    [id, facts.name, facts.source, facts.sourceNote, facts.client, facts.promisedOn, facts.expected, facts.condition],
+    [
+      id,
+      facts.name,
+      facts.source,
+      facts.sourceNote,
+      facts.client,
+      facts.promisedOn,
+      facts.expected,
+      facts.condition,
+      facts.roomId,
+    ],
   )
 }
 
@@ -270,12 +294,12 @@ export async function addPlan(client: Client, studioId: string, partId: string, 
   if (rowCount !== 1) return false
   await client.query(
     `insert into step (id, studio_id, plan_id, position, operation, family, colour, mix, applicator, grit, film, minutes,
-                       amount, window_label, check_code, cautions, reason, needed, coat_number, coat_of)
+                       amount, window_label, check_code, cautions, reason, needed, mends, coat_number, coat_of)
      select id, $2, $3, position, operation, family, colour, mix, applicator, grit, film, minutes, amount, "window",
-            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, (coat ->> 'number')::int, (coat ->> 'of')::int
+            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, (coat ->> 'number')::int, (coat ->> 'of')::int
      from jsonb_to_recordset($1::jsonb) as s(id uuid, position int, operation text, family text, colour jsonb, mix text,
        applicator text, grit text, film text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
-       reason text, needed boolean, coat jsonb)`,
+       reason text, needed boolean, mends uuid, coat jsonb)`,
     [JSON.stringify(plan.steps), studioId, plan.id],
   )
   return true

@@ -3,7 +3,8 @@ import { v7 as uuidv7 } from 'uuid'
 import { addPiece, listOpenPieces } from './piece'
 import { migrate } from './migrate'
 import { defaultMethod } from '../core/finish/method'
-import { addReading, getStudio, listReadings, saveMethod, saveStudio } from './studio'
+import { addReading, listReadings } from './climate'
+import { getStudio, saveMethod, saveStudio } from './studio'
 import { makeDatabase, studioFacts, testOwnerUrl, type TestDatabase } from './testing/database'
 import { pieceRow } from './testing/rows'
 
@@ -85,16 +86,20 @@ describe('the studio', () => {
   test('reads its air since a moment, and the reading that held before it', async () => {
     const read = (day: number) => ({ at: `2026-05-0${day}T08:00:00.000Z`, temperature: 15 + day, humidity: 50 })
     await db.as(db.here, async (client) => {
-      for (const day of [1, 2, 3, 4]) await addReading(client, db.here, uuidv7(), read(day))
+      for (const day of [1, 2, 3, 4]) await addReading(client, db.here, { id: uuidv7(), ...read(day) })
     })
     expect(await db.as(db.here, (client) => listReadings(client, '2026-05-03T00:00:00.000Z'))).toEqual([
-      read(2),
-      read(3),
-      read(4),
+      ...[2, 3, 4].map((day) => ({ ...read(day), roomId: null })),
     ])
   })
   test('does not believe 85 °C', async () => {
     const absurd = { at: '2026-05-09T08:00:00.000Z', temperature: 85, humidity: 50 }
-    await expect(db.as(db.here, (client) => addReading(client, db.here, uuidv7(), absurd))).rejects.toThrow(/believable/)
+    await expect(db.as(db.here, (client) => addReading(client, db.here, { id: uuidv7(), ...absurd }))).rejects.toThrow(
+      /believable/,
+    )
+    // marked as doubted it is kept, and moves nothing
+    await db.as(db.here, (client) => addReading(client, db.here, { id: uuidv7(), ...absurd, doubt: 'absurd' }))
+    const believed = await db.as(db.here, (client) => listReadings(client, '2026-05-08T00:00:00.000Z'))
+    expect(believed.map(({ temperature }) => temperature)).not.toContain(85)
   })
 })

@@ -16,10 +16,15 @@ function toSafeInteger(text: string): number {
   if (!Number.isSafeInteger(value)) throw new Error(`bigint out of range: ${text}`)
   return value
 }
+/** '2026-05-04 09:30:00.12+00', as the server writes it in UTC, to '2026-05-04T09:30:00.120Z'; ms, as everywhere here. */
+function toInstant(text: string): string {
+  const utc = /^(\d{4}-\d\d-\d\d) (\d\d:\d\d:\d\d)(?:\.(\d{1,6}))?\+00$/.exec(text)
+  return utc ? `${utc[1]}T${utc[2]}.${(utc[3] ?? '').slice(0, 3).padEnd(3, '0')}Z` : new Date(text).toISOString()
+}
 const parsers: Record<number, (text: string) => unknown> = {
   20: toSafeInteger,
   1082: (text) => text,
-  1184: (text) => new Date(text).toISOString(),
+  1184: toInstant,
   1700: toNumber,
 }
 const types = {
@@ -29,7 +34,14 @@ const types = {
 
 /** A pool for the application's own role; it outlives lost connections. */
 export function makePool(connectionString: string, max = 10): pg.Pool {
-  const pool = new pg.Pool({ connectionString, max, types, connectionTimeoutMillis: 5_000, application_name: 'itinerum' })
+  const pool = new pg.Pool({
+    connectionString,
+    max,
+    types,
+    connectionTimeoutMillis: 5_000,
+    application_name: 'itinerum',
+    options: '-c TimeZone=UTC',
+  })
   pool.on('error', (error) => console.error(`database connection lost: ${error.message}`))
   return pool
 }

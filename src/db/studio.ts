@@ -1,8 +1,7 @@
-/** The studio's own facts, people, channels, shelf and air. */
+/** The studio's own facts, people, channels and shelf. */
 import { defaultMethod, type HouseMethod } from '../core/finish/method'
 import type { Person, SalesChannel, Studio } from '../core/house/studio'
 import type { Product } from '../core/stock/product'
-import type { Reading } from '../core/drying/windowFor'
 import type { Terms } from '../core/piece/ledger'
 import type { UnitSystem } from '../core/unit/length'
 import type { Client } from './pool'
@@ -23,6 +22,9 @@ interface StudioRow {
   wish_value: number
   haggle_share: number
   price_step: number
+  works_from: number
+  works_to: number
+  works_days: number[]
   method: Partial<HouseMethod>
 }
 
@@ -30,7 +32,7 @@ interface StudioRow {
 export async function getStudio(client: Client): Promise<Studio> {
   const { rows } = await client.query<StudioRow>(
     `select id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
-            haggle_share, price_step, method
+            haggle_share, price_step, works_from, works_to, works_days, method
      from studio where id = current_studio()`,
   )
   const row = rows[0]
@@ -49,6 +51,7 @@ export async function getStudio(client: Client): Promise<Studio> {
     wish: kind === 'profit' ? { profit: value } : kind === 'margin' ? { margin: value } : { earnedRate: value },
     haggle: row.haggle_share,
     step: row.price_step,
+    hours: { from: row.works_from, to: row.works_to, days: row.works_days },
     method: { ...defaultMethod, ...row.method },
   }
 }
@@ -70,6 +73,9 @@ const studioValues = (s: StudioDraft) => {
     value,
     s.haggle,
     s.step,
+    s.hours.from,
+    s.hours.to,
+    s.hours.days,
   ]
 }
 
@@ -77,13 +83,14 @@ const studioValues = (s: StudioDraft) => {
 export async function saveStudio(client: Client, studio: StudioDraft): Promise<void> {
   await client.query(
     `insert into studio (id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind,
-                         wish_value, haggle_share, price_step)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
+                         wish_value, haggle_share, price_step, works_from, works_to, works_days)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)
      on conflict (id) do update set
        name = excluded.name, currency = excluded.currency, zone = excluded.zone, units = excluded.units,
        hour_rate = excluded.hour_rate, overhead_rate = excluded.overhead_rate, tax_mode = excluded.tax_mode,
        tax_share = excluded.tax_share, wish_kind = excluded.wish_kind, wish_value = excluded.wish_value,
-       haggle_share = excluded.haggle_share, price_step = excluded.price_step`,
+       haggle_share = excluded.haggle_share, price_step = excluded.price_step, works_from = excluded.works_from, works_to = excluded.works_to,
+       works_days = excluded.works_days`,
     studioValues(studio),
   )
 }
@@ -149,23 +156,5 @@ export async function saveProduct(client: Client, studioId: string, product: Pro
       product.unit,
       product.price,
     ],
-  )
-}
-
-/** Readings since an instant, and the one that held before it; oldest first. */
-export async function listReadings(client: Client, since: string): Promise<Reading[]> {
-  const { rows } = await client.query<Reading>(
-    `(select at, temperature, humidity from reading where at < $1 order by at desc limit 1)
-     union all
-     (select at, temperature, humidity from reading where at >= $1)
-     order by at`,
-    [since],
-  )
-  return rows
-}
-export async function addReading(client: Client, studioId: string, id: string, reading: Reading): Promise<void> {
-  await client.query(
-    'insert into reading (id, studio_id, at, temperature, humidity) values ($1, $2, $3, $4, $5) on conflict (id) do nothing',
-    [id, studioId, reading.at, reading.temperature, reading.humidity],
   )
 }

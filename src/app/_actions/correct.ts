@@ -27,15 +27,12 @@ export async function correctEntry(typed: CorrectionText): Promise<Answer> {
       film: entered.film ?? old.coat.film,
     }
     const money = coat ? (product ? roundMoney((product.price * coat.amount) / product.size) : 0) : entered.money
+    // when it is written down is now
+    const { recordedAt: _, ...kept } = old
     const trouble = await addEntries(client, studio.id, [
       {
+        ...kept,
         id: entered.entryId,
-        kind: old.kind,
-        pieceId: old.pieceId,
-        partId: old.partId,
-        stepId: old.stepId,
-        personId: old.personId,
-        detail: old.detail,
         at: entered.at,
         corrects: old.id,
         minutes: entered.minutes,

@@ -1,8 +1,17 @@
 'use server'
 /** The house, its channels and its shelf. */
 import { unitOf } from '../../core/finish/families'
+import { createHash } from 'node:crypto'
 import {
+  calendarInput,
   channelInput,
+  dryingInput,
+  revokeInput,
+  roomInput,
+  type CalendarText,
+  type DryingText,
+  type RevokeText,
+  type RoomText,
   productInput,
   studioInput,
   type ChannelText,
@@ -11,7 +20,10 @@ import {
 } from '../../core/input/house'
 import { methodInput, type MethodText } from '../../core/input/piece'
 import { listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '../../db/studio'
-import { write, type Answer } from '../_server/write'
+import { addCalendarFeed, revokeCalendarFeed } from '../../db/calendarFeed'
+import { addDryingFigure, listRooms, saveRoom } from '../../db/climate'
+import { lessonsIn } from '../_server/lessons'
+import { Refused, write, type Answer } from '../_server/write'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
   return write(studioInput, typed, (client, studio, { wishKind, wishValue, ...entered }) =>
@@ -29,6 +41,7 @@ export async function changeStudio(typed: StudioText): Promise<Answer> {
         wishKind === 'profit' ? { profit: wishValue } : wishKind === 'margin' ? { margin: wishValue } : { earnedRate: wishValue },
       haggle: entered.hagglePercent,
       step: entered.priceStep,
+      hours: { from: entered.worksFrom, to: entered.worksTo, days: entered.worksDays },
     }),
   )
 }
@@ -54,4 +67,32 @@ export async function keepProduct(typed: ProductText): Promise<Answer> {
       unit: unitOf(product.family),
     })
   })
+}
+
+export async function keepRoom(typed: RoomText): Promise<Answer> {
+  return write(roomInput, typed, async (client, studio, room) => {
+    const rooms = await listRooms(client)
+    if (room.sensor && rooms.some(({ id, sensor }) => id !== room.id && sensor === room.sensor))
+      throw new Refused('not-readable', { sensor: 'Another room is read by this sensor.' })
+    await saveRoom(client, studio.id, room, rooms.length)
+  })
+}
+
+/** Takes up what the studio's own observations teach, or the label again; the earlier figure stays on record. */
+export async function takeDryingFigure(typed: DryingText): Promise<Answer> {
+  return write(dryingInput, typed, async (client, studio, { id, family, at, back }) => {
+    const lesson = back ? { p50: 1, p80: 1, count: 0 } : (await lessonsIn(client)).find((each) => each.family === family)
+    if (!lesson) throw new Refused('not-found')
+    const { p50, p80, count } = lesson
+    await addDryingFigure(client, studio.id, { id, family, p50, p80, count, at, personId: null })
+  })
+}
+
+export async function makeCalendar(typed: CalendarText): Promise<Answer> {
+  return write(calendarInput, typed, (client, studio, { id, at, token }) =>
+    addCalendarFeed(client, studio.id, { id, madeAt: at, digest: createHash('sha256').update(token).digest('hex') }),
+  )
+}
+export async function revokeCalendar(typed: RevokeText): Promise<Answer> {
+  return write(revokeInput, typed, (client, _studio, { id, at }) => revokeCalendarFeed(client, id, at))
 }

@@ -8,7 +8,6 @@ import {
   findingInput,
   intakeInput,
   listingInput,
-  mendInput,
   recipeInput,
   planInput,
   type AddPartText,
@@ -17,27 +16,19 @@ import {
   type FindingText,
   type IntakeText,
   type ListingText,
-  type MendText,
   type RecipeText,
   type PlanText,
 } from '../../core/input/piece'
 import { assess } from '../../core/assess/assess'
-import { getRepair } from '../../core/finish/repairs'
-import { mend } from '../../core/plan/mend'
 import { addRecipe } from '../../db/recipe'
 import { withWindows } from '../../core/finish/planFinish'
 import { doneOn, factsOf } from '../../core/piece/facts'
 import { replan } from '../../core/plan/replan'
 import { journeyOf } from '../../core/piece/journey'
-import { addEntries, type NewEntry } from '../../db/entry'
+import type { NewEntry } from '../../db/entry'
+import { store } from '../_server/store'
 import { addParts, addPiece, addPlan, changeFound, changePiece, findPiece, findPieceFile, type PieceFacts } from '../../db/piece'
-import type { Client } from '../../db/pool'
 import { Refused, write, type Answer } from '../_server/write'
-
-async function store(client: Client, studioId: string, entries: readonly NewEntry[]): Promise<void> {
-  const trouble = await addEntries(client, studioId, entries)
-  if (trouble) throw new Refused(trouble.issue)
-}
 
 /** A day chosen today means this moment; another day means its noon. */
 function momentOf(day: string, zone: string): string {
@@ -83,6 +74,7 @@ const amendable = [
   'promisedOn',
   'expected',
   'condition',
+  'roomId',
 ] as const satisfies (keyof PieceFacts)[]
 const text = (value: string | number | null) => (value === null ? null : String(value))
 
@@ -153,38 +145,6 @@ export async function keepFindings(typed: FindingText): Promise<Answer> {
     if (changed.length + seen.length === 0) return
     const detail = Object.fromEntries([...seen, ...changed]) as Record<string, [string | null, string | null]>
     await store(client, studio.id, [{ id: entryId, pieceId, partId, kind: 'amended', at, detail }])
-  })
-}
-
-/** Grows a part's plan by the steps that mend a mistake, and says so in the log. */
-export async function mendPart(typed: MendText): Promise<Answer> {
-  return write(mendInput, typed, async (client, studio, { planId, entryId, pieceId, partId, stepIds, at, repair, note }) => {
-    const file = await findPieceFile(client, pieceId)
-    const current = file && journeyOf(file, [], Date.parse(at)).parts.find(({ part }) => part.id === partId)
-    const plan = current?.part.plan
-    if (!file || !current || !plan) throw new Refused('not-found')
-    if (file.log.some(({ id }) => id === entryId)) return
-    const ahead = current.steps.filter(({ state }) => state.status === 'waiting' || state.status === 'running')
-    const wish = { ...plan, seal: plan.seal ?? undefined }
-    const method = { ...studio.method, ...plan.departures }
-    const steps = mend(
-      repair,
-      factsOf(current.part),
-      wish,
-      doneOn(current),
-      ahead.map(({ step }) => step),
-      method,
-    )
-    if (stepIds.length < steps.length) throw new Refused('not-whole')
-    const { words, cause } = getRepair(repair)
-    await addPlan(client, studio.id, partId, {
-      ...plan,
-      id: planId,
-      madeAt: at,
-      steps: steps.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
-    })
-    const said = [`${words}, ${current.part.name.toLowerCase()}. ${cause}`, note].filter(Boolean).join(' ')
-    await store(client, studio.id, [{ id: entryId, pieceId, partId, kind: 'note', at, note: said }])
   })
 }
 

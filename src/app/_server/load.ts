@@ -4,60 +4,114 @@ import { notFound } from 'next/navigation'
 import { cache } from 'react'
 import { z } from 'zod'
 import type { Reading } from '../../core/drying/windowFor'
-import type { FamilyCode } from '../../core/finish/families'
-import { journeyOf, type Journey } from '../../core/piece/journey'
+import { toBenchData, type BenchData } from '../../core/bench/benchData'
+import { climateIn, climatesOf, type Room, type RoomReading } from '../../core/climate/rooms'
+import { journeyIn, journeysIn, type Around, type Journey } from '../../core/piece/journey'
 import type { PieceFile } from '../../core/piece/piece'
 import type { Client } from '../../db/pool'
-import { findPieceFile, listEndedPieces, listOpenPieces, listPieceFiles, type EndedCursor } from '../../db/piece'
+import {
+  findPieceFile,
+  listEndedPieces,
+  listOpenPieces,
+  listPieceFiles,
+  listPiecesWithSnags,
+  type EndedCursor,
+} from '../../db/piece'
 import type { SalesChannel, Studio } from '../../core/house/studio'
 import type { Product } from '../../core/stock/product'
-import { getStudio, listChannels, listProducts, listReadings } from '../../db/studio'
+import { listLearned, listReadings, listRooms } from '../../db/climate'
+import { listOtherWork } from '../../db/entry'
+import { getStudio, listChannels, listProducts } from '../../db/studio'
 import { withStudio } from './session'
 
 /** How far back the air still matters: the longest cure is 30 days. */
 const airDays = 45
-const listAir = (client: Client, nowMs: number): Promise<Reading[]> =>
+const listAir = (client: Client, nowMs: number): Promise<RoomReading[]> =>
   listReadings(client, new Date(nowMs - airDays * 86_400_000).toISOString())
+
+/** What journeys are read in beside the pieces themselves. */
+async function loadAround(client: Client, nowMs: number, files: readonly PieceFile[]) {
+  const clocked = files.flatMap(({ log }) => log).filter(({ kind }) => kind === 'started' || kind === 'ended')
+  const since = clocked.map(({ at }) => at).sort()[0]
+  const rooms = await listRooms(client)
+  return {
+    studio: await getStudio(client),
+    rooms,
+    climates: climatesOf(await listAir(client, nowMs), rooms),
+    learned: await listLearned(client),
+    others: since
+      ? await listOtherWork(
+          client,
+          files.map(({ piece }) => piece.id),
+          since,
+        )
+      : [],
+  }
+}
 
 export interface Workshop {
   studio: Studio
   journeys: Journey[]
-  air: Reading | null
-  products: Product[]
   nowMs: number
+}
+
+async function readWorkshop(client: Client, nowMs: number, files: readonly PieceFile[]): Promise<Workshop> {
+  const { studio, rooms, climates, learned, others } = await loadAround(client, nowMs, files)
+  const climateOf = ({ piece }: PieceFile) => climateIn(climates, piece.roomId, rooms)
+  return {
+    studio,
+    journeys: journeysIn(files, { climateOf, nowMs, method: studio.method, others, learned }),
+    nowMs,
+  }
 }
 
 /** Every piece in the workshop. */
 export const loadWorkshop = (): Promise<Workshop> =>
+  withStudio(async (client) => readWorkshop(client, Date.now(), await listPieceFiles(client, await listOpenPieces(client))))
+
+/** The pieces on which something went wrong, read as everywhere else; the latest taken in, at most `limit`. */
+export const loadSnagged = (limit: number): Promise<Workshop> =>
+  withStudio(async (client) =>
+    readWorkshop(client, Date.now(), await listPieceFiles(client, await listPiecesWithSnags(client, limit))),
+  )
+
+export interface PiecesPage extends Workshop {
+  ended: Journey[]
+  /** where the next page of those that have left begins */
+  next: EndedCursor | null
+}
+/** Every piece in the workshop, and a page of those that have left. */
+export const loadPieces = (limit: number, after: EndedCursor | null): Promise<PiecesPage> =>
   withStudio(async (client) => {
-    const nowMs = Date.now()
-    const studio = await getStudio(client)
-    const files = await listPieceFiles(client, await listOpenPieces(client))
-    const climate = await listAir(client, nowMs)
+    const open = await listOpenPieces(client)
+    const left = await listEndedPieces(client, limit + 1, after)
+    const shown = left.slice(0, limit)
+    const files = await listPieceFiles(client, [...open, ...shown])
+    const last = shown.at(-1)
     return {
-      studio,
-      journeys: files.map((file) => journeyOf(file, climate, nowMs, studio.method)),
-      air: climate.at(-1) ?? null,
-      products: await listProducts(client),
-      nowMs,
+      ...(await readWorkshop(client, Date.now(), files.slice(0, open.length))),
+      ended: journeysIn(files.slice(open.length), { climateOf: () => [], nowMs: Date.now() }),
+      next: left.length > limit && last ? { endedAt: last.endedAt, id: last.id } : null,
     }
   })
 
-/** A page of pieces that have left, and where the next page begins. */
-export const loadEnded = (limit: number, after: EndedCursor | null): Promise<{ journeys: Journey[]; next: EndedCursor | null }> =>
+/** The bench as data: a device reads it anew by itself, with what it has written since. */
+export const loadBench = (): Promise<BenchData> =>
   withStudio(async (client) => {
-    const pieces = await listEndedPieces(client, limit + 1, after)
-    const shown = pieces.slice(0, limit)
-    const files = await listPieceFiles(client, shown)
-    const last = shown.at(-1)
-    return {
-      journeys: files.map((file) => journeyOf(file, [], Date.now())),
-      next: pieces.length > limit && last ? { endedAt: last.endedAt, id: last.id } : null,
-    }
+    const nowMs = Date.now()
+    const files = await listPieceFiles(client, await listOpenPieces(client))
+    const { studio, ...around } = await loadAround(client, nowMs, files)
+    const { method, hours } = studio
+    return toBenchData(files, { ...around, method, hours, products: await listProducts(client) })
   })
 
 export interface PieceView {
   studio: Studio
+  rooms: Room[]
+  /** the air it stands in, as last read */
+  air: Reading | null
+  /** what its journey is read in */
+  around: Around
   journey: Journey
   channels: SalesChannel[]
   products: Product[]
@@ -70,11 +124,15 @@ export const findPieceView = cache((id: string): Promise<PieceView | null> =>
     const nowMs = Date.now()
     const file: PieceFile | null = await findPieceFile(client, id)
     if (!file) return null
-    const studio = await getStudio(client)
-    const climate = await listAir(client, nowMs)
+    const { studio, rooms, climates, learned, others } = await loadAround(client, nowMs, [file])
+    const climate = climateIn(climates, file.piece.roomId, rooms)
+    const around = { climate, nowMs, method: studio.method, others, learned }
     return {
       studio,
-      journey: journeyOf(file, climate, nowMs, studio.method),
+      rooms,
+      air: climate.at(-1) ?? null,
+      around,
+      journey: journeyIn(file, around),
       channels: await listChannels(client),
       products: await listProducts(client),
       nowMs,
@@ -87,12 +145,4 @@ export async function getPieceView(params: Promise<{ id: string }>): Promise<Pie
   const id = z.uuid().safeParse((await params).id)
   const view = id.success ? await findPieceView(id.data) : null
   return view ?? notFound()
-}
-
-/** Money per ml or g of a family, from the cheapest price a unit on the shelf; null where the shelf has none. */
-export function unitPriceFrom(products: readonly Product[]): (family: FamilyCode) => number | null {
-  return (family) => {
-    const prices = products.filter((product) => product.family === family).map(({ price, size }) => price / size)
-    return prices.length > 0 ? Math.min(...prices) : null
-  }
 }

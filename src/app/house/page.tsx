@@ -1,6 +1,10 @@
 /** The house: terms, channels, air. */
 import { formatMoney } from '../../core/money/money'
-import { listChannels, listReadings } from '../../db/studio'
+import { listCalendarFeeds } from '../../db/calendarFeed'
+import { climateIn, climatesOf } from '../../core/climate/rooms'
+import { listReadings, listRooms } from '../../db/climate'
+import { CalendarForm } from '../../ui/house/CalendarForm'
+import { listChannels } from '../../db/studio'
 import { AirLine } from '../../ui/bench/AirLine'
 import { ChannelForm } from '../../ui/house/ChannelForm'
 import { MethodForm } from '../../ui/house/MethodForm'
@@ -12,12 +16,14 @@ export const metadata = { title: 'House' }
 const load = () =>
   withStudio(async (client) => ({
     channels: await listChannels(client),
+    feeds: await listCalendarFeeds(client),
+    rooms: await listRooms(client),
     readings: await listReadings(client, new Date().toISOString()),
   }))
 
 export default async function House() {
   const studio = await loadStudio()
-  const { channels, readings } = await load()
+  const { channels, rooms, readings, feeds } = await load()
   const zones = [...new Set([studio.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
   return (
     <div className="space-y-12 pt-6">
@@ -49,11 +55,21 @@ export default async function House() {
         </ul>
         <ChannelForm />
       </section>
+      <section aria-labelledby="calendar" className="border-t-2 border-ink pt-4">
+        <h2 id="calendar" className="title text-3xl">
+          Calendar
+        </h2>
+        <p className="mb-2 max-w-prose text-soft">
+          Every window as it opens and closes, with alarms, for any calendar that can read an address. Whoever has the address can
+          read it; revoke it and it answers no more.
+        </p>
+        <CalendarForm feeds={feeds} />
+      </section>
       <section aria-labelledby="air" className="border-t-2 border-ink pt-4">
         <h2 id="air" className="title mb-2 text-3xl">
           Air
         </h2>
-        <AirLine air={readings.at(-1) ?? null} />
+        <AirLine air={climateIn(climatesOf(readings, rooms), null, rooms).at(-1) ?? null} rooms={rooms} />
         <p className="mt-2 max-w-prose text-soft">
           Every window runs faster in warm, dry air and slower in cold or damp; below 10 °C water-based coats stand still. A
           reading holds until the next.

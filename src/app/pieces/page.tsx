@@ -5,7 +5,7 @@ import { formatMoney } from '../../core/money/money'
 import { ledgerSoFar } from '../../core/piece/ledger'
 import type { Journey } from '../../core/piece/journey'
 import { PieceRow } from '../../ui/piece/PieceRow'
-import { loadEnded, loadWorkshop } from '../_server/load'
+import { loadPieces } from '../_server/load'
 
 export const metadata = { title: 'Pieces' }
 const pageSize = 20
@@ -15,10 +15,7 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
   const query = await searchParams
   const after = cursor.safeParse(query)
   const sought = (query.q ?? '').trim().toLowerCase()
-  const [{ studio, journeys, nowMs }, ended] = await Promise.all([
-    loadWorkshop(),
-    loadEnded(pageSize, after.success ? after.data : null),
-  ])
+  const { studio, journeys, nowMs, ended, next } = await loadPieces(pageSize, after.success ? after.data : null)
   const fits = ({ file: { piece } }: Journey) =>
     [piece.name, piece.client, piece.sourceNote, piece.condition].some((text) => text?.toLowerCase().includes(sought))
   const rows = (list: readonly Journey[]) =>
@@ -34,7 +31,7 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
         />
       ))
   const here = rows(journeys)
-  const gone = rows(ended.journeys)
+  const gone = rows(ended)
   return (
     <div className="pt-6">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -66,11 +63,8 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
           <ul className="mt-3 border-t-2 border-ink">{gone}</ul>
         </section>
       )}
-      {ended.next && (
-        <Link
-          href={`/pieces?${new URLSearchParams({ endedAt: ended.next.endedAt, id: ended.next.id }).toString()}`}
-          className="press mt-4"
-        >
+      {next && (
+        <Link href={`/pieces?${new URLSearchParams({ endedAt: next.endedAt, id: next.id }).toString()}`} className="press mt-4">
           Earlier ones
         </Link>
       )}

@@ -1,4 +1,5 @@
 /** The shelf: what stands there, by family, and what a coat of it costs. */
+import Link from 'next/link'
 import { getFamily, safeCoverage, type FamilyCode } from '../../core/finish/families'
 import { coatVolumes } from '../../core/mix/coatVolumes'
 import { formatMoney } from '../../core/money/money'
@@ -23,6 +24,11 @@ export default async function Shelf() {
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">Shelf</h1>
+      <p className="mt-1">
+        <Link href="/learned" className="inline-flex min-h-12 items-center text-lg">
+          How these really dry here, and what goes wrong
+        </Link>
+      </p>
       {products.length === 0 && (
         <p className="mt-4 max-w-prose text-xl">
           Nothing stands here yet. Put the tins you have on it: plans then know their colours, and every coat its cost.

@@ -69,23 +69,55 @@ export function benchOrder(journeys: readonly Journey[], nowMs: number): Record<
   return groups
 }
 
+/** What a step is worth doing now: a window that closes before all else. Practice. */
+const worth: Record<WhyCode, number> = {
+  running: 0,
+  closing: 12,
+  promised: 5,
+  gone: 4,
+  'long-dry-after': 4,
+  open: 3,
+  'test-first': 2,
+  'nothing-holds': 2,
+}
+/** so many of the first are weighed against each other; what comes after them waits anyway */
+const mostWeighed = 12
+
+/** Alike work is done in one go: one brush, one mix. */
+const goOf = ({ step }: BenchLine) => `${step.operation} ${step.family} ${step.colour?.hex} ${step.mix}`
+
 /**
- * What fits into `minutes`, in bench order: each step that still fits is taken; alike work on the same operation and
- * colour shares its set-up, so a second one costs its share less.
+ * The set worth most that fits into `minutes`, of every set of the first lines; steps that are alike share their set-up and
+ * cleaning and stand together, else in bench order. Of two sets worth the same, the shorter.
  */
 export function whatFits(
   lines: readonly BenchLine[],
   minutes: number,
   sharedOverhead: (line: BenchLine) => number,
 ): { taken: BenchLine[]; minutes: number } {
-  const taken: BenchLine[] = []
-  let used = 0
-  for (const each of lines) {
-    const alike = taken.some(({ step }) => step.operation === each.step.operation && step.colour?.hex === each.step.colour?.hex)
-    const cost = Math.max(1, each.step.minutes - (alike ? sharedOverhead(each) : 0))
-    if (used + cost > minutes) continue
-    taken.push(each)
-    used += cost
+  const weighed = lines.slice(0, mostWeighed)
+  const facts = weighed.map((line) => ({
+    go: goOf(line),
+    minutes: line.step.minutes,
+    shared: Math.min(sharedOverhead(line), line.step.minutes - 1),
+    // among steps of a kind, more work done is worth a little more
+    worth: worth[line.why] + line.step.minutes / 1000,
+  }))
+  let best = { set: 0, worth: 0, used: 0 }
+  for (let set = 1; set < 1 << facts.length; set += 1) {
+    const goes = new Set<string>()
+    let used = 0
+    let sum = 0
+    facts.forEach((fact, k) => {
+      if (!(set & (1 << k)) || used > minutes) return
+      used += fact.minutes - (goes.has(fact.go) ? fact.shared : 0)
+      sum += fact.worth
+      goes.add(fact.go)
+    })
+    if (used > minutes) continue
+    if (sum > best.worth + 1e-9 || (Math.abs(sum - best.worth) < 1e-9 && used < best.used)) best = { set, worth: sum, used }
   }
-  return { taken, minutes: used }
+  const chosen = weighed.filter((_, k) => best.set & (1 << k))
+  const inGoes = [...new Set(chosen.map(goOf))].flatMap((go) => chosen.filter((line) => goOf(line) === go))
+  return { taken: inGoes, minutes: best.used }
 }

@@ -1,6 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { coatVolumes, priceFor, surfaceArea, windowFor } from '@/core'
+import { calibrate, coatVolumes, drawFromLots, mixBatch, priceFor, surfaceArea, windowFor } from '@/core'
+import calibrateCases from './calibrate.json'
 import coatVolumesCases from './coatVolumes.json'
+import drawFromLotsCases from './drawFromLots.json'
+import mixBatchCases from './mixBatch.json'
 import priceForCases from './priceFor.json'
 import surfaceAreaCases from './surfaceArea.json'
 import windowForCases from './windowFor.json'
@@ -10,12 +13,12 @@ interface Worked {
   input: unknown
   expect: Record<string, unknown> & { error?: boolean }
 }
-const functions = { coatVolumes, priceFor, surfaceArea, windowFor } as unknown as Record<
+const functions = { calibrate, coatVolumes, drawFromLots, mixBatch, priceFor, surfaceArea, windowFor } as unknown as Record<
   string,
   (input: unknown) => Record<string, unknown>
 >
 /** Figures where a millionth either way is allowed: everything but money and instants. */
-const measured = new Set(['area', 'ml', 'total'])
+const measured = new Set(['area', 'ml', 'total', 'p50', 'p80', 'amount', 'shortBy'])
 
 function agree(field: string, actual: unknown, wanted: unknown) {
   if (Array.isArray(wanted)) {
@@ -23,10 +26,21 @@ function agree(field: string, actual: unknown, wanted: unknown) {
     wanted.forEach((each, k) => agree(field, (actual as unknown[])[k], each))
   } else if (measured.has(field) && typeof wanted === 'number') {
     expect(Math.abs((actual as number) - wanted)).toBeLessThanOrEqual(Math.abs(wanted) * 1e-6)
+  } else if (typeof wanted === 'object' && wanted !== null) {
+    for (const [name, value] of Object.entries(wanted)) agree(name, (actual as Record<string, unknown>)[name], value)
   } else expect(actual).toEqual(wanted)
 }
 
-for (const file of [coatVolumesCases, priceForCases, surfaceAreaCases, windowForCases]) {
+const files = [
+  calibrateCases,
+  coatVolumesCases,
+  drawFromLotsCases,
+  mixBatchCases,
+  priceForCases,
+  surfaceAreaCases,
+  windowForCases,
+]
+for (const file of files) {
   describe(`worked cases of ${file.function}`, () => {
     test.each(file.cases as unknown as Worked[])('$name', ({ input, expect: wanted }) => {
       const run = functions[file.function]

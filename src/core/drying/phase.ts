@@ -36,6 +36,13 @@ export function phasesOf(window: DryingWindow, endedAtMs: number): Segment[] {
   return marks.filter(([, from, to]) => to > from && from !== Infinity).map(([phase, fromMs, toMs]) => ({ phase, fromMs, toMs }))
 }
 
+/** Which side of its window a step is begun on; null within it, and where nothing holds it. */
+export function outsideOf(segments: readonly Segment[], nowMs: number): 'early' | 'late' | null {
+  if (segments.length === 0) return null
+  const phase = phaseAt(segments, nowMs)
+  return phase === 'shut' ? 'early' : phase === 'gone' ? 'late' : null
+}
+
 /** The phase at `nowMs`; a moment before the window's start counts as `shut`. */
 export function phaseAt(segments: readonly Segment[], nowMs: number): Phase {
   return segments.findLast(({ fromMs }) => fromMs <= nowMs)?.phase ?? 'shut'

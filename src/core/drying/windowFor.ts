@@ -52,26 +52,57 @@ interface Stretch {
   speed: number
 }
 
-/** Splits time from `endedMs` on into stretches of even speed; the last one never ends. */
-function stretches(input: WindowInput, endedMs: number): Stretch[] {
-  const readings = input.climate
-    .map(({ at, temperature, humidity }) => ({ ms: Date.parse(at), temperature, humidity }))
+interface Moment extends Air {
+  ms: number
+}
+/** A climate is read by many windows: it is parsed and put in order once. */
+const inOrder = new WeakMap<readonly Reading[], readonly Moment[]>()
+function momentsOf(climate: readonly Reading[]): readonly Moment[] {
+  const known = inOrder.get(climate)
+  if (known) return known
+  const moments = climate
+    .map(({ at, temperature, humidity }): Moment => ({ ms: Date.parse(at), temperature, humidity }))
     .sort((a, b) => a.ms - b.ms)
+  inOrder.set(climate, moments)
+  return moments
+}
+/** How many moments are not later than `ms`. */
+function countUntil(moments: readonly Moment[], ms: number): number {
+  let [low, high] = [0, moments.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((moments[middle]?.ms ?? Infinity) <= ms) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
+/** Splits time from `endedMs` on into stretches of even speed; the last one never ends. */
+function stretches(input: Pick<WindowInput, 'kind' | 'climate' | 'assistance'>, endedMs: number): Stretch[] {
+  const moments = momentsOf(input.climate)
   const helps = input.assistance.map(({ from, to, kind }) => ({
     fromMs: Date.parse(from),
     toMs: Date.parse(to),
     speed: assistanceSpeed[kind],
   }))
-  const breaks = [...readings.map(({ ms }) => ms), ...helps.flatMap(({ fromMs, toMs }) => [fromMs, toMs])]
-  const starts = [endedMs, ...[...new Set(breaks)].filter((ms) => ms > endedMs).sort((a, b) => a - b)]
-  return starts.map((fromMs) => {
-    const air = readings.findLast(({ ms }) => ms <= fromMs) ?? readings[0] ?? referenceAir
-    const help = helps.filter((h) => h.fromMs <= fromMs && fromMs < h.toMs)
-    return {
-      fromMs,
-      speed: dryingSpeed(input.kind, air) * Math.max(1, ...help.map(({ speed }) => speed)),
-    }
-  })
+  let held = countUntil(moments, endedMs)
+  const changes = [
+    ...moments.slice(held).map(({ ms }) => ms),
+    ...helps.flatMap(({ fromMs, toMs }) => [fromMs, toMs]).filter((ms) => ms > endedMs),
+  ]
+  if (helps.length > 0) changes.sort((a, b) => a - b)
+  const run: Stretch[] = []
+  for (const fromMs of [endedMs, ...changes]) {
+    if (run.at(-1)?.fromMs === fromMs) continue
+    while ((moments[held]?.ms ?? Infinity) <= fromMs) held += 1
+    const air = moments[held - 1] ?? moments[0] ?? referenceAir
+    const help = helps.reduce(
+      (fastest, each) => (each.fromMs <= fromMs && fromMs < each.toMs ? Math.max(fastest, each.speed) : fastest),
+      1,
+    )
+    run.push({ fromMs, speed: dryingSpeed(input.kind, air) * help })
+  }
+  return run
 }
 
 /** The first instant at which the clock has run `minutes`, on the nearest whole minute; null for never. */
@@ -103,4 +134,14 @@ export function windowFor(input: WindowInput): DryingWindow {
   }
   const impossible = reached.closes !== null && (reached.opens === null || reached.closes < reached.opens)
   return { ...reached, impossible }
+}
+
+/** How far the drying clock has run at `until`, in minutes at the reference air; film is not reckoned. */
+export function dryingMinutes(input: Pick<WindowInput, 'endedAt' | 'kind' | 'climate' | 'assistance'>, until: string): number {
+  const untilMs = Date.parse(until)
+  const run = stretches(input, Date.parse(input.endedAt))
+  return run.reduce((minutes, { fromMs, speed }, k) => {
+    const toMs = Math.min(untilMs, run[k + 1]?.fromMs ?? Infinity)
+    return minutes + (Math.max(0, toMs - fromMs) / minuteMs) * speed
+  }, 0)
 }

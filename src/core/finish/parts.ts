@@ -18,6 +18,22 @@ export const partKinds = {
 } as const
 export type PartKind = keyof typeof partKinds
 
+/** The piece is turned upside down first: feet, legs and undersides, then stood up, recesses before flats, the top last. */
+export const undersideFirst: readonly PartKind[] = [
+  'feet',
+  'legs',
+  'base',
+  'back',
+  'shelves',
+  'carcass',
+  'doors',
+  'drawer-fronts',
+  'seat',
+  'other',
+  'leaf',
+  'top',
+]
+
 /** What a look must know of a material: each has ways of its own. */
 export type SubstrateKind = 'wood' | 'board' | 'slick' | 'cane' | 'fabric' | 'pile' | 'leather'
 

@@ -3,6 +3,7 @@ import type { Terms } from '../piece/ledger'
 import type { Channel } from '../price/priceFor'
 import type { HouseMethod } from '../finish/method'
 import type { UnitSystem } from '../unit/length'
+import type { WorkingHours } from './workingHours'
 
 export interface Studio extends Terms {
   id: string
@@ -10,6 +11,7 @@ export interface Studio extends Terms {
   currency: string
   zone: string
   units: UnitSystem
+  hours: WorkingHours
   method: HouseMethod
 }
 export interface SalesChannel extends Channel {

@@ -2,7 +2,8 @@
 import { z } from 'zod'
 import { familyCodes, type FamilyCode } from '../finish/families'
 import { codesOf } from '../finish/parts'
-import { costKinds } from '../log/entry'
+import { checkCodes } from '../labour/operations'
+import { costKinds, sheens } from '../log/entry'
 import { films } from '../mix/coatVolumes'
 import {
   figure,
@@ -18,13 +19,38 @@ import {
   type House,
 } from './fields'
 
-const onStep = { entryId: id, pieceId: id, partId: id, stepId: id, at: instant }
-export const startInput = z.object(onStep)
+/** whose hands; nobody's name where none was chosen */
+const hands = {
+  personId: z
+    .union([id, z.literal('')])
+    .optional()
+    .transform((person) => person || null),
+}
+const onPart = { entryId: id, pieceId: id, partId: id, at: instant, ...hands }
+const onStep = { ...onPart, stepId: id }
+
+export const startInput = z.object({
+  ...onStep,
+  /** begun before its window opened, or after it closed */
+  outside: z
+    .enum(['early', 'late'])
+    .optional()
+    .transform((side) => side ?? null),
+})
+export const stepInput = z.object(onStep)
 export const endInput = z.object({ ...onStep, minutes: optionalMinutes })
 export const leaveOutInput = z.object({ ...onStep, note: optionalWords(500) })
-export type StartText = z.input<typeof startInput>
-export type EndText = z.input<typeof endInput>
-export type LeaveOutText = z.input<typeof leaveOutInput>
+export const helpInput = z.object({
+  ...onStep,
+  minutes: optionalMinutes.refine((minutes) => minutes !== null, 'Write how long, like 25 or 1 h 10.'),
+})
+export const checkInput = z.object({
+  ...onStep,
+  checkCode: z.enum(checkCodes),
+  result: z.enum(['pass', 'later']),
+})
+export const seenInput = z.object({ ...onStep, result: z.enum(['dry', 'wet']) })
+export const assistInput = z.object({ ...onPart, assist: z.enum(['fan', 'heatGun']), on: z.boolean() })
 
 const coatFields = {
   productId: z.union([id, z.literal('').transform(() => null)]),
@@ -33,6 +59,10 @@ const coatFields = {
   amount: figure('how much', 0, 100_000),
   applicator: optionalWords(120),
   film: z.enum(codesOf(films)),
+  sheen: z.enum(['', ...codesOf(sheens)]).transform((sheen) => (sheen === '' ? null : sheen)),
+  place: optionalWords(120),
+  temperature: optionalFigure('the temperature in °C', -30, 50),
+  humidity: optionalFigure('the humidity in %', 1, 100),
   note: optionalWords(2000),
 }
 export const coatInput = z.object({ ...onStep, ...coatFields })
@@ -43,13 +73,14 @@ export const costInput = (house: House) =>
     entryId: id,
     pieceId: id,
     at: instant,
+    ...hands,
     costKind: z.enum(codesOf(costKinds)),
     money: neededMoney(house),
     note: optionalWords(500),
   })
 export type CostText = z.input<ReturnType<typeof costInput>>
 
-export const noteInput = z.object({ entryId: id, pieceId: id, at: instant, note: words('what there is to note', 4000) })
+export const noteInput = z.object({ entryId: id, pieceId: id, at: instant, ...hands, note: words('what there is to note', 4000) })
 export type NoteText = z.input<typeof noteInput>
 
 /** One form for every kind of entry; fields that a kind lacks are left empty. */
@@ -79,6 +110,10 @@ export type StrikeText = z.input<typeof strikeInput>
 export const readingInput = z.object({
   id,
   at: instant,
+  roomId: z
+    .union([id, z.literal('')])
+    .optional()
+    .transform((room) => room || null),
   temperature: figure('the temperature in °C', -30, 50),
   humidity: figure('the humidity in %', 1, 100),
 })

@@ -1,7 +1,7 @@
 /** What may be entered about the house and its shelf. */
 import { z } from 'zod'
 import { familyCodes, type FamilyCode } from '../finish/families'
-import { colourHex, figure, id, money, neededMoney, optionalWords, share, words, type House } from './fields'
+import { colourHex, figure, id, instant, money, neededMoney, optionalWords, share, words, type House } from './fields'
 
 const zone = z.string().refine((name) => {
   try {
@@ -10,6 +10,15 @@ const zone = z.string().refine((name) => {
     return false
   }
 }, 'Choose a time zone from the list.')
+
+/** minutes */
+const shortestDay = 30
+/** "17:30" as minutes of the day; midnight ends a day as well as beginning one. */
+const minuteOfDayText = z
+  .string()
+  .regex(/^([01]\d|2[0-4]):[0-5]\d$/, 'Write a time like 09:00.')
+  .transform((text) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3)))
+  .refine((minutes) => minutes <= 1440, 'Write a time like 09:00.')
 
 export const studioInput = (house: House) =>
   z
@@ -30,8 +39,16 @@ export const studioInput = (house: House) =>
       wishValue: z.string(),
       hagglePercent: share('the room to haggle in per cent'),
       priceStep: neededMoney(house).refine((minor) => minor > 0, 'At least the smallest coin.'),
+      worksFrom: minuteOfDayText,
+      worksTo: minuteOfDayText,
+      worksDays: z
+        .array(z.enum(['0', '1', '2', '3', '4', '5', '6']).transform(Number))
+        .min(1, 'Choose at least one day.')
+        .transform((days) => [...new Set(days)].sort((a, b) => a - b)),
     })
     .transform((typed, context) => {
+      if (typed.worksTo - typed.worksFrom < shortestDay)
+        context.addIssue({ code: 'custom', path: ['worksTo'], message: 'The day ends at least half an hour after it begins.' })
       const parsed =
         typed.wishKind === 'margin'
           ? share('the margin in per cent').safeParse(typed.wishValue)
@@ -57,3 +74,26 @@ export const productInput = (house: House) =>
     price: neededMoney(house),
   })
 export type ProductText = z.input<ReturnType<typeof productInput>>
+
+export const roomInput = z.object({
+  id,
+  name: words('what the room is called', 80),
+  /** the sensor's own name for it */
+  sensor: optionalWords(80),
+})
+export type RoomText = z.input<typeof roomInput>
+
+/** A drying figure taken up, or the label's taken up again. */
+export const dryingInput = z.object({
+  id,
+  family: z.enum(familyCodes as [FamilyCode, ...FamilyCode[]]),
+  at: instant,
+  back: z.boolean(),
+})
+export type DryingText = z.input<typeof dryingInput>
+
+/** A private address made on the device; only its digest is kept. */
+export const calendarInput = z.object({ id, at: instant, token: z.string().regex(/^[0-9a-f]{48}$/, 'Make the address again.') })
+export type CalendarText = z.input<typeof calendarInput>
+export const revokeInput = z.object({ id, at: instant })
+export type RevokeText = z.input<typeof revokeInput>

@@ -168,6 +168,9 @@ describe('other entries', () => {
       wishValue: '25',
       hagglePercent: '10',
       priceStep: '5',
+      worksFrom: '08:30',
+      worksTo: '16:00',
+      worksDays: ['6', '1', '2'] as ('6' | '1' | '2')[],
     }
     expect(studioInput(house).parse(studio)).toMatchObject({
       currency: 'GBP',
@@ -180,5 +183,10 @@ describe('other entries', () => {
       currency: 'Three letters of a currency, like GBP.',
       zone: 'Choose a time zone from the list.',
     })
+    expect(studioInput(house).parse(studio)).toMatchObject({ worksFrom: 510, worksTo: 960, worksDays: [1, 2, 6] })
+    expect(words(studioInput(house).safeParse({ ...studio, worksFrom: '16:00', worksTo: '16:20' }))).toEqual({
+      worksTo: 'The day ends at least half an hour after it begins.',
+    })
+    expect(words(studioInput(house).safeParse({ ...studio, worksDays: [] }))).toEqual({ worksDays: 'Choose at least one day.' })
   })
 })

@@ -7,7 +7,8 @@ import { repairCodes, type RepairCode } from '../finish/repairs'
 import { sealCodes } from '../finish/seals'
 import { assessTests, signs } from '../assess/tests'
 import { paintCodes, type FamilyCode } from '../finish/families'
-import { outcomes } from '../log/entry'
+import { checkCodes } from '../labour/operations'
+import { outcomes, severities } from '../log/entry'
 import { sources } from '../piece/piece'
 import { reliefs } from '../surface/surfaceArea'
 import {
@@ -63,6 +64,10 @@ const facts = (house: House) => ({
   promisedOn: optionalDay,
   expected: optionalMoney(house),
   condition: optionalWords(2000),
+  roomId: z
+    .union([id, z.literal('')])
+    .optional()
+    .transform((room) => room || null),
 })
 
 export const intakeInput = (house: House) =>
@@ -157,18 +162,31 @@ export const findingInput = z.object({
 })
 export type FindingText = z.input<typeof findingInput>
 
-/** A mistake found on a part, to be mended. */
-export const mendInput = z.object({
-  planId: id,
-  entryId: id,
-  pieceId: id,
-  partId: id,
-  stepIds: z.array(id).max(120),
-  at: instant,
-  repair: z.enum(repairCodes as [RepairCode, ...RepairCode[]], 'Choose what went wrong.'),
-  note: optionalWords(2000),
-})
-export type MendText = z.input<typeof mendInput>
+/** Something wrong with a part: what, where, how bad; where a check found it, the check. Without a repair it is a note. */
+export const mendInput = z
+  .object({
+    planId: id,
+    entryId: id,
+    pieceId: id,
+    partId: id,
+    personId: z
+      .union([id, z.literal('')])
+      .optional()
+      .transform((person) => person || null),
+    stepIds: z.array(id).max(120),
+    at: instant,
+    repair: z
+      .enum(['', ...repairCodes], 'Choose what went wrong.')
+      .transform((code) => (code === '' ? null : (code as RepairCode))),
+    severity: z.enum(codesOf(severities)),
+    spot: z.int().min(0).max(8).nullable(),
+    failed: z.object({ entryId: id, stepId: id, checkCode: z.enum(checkCodes) }).nullable(),
+    note: optionalWords(2000),
+  })
+  .refine(({ repair, note }) => repair !== null || note !== null, {
+    path: ['repair'],
+    message: 'Choose what is wrong, or write it down.',
+  })
 
 /** A wish to be kept by the house under a name. */
 export const recipeInput = z.object({

@@ -6,22 +6,24 @@
 
 /** Cautions are worded beside the interface; here only which one belongs to which step. */
 export type CautionCode = 'dust' | 'solvent' | 'rags' | 'blade' | 'heat' | 'lifting' | 'lead'
-export type CheckCode =
-  | 'dry'
-  | 'clean'
-  | 'no-shine'
-  | 'no-dust'
-  | 'raking-light'
-  | 'bleed'
-  | 'looks-worn'
-  | 'fingerprint'
-  | 'rag-drag'
-  | 'lap-marks'
-  | 'no-residue'
-  | 'runs-right'
-  | 'scratch'
-  | 'sealed'
-  | 'straight'
+export const checkCodes = [
+  'dry',
+  'clean',
+  'no-shine',
+  'no-dust',
+  'raking-light',
+  'bleed',
+  'looks-worn',
+  'fingerprint',
+  'rag-drag',
+  'lap-marks',
+  'no-residue',
+  'runs-right',
+  'scratch',
+  'sealed',
+  'straight',
+] as const
+export type CheckCode = (typeof checkCodes)[number]
 export type LayerKind =
   'primer' | 'paint' | 'texture' | 'medium' | 'crackle' | 'wash' | 'glaze' | 'clear' | 'wax' | 'tint' | 'metallic' | 'oil'
 export type Stage = 'intake' | 'repair' | 'prep' | 'prime' | 'colour' | 'wear' | 'seal' | 'finish'
@@ -126,7 +128,6 @@ export const operations = {
 } as const satisfies Record<string, Operation>
 
 export type OperationCode = keyof typeof operations
-export const operationCodes = Object.keys(operations) as OperationCode[]
 export const getOperation = (code: OperationCode): Operation => operations[code]
 
 /**

@@ -4,6 +4,8 @@
  */
 import type { Film } from '../mix/coatVolumes'
 import type { FamilyCode } from '../finish/families'
+import type { RepairCode } from '../finish/repairs'
+import type { CheckCode } from '../labour/operations'
 
 export const costKinds = {
   bought: 'bought for',
@@ -27,8 +29,16 @@ export type Outcome = keyof typeof outcomes
 
 export const entryKinds = [
   'started',
+  'paused',
+  'resumed',
   'ended',
   'left-out',
+  'helped',
+  'checked',
+  'seen',
+  'assisted',
+  'unassisted',
+  'snag',
   'coat',
   'cost',
   'note',
@@ -39,6 +49,14 @@ export const entryKinds = [
 ] as const
 export type EntryKind = (typeof entryKinds)[number]
 
+export const sheens = { flat: 'dead flat', matt: 'matt', satin: 'satin', gloss: 'gloss' } as const
+export type Sheen = keyof typeof sheens
+export const severities = { slight: 'slight', plain: 'plain to see', grave: 'must be mended' } as const
+export type Severity = keyof typeof severities
+/** `pass`, `fail`, `later` answer a check; `dry` and `wet` are what a finger found. */
+export const results = ['pass', 'fail', 'later', 'dry', 'wet'] as const
+export type Result = (typeof results)[number]
+
 export interface CoatFigures {
   productId: string | null
   family: FamilyCode
@@ -47,6 +65,9 @@ export interface CoatFigures {
   unit: 'ml' | 'g'
   applicator: string | null
   film: Film
+  sheen: Sheen | null
+  /** the section of the surface it went on, where not all of it */
+  place: string | null
 }
 
 export interface Entry {
@@ -73,9 +94,26 @@ export interface Entry {
   fees: number | null
   channelId: string | null
   note: string | null
+  /** the answer to a check, or what a finger found */
+  result: Result | null
+  checkCode: CheckCode | null
+  /** a step begun before its window opened, or after it closed */
+  outside: 'early' | 'late' | null
+  assist: 'fan' | 'heatGun' | null
+  /** what was wrong, for a snag */
+  repair: RepairCode | null
+  severity: Severity | null
+  /** where on the part, a ninth of its face: 0 top left to 8 bottom right */
+  spot: number | null
+  /** the air as it was where the entry was made */
+  temperature: number | null
+  humidity: number | null
   /** for `amended`: the piece's facts before and after, by name */
   detail: Record<string, [before: string | null, after: string | null]> | null
 }
+
+/** Instants and ids as they are written sort as they stand; thousands of them are sorted for a page. */
+export const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 /**
  * The entries that count, in order of time: each correction in place of what it corrects, struck ones gone.
@@ -85,11 +123,36 @@ export function effectiveLog(entries: readonly Entry[]): Entry[] {
   const replaced = new Set(entries.map(({ corrects }) => corrects))
   return entries
     .filter(({ id, kind }) => !replaced.has(id) && kind !== 'struck')
-    .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))
+    .sort((a, b) => inOrder(a.at, b.at) || inOrder(a.id, b.id))
 }
 
 /** The entries an entry stands in place of, newest first. */
 export function historyOf(entry: Entry, entries: readonly Entry[]): Entry[] {
   const before = entries.find(({ id }) => id === entry.corrects)
   return before ? [before, ...historyOf(before, entries)] : []
+}
+
+/** A new entry with all it does not say left empty. */
+export const blankEntry: Omit<Entry, 'id' | 'pieceId' | 'kind' | 'at' | 'recordedAt'> = {
+  partId: null,
+  stepId: null,
+  personId: null,
+  corrects: null,
+  minutes: null,
+  coat: null,
+  costKind: null,
+  money: null,
+  fees: null,
+  channelId: null,
+  note: null,
+  result: null,
+  checkCode: null,
+  outside: null,
+  assist: null,
+  repair: null,
+  severity: null,
+  spot: null,
+  temperature: null,
+  humidity: null,
+  detail: null,
 }

@@ -14,8 +14,15 @@ export const factsOf = (part: Omit<Part, 'plan' | 'earlier'>): FinishablePart =>
   areaM2: areaOfPart(part),
 })
 
-/** Steps that are behind a part, of its plan and of earlier ones, in the order they were worked. */
+/**
+ * Steps that a new plan need not ask for again, in the order they were worked: what is behind the part, of its plan and of
+ * earlier ones, and what is being worked now, whose clock goes on.
+ */
 export const doneOn = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>): PlanStep[] => [
   ...part.earlier,
-  ...steps.filter(({ state }) => state.status === 'done' || state.status === 'left-out').map(({ step }) => step),
+  ...steps.filter(({ state }) => state.status !== 'waiting').map(({ step }) => step),
 ]
+
+/** Steps of the plan in force that nobody has begun. */
+export const aheadOn = ({ steps }: Pick<PartJourney, 'steps'>): PlanStep[] =>
+  steps.filter(({ state }) => state.status === 'waiting').map(({ step }) => step)

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { benchOrder, whatFits } from '../bench/benchOrder'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
+import { aheadOn, doneOn } from './facts'
 import { journeyOf } from './journey'
 import { earnedBy, ledgerSoFar, ledgerWhenDone, pricesFor, taxFor, type Terms } from './ledger'
 import { sectionOf } from './section'
@@ -25,7 +26,17 @@ const coatOf = (id: string, when: string, amount: number, money: number) =>
   entry('coat', when, {
     ...onStep(id),
     money,
-    coat: { productId: null, family: 'chalk-style', mix: null, amount, unit: 'ml', applicator: null, film: 'normal' },
+    coat: {
+      productId: null,
+      family: 'chalk-style',
+      mix: null,
+      amount,
+      unit: 'ml',
+      applicator: null,
+      film: 'normal',
+      sheen: null,
+      place: null,
+    },
   })
 
 describe('where a piece stands', () => {
@@ -45,6 +56,30 @@ describe('where a piece stands', () => {
     const [changed] = journeyOf(fileWith([part], done('one', '09:00', '09:30')), [], ms('09:40')).parts
     // chalk-style is touch dry after 30 minutes
     expect(changed?.window?.times.opens).toBe(at('10:00'))
+  })
+  test('a clock that ran when the plan was changed runs on, counts once, and the new plan begins after it', () => {
+    const running = [...done('one', '09:00', '09:30'), entry('started', at('11:30'), onStep('two'))]
+    const before = partWith([first, second, last])
+    const [old] = journeyOf(fileWith([before], running), [], ms('11:40')).parts
+    if (!old) throw new Error('a piece has a part')
+    // what is being worked is not asked for again
+    expect(doneOn(old).map(({ id }) => id)).toEqual(['one', 'two'])
+    expect(aheadOn(old).map(({ id }) => id)).toEqual(['three'])
+    const after = partWith([planStep('new')], { earlier: [first, second] })
+    const journey = journeyOf(fileWith([after], running), [], ms('11:40'))
+    expect(journey.parts[0]?.running?.step.id).toBe('two')
+    expect(journey).toMatchObject({ stage: 'under-way', minutesDone: 40 })
+    const [line] = benchOrder([journey], ms('11:40')).running
+    expect(line?.step.id).toBe('two')
+    const ended = journeyOf(fileWith([after], [...running, entry('ended', at('11:45'), onStep('two'))]), [], ms('12:00'))
+    expect(ended.parts[0]?.running).toBeNull()
+    expect(ended.parts[0]?.next?.id).toBe('new')
+    expect(ended.minutesDone).toBe(45)
+  })
+  test('a part whose last step of the plan is left out is not finished while an older step still runs', () => {
+    const after = partWith([planStep('new')], { earlier: [second] })
+    const log = [entry('started', at('09:00'), onStep('two')), entry('left-out', at('09:10'), onStep('new'))]
+    expect(journeyOf(fileWith([after], log), [], ms('09:20')).parts[0]?.finishedAt).toBeNull()
   })
   test('below 10 °C it stands still', () => {
     const [part] = journeyOf(file, [{ at: at('08:00'), temperature: 7, humidity: 50 }], ms('12:00')).parts
@@ -138,7 +173,7 @@ describe('what it costs', () => {
     })
   })
   test('when done: 100 ml more at 3.2 pence, and 40 minutes more', () => {
-    const book = ledgerWhenDone(journey, terms, () => 3.2)
+    const book = ledgerWhenDone(journey, terms, { 'chalk-style': 3.2 })
     // 70 min are 1.17 h; overhead 2.34
     expect(book.lines.find(({ kind }) => kind === 'materials')?.amount).toBe(288 + 320)
     expect(book.hours).toBe(1.17)

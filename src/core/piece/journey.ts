@@ -3,13 +3,17 @@
  * they are compared; pure, `nowMs` is an argument.
  */
 import { phaseAt, phasesOf, type Phase, type Segment } from '../drying/phase'
-import { windowFor, type DryingWindow } from '../drying/windowFor'
+import { windowFor, type Assistance, type DryingWindow } from '../drying/windowFor'
 import { isPaint, type FamilyCode } from '../finish/families'
 import { defaultMethod, type HouseMethod } from '../finish/method'
 import { getSubstrate } from '../finish/parts'
 import { curingOf, findStepWindow, type StepWindow } from '../finish/windows'
-import { effectiveLog, outcomes, type Entry, type Outcome } from '../log/entry'
-import { stateOf, stepStates, type StepState } from '../log/stepStates'
+import { asLearned, type Learned } from '../learn/learned'
+import { effectiveLog, inOrder, outcomes, type Entry, type Outcome } from '../log/entry'
+import { assistanceOf } from '../log/assistance'
+import { clockKinds, labourOf, stepClocks, type Labour, type WorkEntry } from '../log/labour'
+import { shareSetUp, type WorkedStep } from '../log/sharedSetUp'
+import { isAhead, stateOf, stepStates, type StepState } from '../log/stepStates'
 import type { Climate, Part, PieceFile, PlanStep } from './piece'
 import type { Film } from '../mix/coatVolumes'
 
@@ -18,6 +22,7 @@ export interface OpenWindow {
   after: PlanStep
   endedAt: string
   label: StepWindow
+  film: Film
   times: DryingWindow
   segments: Segment[]
   phase: Phase
@@ -25,14 +30,20 @@ export interface OpenWindow {
 export interface PartJourney {
   part: Part
   steps: { step: PlanStep; state: StepState }[]
+  /** what is done, of this plan and of earlier ones, in the order it was ended */
+  gone: { step: PlanStep; state: StepState }[]
   /** the window that the next step waits for; null where nothing holds it back */
   window: OpenWindow | null
+  /** the step whose clock was started and not ended, of whichever plan: it may be paused */
   running: { step: PlanStep; state: StepState } | null
   next: PlanStep | null
   finishedAt: string | null
   /** when it may be handled, and used, after its last coat; null before the last step is done */
   handle: OpenWindow | null
   use: OpenWindow | null
+  /** checks put off: each is still to be answered */
+  checks: { step: PlanStep; asked: Entry }[]
+  assistance: Assistance[]
 }
 export interface Ending {
   outcome: Outcome
@@ -51,36 +62,48 @@ export interface Journey {
   minutesLeft: number
 }
 
-function openWindow(
-  after: PlanStep,
-  label: StepWindow,
-  film: Film,
-  endedAt: string,
-  climate: Climate,
-  nowMs: number,
-): OpenWindow {
-  const times = windowFor({ endedAt, kind: label.clock, film, label, climate, assistance: [] })
-  const segments = phasesOf(times, Date.parse(endedAt))
-  return { after, endedAt, label, times, segments, phase: phaseAt(segments, nowMs) }
+/** What a journey is read in: the air, the house, everybody's hours, what the studio has learned. */
+export interface Around {
+  climate: Climate
+  nowMs: number
+  method?: HouseMethod | undefined
+  /** clocks of other pieces that may have run beside this one's */
+  others?: readonly OtherWork[]
+  /** the studio's own drying figures */
+  learned?: Learned | undefined
+}
+/** An entry of another piece's clock, with what was worked. */
+export interface OtherWork extends WorkEntry {
+  operation: PlanStep['operation']
+  family: FamilyCode | null
+  hex: string | null
+}
+interface Reading extends Required<Pick<Around, 'climate' | 'nowMs' | 'method'>> {
+  log: readonly Entry[]
+  states: ReadonlyMap<string, StepState>
+  learned: Learned
 }
 
-function partJourney(
-  part: Part,
-  states: Map<string, StepState>,
-  climate: Climate,
-  nowMs: number,
-  method: HouseMethod,
-): PartJourney {
+function partJourney(part: Part, { climate, nowMs, method, log, states, learned }: Reading): PartJourney {
   const steps = (part.plan?.steps ?? []).map((step) => ({ step, state: stateOf(states, step.id) }))
-  const gone = [...part.earlier.map((step) => ({ step, state: stateOf(states, step.id) })), ...steps]
+  const worked = [...part.earlier.map((step) => ({ step, state: stateOf(states, step.id) })), ...steps]
+  // a clock that ran when the plan was changed runs on
+  const running = worked.find(({ state }) => state.status === 'running' || state.status === 'paused') ?? null
+  const gone = worked
     .filter(({ state }) => state.status === 'done' && state.endedAt !== null)
-    .sort((a, b) => (a.state.endedAt ?? '').localeCompare(b.state.endedAt ?? ''))
+    .sort((a, b) => inOrder(a.state.endedAt ?? '', b.state.endedAt ?? ''))
   const last = gone.at(-1)
   const next = steps.find(({ state }) => state.status === 'waiting')?.step ?? null
-  const open = (step: PlanStep, state: StepState, label: StepWindow) =>
-    openWindow(step, label, state.coat?.coat?.film ?? step.film, state.endedAt ?? '', climate, nowMs)
-  const finished =
-    part.plan !== null && steps.length > 0 && steps.every(({ state }) => state.status === 'done' || state.status === 'left-out')
+  const assistance = assistanceOf(log, part.id)
+  const open = (step: PlanStep, state: StepState, own: StepWindow): OpenWindow => {
+    const label = asLearned(own, step.family, learned)
+    const endedAt = state.endedAt ?? ''
+    const film = state.coat?.coat?.film ?? step.film
+    const times = windowFor({ endedAt, kind: label.clock, film, label, climate, assistance })
+    const segments = phasesOf(times, Date.parse(endedAt))
+    return { after: step, endedAt, label, film, times, segments, phase: phaseAt(segments, nowMs) }
+  }
+  const finished = part.plan !== null && running === null && steps.length > 0 && steps.every(({ state }) => !isAhead(state))
   const lastCoat = gone.findLast(({ step }) => step.amount !== null)
   const curing = finished && lastCoat ? curingOf(curingFamily(lastCoat.step)) : null
   // after a change of plan what holds a part back is the window to what follows by the new one
@@ -92,12 +115,15 @@ function partJourney(
   return {
     part,
     steps,
+    gone,
     window: last && label && !finished ? open(last.step, last.state, label) : null,
-    running: steps.find(({ state }) => state.status === 'running') ?? null,
+    running,
     next,
     finishedAt: finished ? (last?.state.endedAt ?? null) : null,
     handle: curing && lastCoat ? open(lastCoat.step, lastCoat.state, curing.handle) : null,
     use: curing && lastCoat ? open(lastCoat.step, lastCoat.state, curing.use) : null,
+    checks: gone.flatMap(({ step, state }) => (state.check?.result === 'later' ? [{ step, asked: state.check }] : [])),
+    assistance,
   }
 }
 
@@ -108,10 +134,70 @@ const curingFamily = (step: PlanStep): FamilyCode =>
     : 'water-clear'
 
 /** The whole journey of a piece at `nowMs`, in this air. */
-export function journeyOf(file: PieceFile, climate: Climate, nowMs: number, method: HouseMethod = defaultMethod): Journey {
+export const journeyOf = (file: PieceFile, climate: Climate, nowMs: number, method?: HouseMethod): Journey =>
+  journeyIn(file, { climate, nowMs, method })
+
+/** A journey with all it is read in; see {@link Around}. */
+export function journeyIn(file: PieceFile, around: Around): Journey {
   const log = effectiveLog(file.log)
-  const states = stepStates(log, nowMs)
-  const parts = file.parts.map((part) => partJourney(part, states, climate, nowMs, method))
+  const own = workOf(file, log)
+  return read(file, log, everybodysLabour([...own, ...(around.others ?? [])], around.nowMs), around)
+}
+
+/** Journeys of all the pieces given, each in its own air; their clocks are read together. */
+export function journeysIn(
+  files: readonly PieceFile[],
+  around: Omit<Around, 'climate'> & { climateOf: (file: PieceFile) => Climate },
+): Journey[] {
+  const logs = files.map((file) => ({ file, log: effectiveLog(file.log) }))
+  const work = [...logs.flatMap(({ file, log }) => workOf(file, log)), ...(around.others ?? [])]
+  const labour = everybodysLabour(work, around.nowMs)
+  return logs.map(({ file, log }) => read(file, log, labour, { ...around, climate: around.climateOf(file) }))
+}
+
+/** A piece's clock entries with what was worked. */
+function workOf(file: PieceFile, log: readonly Entry[]): OtherWork[] {
+  const steps = new Map(
+    file.parts.flatMap(({ plan, earlier }) => [...(plan?.steps ?? []), ...earlier]).map((step) => [step.id, step] as const),
+  )
+  return log.flatMap(({ stepId, kind, at, personId, minutes }) => {
+    if (stepId === null || !clockKinds.has(kind)) return []
+    const step = steps.get(stepId)
+    if (!step) return []
+    return [
+      { stepId, kind, at, personId, minutes, operation: step.operation, family: step.family, hex: step.colour?.hex ?? null },
+    ]
+  })
+}
+
+/** Minutes by step and person: each person's minute once, set-up and cleaning shared among what was worked in one go. */
+function everybodysLabour(work: readonly OtherWork[], nowMs: number): Labour {
+  const clocks = stepClocks(
+    [...work].sort((a, b) => inOrder(a.at, b.at)),
+    nowMs,
+  )
+  const labour = labourOf(clocks)
+  const kinds = new Map(work.map(({ stepId, operation, family, hex }) => [stepId, { operation, family, hex }]))
+  const worked = [...clocks].flatMap(([stepId, { startedAt, endedAt, typed }]): WorkedStep[] => {
+    const kind = kinds.get(stepId)
+    if (!kind || !startedAt || !endedAt || typed !== null) return []
+    const minutes = [...(labour.get(stepId)?.values() ?? [])].reduce((sum, each) => sum + each, 0)
+    return [{ stepId, ...kind, startedMs: Date.parse(startedAt), endedMs: Date.parse(endedAt), minutes }]
+  })
+  const shares = shareSetUp(worked)
+  return new Map(
+    [...labour].map(([stepId, byPerson]) => {
+      const whole = [...byPerson.values()].reduce((sum, each) => sum + each, 0)
+      const factor = whole > 0 ? Math.max(0, whole + (shares.get(stepId) ?? 0)) / whole : 1
+      return [stepId, new Map([...byPerson].map(([person, minutes]) => [person, minutes * factor]))]
+    }),
+  )
+}
+
+function read(file: PieceFile, log: Entry[], labour: Labour, { climate, nowMs, method, learned }: Around): Journey {
+  const states = stepStates(log, nowMs, labour)
+  const reading = { climate, nowMs, method: method ?? defaultMethod, log, states, learned: learned ?? {} }
+  const parts = file.parts.map((part) => partJourney(part, reading))
   const end = log.findLast(({ kind }) => kind in outcomes) ?? null
   const listing = log.findLast(({ kind }) => kind === 'listed') ?? null
   const all = parts.flatMap(({ steps }) => steps)
@@ -124,7 +210,7 @@ export function journeyOf(file: PieceFile, climate: Climate, nowMs: number, meth
     stage: stageOf(parts, end !== null, listing !== null),
     minutesDone: [...states.values()].reduce((sum, { minutes }) => sum + minutes, 0),
     minutesLeft: all
-      .filter(({ state }) => state.status === 'waiting' || state.status === 'running')
+      .filter(({ state }) => isAhead(state))
       .reduce((sum, { step, state }) => sum + Math.max(0, step.minutes - state.minutes), 0),
   }
 }

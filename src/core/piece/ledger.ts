@@ -1,6 +1,7 @@
 /**
  * What a piece has cost so far and what it will have cost when it is done, and the prices that follow. Minor units; pure.
  */
+import { isAhead } from '../log/stepStates'
 import { roundMoney } from '../money/money'
 import {
   priceFor,
@@ -79,16 +80,16 @@ function loggedSums(journey: Journey): Map<LedgerKind, number> {
 export const ledgerSoFar = (journey: Journey, terms: Terms): Ledger => ledger(loggedSums(journey), journey.minutesDone, terms)
 
 /**
- * What it will have cost when the plan is done: spent, plus planned amounts at `unitPrice` (money per ml or g; null where
+ * What it will have cost when the plan is done: spent, plus planned amounts at `unitPrice` (money per ml or g; nothing where
  * the shelf has no price), plus the minutes still to come.
  */
-export function ledgerWhenDone(journey: Journey, terms: Terms, unitPrice: (family: FamilyCode) => number | null): Ledger {
+export function ledgerWhenDone(journey: Journey, terms: Terms, unitPrice: Partial<Record<FamilyCode, number>>): Ledger {
   const sums = loggedSums(journey)
   const ahead = journey.parts
     .flatMap(({ steps }) => steps)
-    .filter(({ state }) => state.coat === null && (state.status === 'waiting' || state.status === 'running'))
+    .filter(({ state }) => state.coat === null && isAhead(state))
     .reduce(
-      (sum, { step }) => sum + (step.family && step.amount ? roundMoney(step.amount * (unitPrice(step.family) ?? 0)) : 0),
+      (sum, { step }) => sum + (step.family && step.amount ? roundMoney(step.amount * (unitPrice[step.family] ?? 0)) : 0),
       0,
     )
   sums.set('materials', (sums.get('materials') ?? 0) + ahead)

@@ -33,11 +33,15 @@ export interface Piece {
   /** what it should bring, minor units */
   expected: number | null
   condition: string | null
+  /** where it stands; null where no room was named */
+  roomId: string | null
 }
 
 export interface PlanStep extends PlannedStep {
   id: string
   position: number
+  /** the snag that this step mends */
+  mends?: string | null
 }
 export interface Plan {
   id: string

@@ -2,24 +2,13 @@
  * Other ways to the same part, each with what it changes: the other school, another paint, another topcoat, a quicker look,
  * only what is on the shelf. Pure.
  */
-import { getFamily, type FamilyCode } from '../finish/families'
+import { paintCodes, type FamilyCode } from '../finish/families'
 import { lookCodes, type LookCode } from '../finish/looks'
 import { schoolCodes, schools, type HouseMethod, type SchoolCode } from '../finish/method'
 import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
 import { sealCodes, type SealCode } from '../finish/seals'
-import { layOut } from './timeline'
+import { figuresOf, type Means, type PlanFigures } from './figures'
 
-export interface PlanFigures {
-  minutes: number
-  /** working days from the first step to the last */
-  days: number
-  /** windows that can't be kept within the working hours */
-  awkward: number
-  /** products the shelf lacks */
-  lacking: FamilyCode[]
-  /** steps whose window closes within the hour: they want somebody who stays */
-  hurried: number
-}
 export type Change =
   | { kind: 'school'; code: SchoolCode; to: string }
   | { kind: 'paint'; to: FamilyCode }
@@ -27,32 +16,16 @@ export type Change =
   | { kind: 'look'; to: LookCode }
 export interface Alternative {
   change: Change
+  wish: FinishWish
+  steps: PlannedStep[]
   figures: PlanFigures
 }
 
-/** What a plan asks of one painter at the usual hours. */
-export function figuresOf(steps: readonly PlannedStep[], shelf: readonly FamilyCode[]): PlanFigures {
-  const { attendedMinutes, days, awkward } = layOut([{ id: 'part', steps }])
-  const used = [...new Set(steps.flatMap(({ family, amount }) => (family !== null && amount !== null ? [family] : [])))]
-  return {
-    minutes: attendedMinutes,
-    days,
-    awkward,
-    hurried: steps.filter(({ window }) => window?.closes !== undefined && window.closes[0] <= 60).length,
-    lacking: used.filter((family) => !shelf.includes(family) && getFamily(family).role !== 'cleaner'),
-  }
-}
-
 /** Every single change that gives another plan, quickest first; looks only where they save time. */
-export function listAlternatives(
-  part: FinishablePart,
-  wish: FinishWish,
-  method: HouseMethod,
-  shelf: readonly FamilyCode[],
-): Alternative[] {
+export function listAlternatives(part: FinishablePart, wish: FinishWish, method: HouseMethod, means: Means): Alternative[] {
   const own = planFinish(part, wish, method)
   if ('refusal' in own) return []
-  const minutes = figuresOf(own.plan.steps, shelf).minutes
+  const minutes = figuresOf(own.plan.steps, means).minutes
   const name = (steps: readonly PlannedStep[]) =>
     steps.map(({ operation, family, grit }) => `${operation} ${family} ${grit}`).join()
   const tried: [Change, FinishWish, HouseMethod][] = [
@@ -62,8 +35,8 @@ export function listAlternatives(
         .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'school', code, to }, wish, { ...method, [code]: to }]),
     ),
     ...sealCodes.map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'seal', to }, { ...wish, seal: to }, method]),
-    ...shelf
-      .filter((to) => to !== wish.paint)
+    ...paintCodes
+      .filter((to) => to !== wish.paint && means.shelf.includes(to))
       .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'paint', to }, { ...wish, paint: to }, method]),
     ...lookCodes
       .filter((to) => to !== wish.look)
@@ -76,10 +49,53 @@ export function listAlternatives(
       if ('refusal' in outcome) return []
       const { steps } = outcome.plan
       const key = change.kind === 'paint' || change.kind === 'look' ? `${change.to} ${name(steps)}` : name(steps)
-      const figures = figuresOf(steps, shelf)
+      const figures = figuresOf(steps, means)
       if (seen.has(key) || (change.kind === 'look' && figures.minutes >= minutes)) return []
       seen.add(key)
-      return [{ change, figures }]
+      return [{ change, wish: otherWish, steps, figures }]
     })
     .sort((a, b) => a.figures.minutes - b.figures.minutes)
+}
+
+/** What is given up of a wish to make do with the shelf, the look before all else; more is further from it. */
+const givenUp = { with: 4, paint: 2, seal: 1 }
+
+/**
+ * The plan nearest to the wish that takes nothing but what is on the shelf; where there is none, the fewest products that
+ * would have to be bought. Cleaners are not reckoned.
+ */
+export function findFromShelf(
+  part: FinishablePart,
+  wish: FinishWish,
+  method: HouseMethod,
+  means: Means,
+): { wish: FinishWish; figures: PlanFigures } | { lacking: FamilyCode[] } {
+  const paints = [wish.paint, ...paintCodes.filter((code) => code !== wish.paint && means.shelf.includes(code))]
+  const seals = [wish.seal, ...[undefined, ...sealCodes].filter((code) => code !== wish.seal)]
+  const looks = [wish.look, ...lookCodes.filter((code) => code !== wish.look)]
+  const extras = wish.with?.length ? [wish.with, []] : [wish.with]
+  let least: FamilyCode[] | null = null
+  for (const look of looks) {
+    const made = extras.flatMap((over) =>
+      paints.flatMap((paint) =>
+        seals.flatMap((seal) => {
+          const tried: FinishWish = { ...wish, look, with: look === wish.look ? over : [], paint, seal }
+          const outcome = planFinish(part, tried, method)
+          if ('refusal' in outcome) return []
+          const distance =
+            (over === wish.with ? 0 : givenUp.with) +
+            (paint === wish.paint ? 0 : givenUp.paint) +
+            (seal === wish.seal ? 0 : givenUp.seal)
+          return [{ wish: tried, distance, figures: figuresOf(outcome.plan.steps, means) }]
+        }),
+      ),
+    )
+    const [nearest] = made
+      .filter(({ figures }) => figures.lacking.length === 0)
+      .sort((a, b) => a.distance - b.distance || a.figures.minutes - b.figures.minutes)
+    if (nearest) return { wish: nearest.wish, figures: nearest.figures }
+    const own = made.map(({ figures }) => figures.lacking).sort((a, b) => a.length - b.length)[0]
+    if (own && (least === null || own.length < least.length)) least = own
+  }
+  return { lacking: least ?? [] }
 }

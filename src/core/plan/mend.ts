@@ -4,6 +4,9 @@ import { withWindows, type FinishablePart, type FinishWish, type PlannedStep } f
 import { getRepair, repairSteps, type RepairCode } from '../finish/repairs'
 import type { Act } from '../stack/surface'
 
+/** A step still ahead; one that mends names its snag. */
+type PlanAhead = PlannedStep & { mends?: string | null }
+
 /**
  * The mending, then what was ahead. A coat of it is laid in the colour that lies on top of what is done, unless the repair
  * makes a look of two colours anew.
@@ -13,9 +16,9 @@ export function mend(
   part: FinishablePart,
   wish: FinishWish,
   done: readonly Act[],
-  ahead: readonly PlannedStep[],
+  ahead: readonly PlanAhead[],
   method: HouseMethod,
-): PlannedStep[] {
+): PlanAhead[] {
   const top = done.findLast(({ colour }) => colour !== null)?.colour
   const remakes = getRepair(code).steps.some(({ paint }) => paint === 'b')
   const mended = top && !remakes ? { ...wish, colours: { ...wish.colours, a: top } } : wish

@@ -3,13 +3,22 @@
  */
 import { defaultMethod, type HouseMethod } from '../finish/method'
 import type { FamilyCode } from '../finish/families'
-import { planFinish, type FinishablePart, type FinishPlan, type FinishWish, type PlannedStep } from '../finish/planFinish'
+import { planFinish, type FinishablePart, type FinishPlan, type FinishWish } from '../finish/planFinish'
 import type { FinishRefusal } from '../finish/refusals'
 import { checkStack, type Conflict } from '../stack/checkStack'
-import { layOut, usualHours, type Timeline, type WorkingHours } from './timeline'
+import { sumAmounts, type Amount } from './amounts'
+import { usualHours, type WorkingHours } from '../house/workingHours'
+import type { PartKind } from '../finish/parts'
+import { listShared, layOut, type SharedWork, type Timeline } from './timeline'
 
 export interface PieceWish {
-  parts: readonly { id: string; facts: FinishablePart; wish: FinishWish; method?: Partial<HouseMethod> }[]
+  parts: readonly {
+    id: string
+    kind?: PartKind | undefined
+    facts: FinishablePart
+    wish: FinishWish
+    method?: Partial<HouseMethod>
+  }[]
   method?: HouseMethod
   hours?: WorkingHours
   /** families on the shelf; what is not among them is to be bought */
@@ -21,18 +30,12 @@ export interface PartPlan {
   /** what the stack check still says of the plan: advice alone */
   conflicts: Conflict[]
 }
-export interface Amount {
-  family: FamilyCode
-  hex: string | null
-  /** the colour's name */
-  name: string | null
-  /** ml, or g for wax */
-  amount: number
-}
 export interface PiecePlan {
   parts: PartPlan[]
   refused: { id: string; refusal: FinishRefusal }[]
   timeline: Timeline
+  /** what several parts have worked in one go */
+  shared: SharedWork[]
   amounts: Amount[]
   toBuy: FamilyCode[]
 }
@@ -54,26 +57,15 @@ export function planPiece({ parts, method = defaultMethod, hours = usualHours, s
     planned.push({ id, plan: outcome.plan, conflicts })
   }
   const amounts = sumAmounts(planned.flatMap(({ plan }) => plan.steps))
+  const kinds = new Map(parts.map(({ id, kind }) => [id, kind]))
+  const timed = planned.map(({ id, plan }) => ({ id, kind: kinds.get(id), steps: plan.steps }))
+  const timeline = layOut(timed, hours)
   return {
     parts: planned,
     refused,
-    timeline: layOut(
-      planned.map(({ id, plan }) => ({ id, steps: plan.steps })),
-      hours,
-    ),
+    timeline,
+    shared: listShared(timeline.slots, timed),
     amounts,
     toBuy: shelf ? [...new Set(amounts.map(({ family }) => family))].filter((family) => !shelf.includes(family)) : [],
   }
-}
-
-/** What steps take in all, by product family and colour. */
-export function sumAmounts(steps: readonly PlannedStep[]): Amount[] {
-  const sums = new Map<string, Amount>()
-  for (const { family, colour, amount } of steps) {
-    if (family === null || amount === null) continue
-    const hex = colour?.hex ?? null
-    const key = `${family} ${hex}`
-    sums.set(key, { family, hex, name: colour?.name ?? null, amount: (sums.get(key)?.amount ?? 0) + amount })
-  }
-  return [...sums.values()]
 }

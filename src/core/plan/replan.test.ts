@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '../finish/method'
 import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
 import { checkStack } from '../stack/checkStack'
-import { figuresOf, listAlternatives } from './alternatives'
+import { findFromShelf, listAlternatives } from './alternatives'
+import { figuresOf, noMeans, type Means } from './figures'
 import { planPiece } from './planPiece'
 import { differenceOf, replan } from './replan'
 
@@ -53,28 +54,73 @@ describe('a mind changed half-way', () => {
   test('the difference names what is more and what is no longer, and its minutes', () => {
     const before = stepsOf(solid)
     const after = stepsOf({ ...solid, seal: 'wax' })
-    const { added, dropped, minutes } = differenceOf(before, after)
+    const { added, dropped, minutes, amounts, days } = differenceOf(before, after)
     expect(operations(added)).toEqual(['clear-wax', 'wax-off', 'buff'])
     expect(operations(dropped)).toEqual(['de-lint', 'clear-coat', 'smooth', 'clear-coat'])
     // 12 + 6 + 6 against 3 + 16 + 9 + 16
     expect(minutes).toBe(24 - 44)
+    // thin coats: 1000 / 12 × 1.1 × 0.6 ml of clear, and 0.6 of it the second time; 1000 / 30 × 1.1 × 0.6 g of wax
+    const of = (family: string) => amounts.find((each) => each.family === family)?.amount
+    expect(of('water-clear')).toBe(-(55 + 33))
+    expect(of('clear-wax')).toBe(22)
+    expect(days).toBeLessThanOrEqual(1)
   })
 })
 
 describe('other ways', () => {
-  const shelf = ['chalk-style', 'chalk-mineral', 'clear-wax', 'water-clear'] as const
+  const means: Means = { ...noMeans, shelf: ['chalk-style', 'chalk-mineral', 'clear-wax', 'water-clear'] }
 
   test('leaving the texture saves the rubs; a quicker look only stands there if it saves', () => {
-    const ways = listAlternatives(part, solid, defaultMethod, shelf)
-    const own = figuresOf(stepsOf(solid), shelf).minutes
+    const ways = listAlternatives(part, solid, defaultMethod, means)
+    const own = figuresOf(stepsOf(solid), means).minutes
     const texture = ways.find(({ change }) => change.kind === 'school' && change.to === 'texture')
     // the two rubs of the paint, 9 minutes each
     expect(texture?.figures.minutes).toBe(own - 18)
     for (const { change, figures } of ways) if (change.kind === 'look') expect(figures.minutes).toBeLessThan(own)
   })
   test('what the shelf lacks is named', () => {
-    expect(figuresOf(stepsOf(solid), ['clay']).lacking).toEqual(['chalk-style', 'water-clear'])
-    expect(figuresOf(stepsOf(solid), shelf).lacking).toEqual([])
+    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: ['clay'] }).lacking).toEqual(['chalk-style', 'water-clear'])
+    expect(figuresOf(stepsOf(solid), means).lacking).toEqual([])
+  })
+  test('a square metre costs what its coats take, and what has no price is said', () => {
+    const figures = figuresOf(stepsOf(solid), { ...noMeans, unitPrice: { 'chalk-style': 2 } })
+    // 110 ml and 66 ml at 2
+    expect(figures.materials).toBe(352)
+    expect(figures.unpriced).toContain('water-clear')
+    expect(figures.unpriced).not.toContain('chalk-style')
+  })
+  test('crackle asks for a sure hand and says what goes wrong; plain coats under wax ask for none', () => {
+    const crackle = figuresOf(stepsOf({ ...solid, look: 'crackle' }), noMeans)
+    expect([crackle.skill, crackle.risks]).toEqual([3, expect.arrayContaining(['no-second-pass'])])
+    expect(figuresOf(stepsOf({ ...solid, seal: 'wax' }), noMeans)).toMatchObject({ skill: 1, risks: [] })
+  })
+  test('a longer working day needs fewer days', () => {
+    const days = (to: number) => figuresOf(stepsOf(solid), { ...noMeans, hours: { from: 540, to, days: [1, 2, 3, 4, 5] } }).days
+    expect(days(22 * 60)).toBeLessThan(days(12 * 60))
+  })
+})
+
+describe('only what is on the shelf', () => {
+  const from = (shelf: Means['shelf'], wish = solid) => findFromShelf(part, wish, defaultMethod, { ...noMeans, shelf })
+
+  test('a shelf that has it all keeps the wish', () => {
+    expect(from(['chalk-style', 'water-clear'])).toMatchObject({ wish: solid })
+  })
+  test('without clear the topcoat gives way before the paint, the paint before the look', () => {
+    expect(from(['chalk-style', 'clear-wax', 'chalk-mineral'])).toMatchObject({
+      wish: { look: 'smooth-solid', paint: 'chalk-style', seal: 'wax' },
+    })
+    expect(from(['clay', 'clear-wax'])).toMatchObject({ wish: { look: 'smooth-solid', paint: 'clay', seal: 'wax' } })
+  })
+  test('whatever it finds takes nothing that is not there', () => {
+    for (const look of ['crackle', 'two-colour-distress', 'whitewash'] as const) {
+      const found = from(['clay', 'clear-wax', 'water-clear'], { ...solid, look, paint: 'clay' })
+      if ('figures' in found) expect(found.figures.lacking).toEqual([])
+    }
+  })
+  test('an empty shelf says what is lacking at the least', () => {
+    const found = from([])
+    expect(found).toEqual({ lacking: ['chalk-style', expect.any(String)] })
   })
 })
 

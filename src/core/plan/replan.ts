@@ -8,6 +8,9 @@ import type { FinishRefusal } from '../finish/refusals'
 import { getOperation } from '../labour/operations'
 import { checkStack } from '../stack/checkStack'
 import type { Act } from '../stack/surface'
+import { amountDifference, type Amount } from './amounts'
+import { usualHours, type WorkingHours } from '../house/workingHours'
+import { layOut } from './timeline'
 
 const colourless = (act: Act) => ['intake', 'repair', 'prep', 'prime'].includes(getOperation(act.operation).stage)
 /** The same work: a preparation whatever the product, anything else in its product and colour. */
@@ -67,11 +70,19 @@ export interface PlanDifference {
   dropped: PlannedStep[]
   /** more (or fewer) attended minutes than before */
   minutes: number
+  /** more (or fewer) days, from now, than before */
+  days: number
+  /** more (or, negative, less) of each product than before */
+  amounts: Amount[]
 }
 const nameOf = ({ operation, family, colour }: PlannedStep) => `${operation} ${family} ${colour?.hex}`
 
 /** What a new rest of the way asks for that the old did not, and the other way round. */
-export function differenceOf(before: readonly PlannedStep[], after: readonly PlannedStep[]): PlanDifference {
+export function differenceOf(
+  before: readonly PlannedStep[],
+  after: readonly PlannedStep[],
+  hours: WorkingHours = usualHours,
+): PlanDifference {
   const without = (list: readonly PlannedStep[], taken: readonly PlannedStep[]) => {
     const left = taken.map(nameOf)
     return list.filter((step) => {
@@ -82,5 +93,12 @@ export function differenceOf(before: readonly PlannedStep[], after: readonly Pla
     })
   }
   const sum = (list: readonly PlannedStep[]) => list.reduce((minutes, step) => minutes + step.minutes, 0)
-  return { added: without(after, before), dropped: without(before, after), minutes: sum(after) - sum(before) }
+  const days = (steps: readonly PlannedStep[]) => layOut([{ id: 'part', steps }], hours).days
+  return {
+    added: without(after, before),
+    dropped: without(before, after),
+    minutes: sum(after) - sum(before),
+    days: days(after) - days(before),
+    amounts: amountDifference(before, after),
+  }
 }

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { PlannedStep } from '../finish/planFinish'
-import { layOut, usualHours } from './timeline'
+import { usualHours } from '../house/workingHours'
+import { layOut, listShared } from './timeline'
 
 const step = (operation: PlannedStep['operation'], minutes: number, window: PlannedStep['window'] = null): PlannedStep => ({
   operation,
@@ -73,6 +74,30 @@ describe('one painter’s days', () => {
   test('alike steps in a row share their set-up: two coats of 30 take 30 and 22', () => {
     const two = ['a', 'b'].map((id) => ({ id, steps: [step('coat', 30)] }))
     expect(layOut(two)).toMatchObject({ attendedMinutes: 52, savedMinutes: 8, days: 1 })
+  })
+  test('three alike steps worked in one go are one set-up: named with their parts and what they save', () => {
+    const parts = ['a', 'b', 'c'].map((id) => ({ id, steps: [step('coat', 30)] }))
+    expect(listShared(layOut(parts).slots, parts)).toEqual([
+      { step: parts[0]?.steps[0], partIds: ['a', 'b', 'c'], savedMinutes: 16 },
+    ])
+  })
+  test('two colours are two mixes: nothing is shared', () => {
+    const coat = (hex: string) => ({ ...step('coat', 30), colour: { name: hex, hex } })
+    const parts = [
+      { id: 'a', steps: [coat('#111111')] },
+      { id: 'b', steps: [coat('#222222')] },
+    ]
+    expect(listShared(layOut(parts).slots, parts)).toEqual([])
+  })
+  test('upside down first: legs before the top, whichever was named first', () => {
+    const parts = [
+      { id: 'a', kind: 'top' as const, steps: [step('coat', 30)] },
+      { id: 'b', kind: 'legs' as const, steps: [step('coat', 30)] },
+    ]
+    expect(starts(parts)).toEqual([
+      ['b', at(0, 9)],
+      ['a', at(0, 9, 30)],
+    ])
   })
   test('a part that is still wet begins when it opens', () => {
     expect(starts([{ id: 'top', steps: [step('coat', 30)], readyAt: at(0, 11, 20) }])).toEqual([['top', at(0, 11, 20)]])

@@ -4,15 +4,9 @@
  */
 import { getOperation } from '../labour/operations'
 import { filmMinutes } from '../drying/windowFor'
+import { undersideFirst, type PartKind } from '../finish/parts'
 import type { PlannedStep } from '../finish/planFinish'
-
-/** When people work: minutes of the day, and days of the week (0 Sunday to 6 Saturday). */
-export interface WorkingHours {
-  from: number
-  to: number
-  days: readonly number[]
-}
-export const usualHours: WorkingHours = { from: 9 * 60, to: 17 * 60, days: [1, 2, 3, 4, 5] }
+import { usualHours, type WorkingHours } from '../house/workingHours'
 
 export interface Slotted {
   partId: string
@@ -35,6 +29,8 @@ export interface Timeline {
 }
 export interface TimedPart {
   id: string
+  /** says which of two parts that could begin is turned up first */
+  kind?: PartKind | undefined
   steps: readonly PlannedStep[]
   /** when its first step may be done; at once unless given */
   readyAt?: number
@@ -153,6 +149,30 @@ export function layOut(
   }
 }
 
+/** Alike steps of several parts worked in one go: one set-up, one mix, one clean-up. */
+export interface SharedWork {
+  step: PlannedStep
+  partIds: string[]
+  savedMinutes: number
+}
+
+/** What the slots of a timeline share, in the order it is worked. */
+export function listShared(slots: readonly Slotted[], parts: readonly TimedPart[]): SharedWork[] {
+  const shared: SharedWork[] = []
+  slots.forEach(({ partId, index, saved }, k) => {
+    const step = parts.find(({ id }) => id === partId)?.steps[index]
+    const before = slots[k - 1]
+    if (saved === 0 || !step || !before) return
+    const group = shared.at(-1)
+    // a third alike step joins the two before it
+    if (group && (slots[k - 1]?.saved ?? 0) > 0 && alike(group.step, step)) {
+      group.partIds.push(partId)
+      group.savedMinutes += saved
+    } else shared.push({ step, partIds: [before.partId, partId], savedMinutes: saved })
+  })
+  return shared
+}
+
 interface Offer {
   lane: Lane
   start: number
@@ -176,9 +196,12 @@ function offer(lane: Lane, now: number, before: PlannedStep | undefined, hours: 
   return { lane, start: start ?? first, minutes: step.minutes - shared, saved: shared, awkward: start === undefined }
 }
 
-/** What can begin first; then what shares its set-up; then what dries longest afterwards. */
+const turnOf = ({ kind }: Lane) => (kind === undefined ? 0 : undersideFirst.indexOf(kind))
+
+/** What can begin first; then what shares its set-up; then the underside before the flats; then what dries longest. */
 const byWorth = (a: Offer, b: Offer) =>
   a.start - b.start ||
   b.saved - a.saved ||
+  turnOf(a.lane) - turnOf(b.lane) ||
   opensAfter(stepOf(b.lane)) - opensAfter(stepOf(a.lane)) ||
   a.lane.id.localeCompare(b.lane.id)

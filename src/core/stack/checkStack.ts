@@ -99,6 +99,3 @@ function timesOff(acts: readonly Act[], index: number, on: Surface, part: Finish
     return []
   })
 }
-
-export const worst = (conflicts: readonly Conflict[]): Severity | null =>
-  (['stop', 'caution', 'advice'] as const).find((severity) => conflicts.some((each) => each.severity === severity)) ?? null

@@ -21,3 +21,10 @@ export function findTin(products: readonly Product[], family: FamilyCode, hex: s
     null
   )
 }
+
+/** Minor units per ml or g of each family, from the cheapest tin of it on the shelf. */
+export function unitPricesOf(products: readonly Product[]): Partial<Record<FamilyCode, number>> {
+  const prices: Partial<Record<FamilyCode, number>> = {}
+  for (const { family, price, size } of products) prices[family] = Math.min(prices[family] ?? Infinity, price / size)
+  return prices
+}

@@ -1,6 +1,6 @@
 /** A small piece with a plan and a log, for tests: every figure is plain to work by hand. */
 import type { PlannedStep } from '../finish/planFinish'
-import type { Entry } from '../log/entry'
+import { blankEntry, type Entry } from '../log/entry'
 import type { Part, PieceFile, PlanStep } from '../piece/piece'
 
 /** "09:30" on 4 May 2026, UTC. */
@@ -59,23 +59,12 @@ let made = 0
 export function entry(kind: Entry['kind'], when: string, over: Partial<Entry> = {}): Entry {
   made += 1
   return {
+    ...blankEntry,
     id: `entry-${String(made).padStart(4, '0')}`,
     pieceId: 'piece',
-    partId: null,
-    stepId: null,
     kind,
     at: when,
     recordedAt: when,
-    personId: null,
-    corrects: null,
-    minutes: null,
-    coat: null,
-    costKind: null,
-    money: null,
-    fees: null,
-    channelId: null,
-    note: null,
-    detail: null,
     ...over,
   }
 }
@@ -93,6 +82,7 @@ export function fileWith(parts: Part[], log: Entry[], over: Partial<PieceFile['p
       takenInAt: at('08:00'),
       expected: null,
       condition: null,
+      roomId: null,
       ...over,
     },
     parts,

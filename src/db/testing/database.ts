@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import type { Studio } from '../../core/house/studio'
+import { usualHours } from '../../core/house/workingHours'
 import { asStudio, makePool, type Client } from '../pool'
 import { saveStudio } from '../studio'
 
@@ -28,6 +29,7 @@ export const studioFacts = (id: string): Omit<Studio, 'method'> => ({
   wish: { earnedRate: 1800 },
   haggle: 0.1,
   step: 500,
+  hours: usualHours,
 })
 
 export interface TestDatabase {

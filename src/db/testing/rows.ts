@@ -6,7 +6,9 @@ import { addPhoto } from '../photo'
 import { addRecipe } from '../recipe'
 import { addParts, addPiece, addPlan, type NewPart } from '../piece'
 import type { Client } from '../pool'
-import { addReading, saveChannel, savePerson, saveProduct } from '../studio'
+import { addDryingFigure, addReading, saveRoom } from '../climate'
+import { addCalendarFeed } from '../calendarFeed'
+import { saveChannel, savePerson, saveProduct } from '../studio'
 
 export const at = '2026-05-04T09:30:00.000Z'
 
@@ -21,6 +23,7 @@ export function pieceRow(over: Partial<Piece> = {}): Piece {
     takenInAt: at,
     expected: 24_500,
     condition: null,
+    roomId: null,
     ...over,
   }
 }
@@ -84,6 +87,9 @@ export interface Whole {
   personId: string
   productId: string
   readingId: string
+  roomId: string
+  figureId: string
+  feedId: string
   recipeId: string
   photoId: string
   entries: NewEntry[]
@@ -103,11 +109,19 @@ export function wholePiece(): Whole {
     unit: 'ml',
     applicator: 'synthetic brush',
     film: 'normal',
+    sheen: null,
+    place: 'inside of the doors',
   } as const
   const entries: NewEntry[] = [
     { id: uuidv7(), kind: 'started', ...onStep },
     { id: uuidv7(), kind: 'ended', ...onStep, minutes: 14 },
     { id: uuidv7(), kind: 'coat', ...onStep, money: 338, coat },
+    { id: uuidv7(), kind: 'paused', ...onStep },
+    { id: uuidv7(), kind: 'helped', ...onStep, minutes: 12 },
+    { id: uuidv7(), kind: 'checked', ...onStep, checkCode: 'raking-light', result: 'fail' },
+    { id: uuidv7(), kind: 'seen', ...onStep, result: 'dry' },
+    { id: uuidv7(), kind: 'assisted', pieceId: piece.id, partId: part.id, at, assist: 'fan' },
+    { id: uuidv7(), kind: 'snag', pieceId: piece.id, partId: part.id, at, repair: 'runs', severity: 'slight', spot: 4 },
     { id: uuidv7(), kind: 'cost', pieceId: piece.id, at, costKind: 'bought', money: 3200 },
     { id: uuidv7(), kind: 'note', pieceId: piece.id, at, note: 'Reads well.' },
     { id: uuidv7(), kind: 'listed', pieceId: piece.id, at, channelId, money: 24_000 },
@@ -121,6 +135,9 @@ export function wholePiece(): Whole {
     personId,
     productId,
     readingId: uuidv7(),
+    roomId: uuidv7(),
+    figureId: uuidv7(),
+    feedId: uuidv7(),
     recipeId: uuidv7(),
     photoId: uuidv7(),
     entries,
@@ -148,7 +165,18 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     { id: whole.recipeId, name: 'Slate and husk', wish: { look: plan.look, paint: plan.paint, colours: plan.colours } },
     at,
   )
-  await addReading(client, studioId, whole.readingId, { at, temperature: 19.5, humidity: 55 })
+  await saveRoom(client, studioId, { id: whole.roomId, name: 'Loft', sensor: whole.roomId }, 0)
+  await addReading(client, studioId, { id: whole.readingId, at, temperature: 19.5, humidity: 55, roomId: whole.roomId })
+  await addDryingFigure(client, studioId, {
+    id: whole.figureId,
+    family: 'clay',
+    p50: 1.2,
+    p80: 1.5,
+    count: 3,
+    at,
+    personId: whole.personId,
+  })
+  await addCalendarFeed(client, studioId, { id: whole.feedId, madeAt: at, digest: whole.feedId.replaceAll('-', '').repeat(2) })
   await addPiece(client, studioId, piece)
   await addParts(client, studioId, piece.id, 0, [part])
   await addPlan(client, studioId, part.id, plan)

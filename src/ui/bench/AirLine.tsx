@@ -3,16 +3,30 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import Link from 'next/link'
+import type { Room } from '../../core/climate/rooms'
 import type { Reading } from '../../core/drying/windowFor'
 import { readingInput, type ReadingText } from '../../core/input/entry'
 import { useActions } from '../form/actions'
-import { TextField, Trouble } from '../form/Field'
+import { ChoiceField, TextField, Trouble } from '../form/Field'
 import { useHouse } from '../form/house'
 import { useEntryForm } from '../form/useEntryForm'
 import { useNow } from '../time/now'
 import { momentWords } from '../words/time'
 
-export function AirLine({ air }: { air: Reading | null }) {
+export function AirLine({
+  air,
+  rooms = [],
+  silent = false,
+  week = true,
+}: {
+  air: Reading | null
+  rooms?: readonly Room[]
+  /** nothing believed has been read for hours */
+  silent?: boolean
+  /** whether to lead to the week's air */
+  week?: boolean
+}) {
   const nowMs = useNow()
   const { zone } = useHouse()
   const [asking, setAsking] = useState(false)
@@ -26,19 +40,30 @@ export function AirLine({ air }: { air: Reading | null }) {
         <button type="button" className="press" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           New reading
         </button>
+        {week && (
+          <Link href="/air" className="inline-flex min-h-12 items-center">
+            The week’s air
+          </Link>
+        )}
       </p>
-      {asking && <ReadingForm air={air} done={() => setAsking(false)} />}
+      {silent && <p className="font-semibold text-late">No believed reading for hours: the last one holds until there is one.</p>}
+      {asking && <ReadingForm air={air} rooms={rooms} done={() => setAsking(false)} />}
     </div>
   )
 }
 
-function ReadingForm({ air, done }: { air: Reading | null; done: () => void }) {
+function ReadingForm({ air, rooms, done }: { air: Reading | null; rooms: readonly Room[]; done: () => void }) {
   const { addAirReading } = useActions()
   const router = useRouter()
   const [first] = useState(() => ({ id: uuidv7(), at: new Date().toISOString() }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<ReadingText>(
     readingInput,
-    { ...first, temperature: air ? String(air.temperature) : '', humidity: air ? String(air.humidity) : '' },
+    {
+      ...first,
+      roomId: rooms[0]?.id ?? '',
+      temperature: air ? String(air.temperature) : '',
+      humidity: air ? String(air.humidity) : '',
+    },
     addAirReading,
     () => {
       done()
@@ -47,6 +72,9 @@ function ReadingForm({ air, done }: { air: Reading | null; done: () => void }) {
   )
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 flex max-w-xl flex-wrap items-end gap-3">
+      {rooms.length > 1 && (
+        <ChoiceField label="Room" {...form.register('roomId')} options={rooms.map(({ id, name }) => [id, name] as const)} />
+      )}
       <TextField
         label="Temperature, °C"
         inputMode="decimal"

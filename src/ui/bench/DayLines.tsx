@@ -1,12 +1,14 @@
 'use client'
 /** Every window line of the workshop on one scale, with one plumb line through them all. */
 import Link from 'next/link'
+import { useState } from 'react'
 import { phaseAt } from '../../core/drying/phase'
 import { WindowLine } from '../drawing/WindowLine'
 import { useHouse } from '../form/house'
 import { useNow } from '../time/now'
 import { clockTime } from '../words/time'
 import { windowWords } from '../words/window'
+import { FeelRow, type FeelOn } from './FeelRow'
 import type { WindowView } from './stepCard'
 
 export interface DayLine {
@@ -15,6 +17,7 @@ export interface DayLine {
   name: string
   next: string
   window: WindowView
+  feel: FeelOn
 }
 
 const hourMs = 3_600_000
@@ -49,28 +52,45 @@ export function DayLines({ lines }: { lines: readonly DayLine[] }) {
         style={{ left: left(nowMs) }}
       />
       <ul>
-        {lines.map(({ key, href, name, next, window }) => {
-          const phase = phaseAt(window.segments, nowMs)
-          const words = windowWords(window, zone, nowMs)
-          return (
-            <li key={key} className="border-b border-line">
-              <Link href={href} className="block py-2 no-underline">
-                <span className="relative z-10 flex flex-wrap justify-between gap-x-4">
-                  <span className="bg-ground pr-2">
-                    <span className="font-semibold">{name}</span> <span className="text-soft">then {next}</span>
-                  </span>
-                  <span
-                    className={`bg-ground font-semibold ${phase === 'gone' ? 'text-late' : phase === 'shut' ? '' : 'text-now'}`}
-                  >
-                    {words}
-                  </span>
-                </span>
-                <WindowLine segments={window.segments} scale={scale} words={words} plumb={false} className="h-8 w-full" />
-              </Link>
-            </li>
-          )
-        })}
+        {lines.map((line) => (
+          <Line key={line.key} line={line} scale={scale} />
+        ))}
       </ul>
     </div>
+  )
+}
+
+function Line({ line: { href, name, next, window, feel }, scale }: { line: DayLine; scale: { fromMs: number; toMs: number } }) {
+  const nowMs = useNow()
+  const { zone } = useHouse()
+  const [feeling, setFeeling] = useState(false)
+  const phase = phaseAt(window.segments, nowMs)
+  const words = windowWords(window, zone, nowMs)
+  return (
+    <li className="border-b border-line">
+      <div className="flex items-start gap-3">
+        <Link href={href} className="relative z-10 min-w-0 flex-1 py-2 no-underline">
+          <span className="bg-ground pr-2">
+            <span className="font-semibold">{name}</span> <span className="text-soft">then {next}</span>
+          </span>{' '}
+          <span
+            className={`bg-ground font-semibold whitespace-nowrap ${phase === 'gone' ? 'text-late' : phase === 'shut' ? '' : 'text-now'}`}
+          >
+            {words}
+          </span>
+        </Link>
+        <button
+          type="button"
+          className="press relative z-10 mt-1.5 px-3"
+          aria-expanded={feeling}
+          aria-label={`Feel it: ${name}`}
+          onClick={() => setFeeling(!feeling)}
+        >
+          Feel it
+        </button>
+      </div>
+      <WindowLine segments={window.segments} scale={scale} words={words} plumb={false} className="h-8 w-full" />
+      {feeling && <FeelRow on={feel} window={window} />}
+    </li>
   )
 }

@@ -1,5 +1,6 @@
 'use client'
 /** A step that can be done too: its section as a chip, its words, its buttons. */
+import { ranMinutes } from '../../core/log/labour'
 import Link from 'next/link'
 import { Section } from '../drawing/Section'
 import { useHouse } from '../form/house'
@@ -11,8 +12,15 @@ import type { StepCard } from './stepCard'
 export function NextLine({ card, why, late }: { card: StepCard; why: string; late: boolean }) {
   const nowMs = useNow()
   const { zone } = useHouse()
-  const ran = card.startedAt ? Math.floor((nowMs - Date.parse(card.startedAt)) / 60_000) : null
-  const state = ran !== null ? `running for ${ran} min` : card.window ? windowWords(card.window, zone, nowMs) : why
+  const ran = card.startedAt ? Math.floor(ranMinutes(card, nowMs)) : null
+  const state =
+    ran !== null
+      ? card.paused
+        ? `paused after ${ran} min`
+        : `running for ${ran} min`
+      : card.window
+        ? windowWords(card.window, zone, nowMs)
+        : why
   return (
     <li className="flex gap-4 border-b border-line py-4">
       <Section model={card.section} className="size-16 shrink-0" />

@@ -1,11 +1,13 @@
 'use client'
 /** The one thing to do now: its section sawn at the edge of the screen, its figure large enough for two metres. */
+import { ranMinutes } from '../../core/log/labour'
 import Link from 'next/link'
 import { phaseAt } from '../../core/drying/phase'
 import { Section } from '../drawing/Section'
 import { scaleFor, WindowLine } from '../drawing/WindowLine'
 import { useHouse } from '../form/house'
 import { useNow } from '../time/now'
+import { checkAsks, checkHows } from '../words/checks'
 import { windowFigure, windowWords } from '../words/window'
 import { StepActions } from './StepActions'
 import type { StepCard } from './stepCard'
@@ -15,7 +17,7 @@ export function OneThing({ card, why }: { card: StepCard; why: string }) {
   const { zone } = useHouse()
   const { window } = card
   const running = card.startedAt !== null
-  const ran = card.startedAt ? Math.max(0, nowMs - Date.parse(card.startedAt)) : 0
+  const ran = ranMinutes(card, nowMs) * 60_000
   const shown = running ? null : window && windowFigure(window, nowMs)
   const phase = window ? phaseAt(window.segments, nowMs) : null
   return (
@@ -41,7 +43,9 @@ export function OneThing({ card, why }: { card: StepCard; why: string }) {
               <p className="figure text-[6.5rem] text-now sm:text-[8rem]" role="timer" aria-label="Running for">
                 {Math.floor(ran / 60_000)}
                 <span className="text-[0.45em]">:{String(Math.floor(ran / 1000) % 60).padStart(2, '0')}</span>
-                <span className="ml-2 text-2xl font-semibold tracking-normal text-soft sm:text-3xl">running</span>
+                <span className="ml-2 text-2xl font-semibold tracking-normal text-soft sm:text-3xl">
+                  {card.paused ? 'paused' : 'running'}
+                </span>
               </p>
             ) : shown ? (
               <p className={`figure text-[6.5rem] sm:text-[8rem] ${shown.late || phase === 'gone' ? 'text-late' : 'text-now'}`}>
@@ -86,7 +90,7 @@ export function OneThing({ card, why }: { card: StepCard; why: string }) {
               Why this, and how it ends
             </summary>
             <p className="mt-1 max-w-prose">
-              {why} {card.reason} {card.check && `It is done when: ${card.check}`}
+              {why} {card.reason} {card.check && `${checkAsks[card.check]} ${checkHows[card.check]}`}
             </p>
           </details>
         </div>

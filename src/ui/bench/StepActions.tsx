@@ -1,102 +1,137 @@
 'use client'
-/** One tap starts, one ends. What was forgotten is typed: "it took 35 min". */
-import { useRouter } from 'next/navigation'
+/** One tap starts, one ends; pausing; what was forgotten is typed or dragged: "it took 35 min". */
 import { useState } from 'react'
-import { v7 as uuidv7 } from 'uuid'
+import { phaseAt } from '../../core/drying/phase'
 import { parseMinutes } from '../../core/input/fields'
-import { useActions } from '../form/actions'
+import { isForgotten, ranMinutes } from '../../core/log/labour'
 import { TextField, Trouble } from '../form/Field'
-import { useWrite } from '../form/useWrite'
-import { useCoatSheet } from './CoatSheet'
+import { useCalm } from '../form/useCalm'
+import { useNow } from '../time/now'
+import { issueWords } from '../words/issues'
+import { spanWords } from '../words/time'
+import { ClockEnds } from './ClockEnds'
+import { useDoneSheet } from './DoneSheet'
+import { SectionTimer } from './SectionTimer'
+import { useStep } from './useStep'
+import { RemedyButton } from './RemedyButton'
 import type { StepCard } from './stepCard'
 
 export function StepActions({ card, large = false }: { card: StepCard; large?: boolean }) {
-  const { startStep, endStep, leaveOutStep } = useActions()
-  const start = useWrite(startStep)
-  const end = useWrite(endStep)
-  const leave = useWrite(leaveOutStep)
-  const router = useRouter()
-  const showCoat = useCoatSheet()
-  const [startedHere, setStartedHere] = useState(false)
+  const step = useStep(card)
+  const nowMs = useNow()
+  const showDone = useDoneSheet()
   const [typed, setTyped] = useState('')
   const [asking, setAsking] = useState(false)
   const [trouble, setTrouble] = useState<string | undefined>()
-  // one id for each thing that can be said of this step, so that a second tap says the same thing
-  const [ids] = useState(() => ({ start: uuidv7(), end: uuidv7(), leave: uuidv7() }))
-  const on = { pieceId: card.pieceId, partId: card.partId, stepId: card.stepId }
-  const running = card.startedAt !== null || startedHere
+  const { guard, stir } = useCalm()
+  const { startedAt, status } = step.clock
+  const paused = status === 'paused'
+  const running = status === 'running' || paused
   const size = large ? 'min-h-16 px-8 text-2xl' : ''
+  const ran = ranMinutes(step.clock, nowMs)
+  const forgotten = status === 'running' && isForgotten(ran, card.minutes)
+  const phase = card.window ? phaseAt(card.window.segments, nowMs) : null
 
-  const begin = async () => {
-    setStartedHere(true)
-    if (await start.send({ entryId: ids.start, ...on, at: new Date().toISOString() })) router.refresh()
-    else setStartedHere(false)
-  }
-  const finish = async (minutes: string) => {
-    const at = new Date().toISOString()
-    if (!(await end.send({ entryId: ids.end, ...on, at, minutes }))) return
-    showCoat(card, at)
-    router.refresh()
+  const finish = (at: string, minutes: string) => {
+    showDone(card, at)
+    void step.end(at, minutes)
+    setAsking(false)
   }
   const finishTyped = () => {
     if (parseMinutes(typed) === null) return setTrouble('Write minutes like 35, 35 min or 1 h 20.')
     setTrouble(undefined)
-    void finish(typed)
+    finish(new Date().toISOString(), typed)
   }
-  const leaveOut = async () => {
-    if (await leave.send({ entryId: ids.leave, ...on, at: new Date().toISOString(), note: '' })) router.refresh()
-  }
-  const name = `${card.title}, ${card.pieceName}, ${card.partName}`
+  const tap = (act: () => void) =>
+    guard(() => {
+      stir()
+      act()
+    })
+  if (status === 'done' || status === 'left-out') return <p className="font-semibold text-soft">Done. On its way into the log.</p>
   return (
     <div>
+      {forgotten && (
+        <p className="mb-3 border-l-4 border-late pl-3 font-semibold">
+          This clock has run {spanWords(ran)} for a step of {card.minutes} min. Was it forgotten? Say how long it took.
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-3">
         {running ? (
           <button
             type="button"
-            disabled={end.pending || start.pending}
-            onClick={() => void finish('')}
+            {...tap(() => finish(new Date().toISOString(), ''))}
             className={`press press-now ${size}`}
-            aria-label={`Done: ${name}`}
+            aria-label={`Done: ${step.name}`}
           >
             Done
           </button>
         ) : (
           <button
             type="button"
-            disabled={start.pending}
-            onClick={() => void begin()}
+            {...tap(() => void step.start())}
             className={`press press-now ${size}`}
-            aria-label={`Start: ${name}`}
+            aria-label={`Start: ${step.name}`}
           >
-            Start
+            {phase === 'shut' ? 'Start all the same' : 'Start'}
           </button>
         )}
+        {running && (
+          <button
+            type="button"
+            className="press"
+            {...tap(() => void (paused ? step.resume() : step.pause()))}
+            aria-label={`${paused ? 'Go on' : 'Pause'}: ${step.name}`}
+          >
+            {paused ? 'Go on' : 'Pause'}
+          </button>
+        )}
+        {running && card.sectionSeconds !== null && <SectionTimer title={card.title} seconds={card.sectionSeconds} />}
         <button type="button" className="press" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           {running ? 'It took…' : 'Done already…'}
         </button>
+        {!running && phase === 'gone' && card.window?.remedy && <RemedyButton card={card} repair={card.window.remedy} />}
       </div>
-      {asking && (
-        <div className="mt-3 flex max-w-xl flex-wrap items-end gap-3">
-          <TextField
-            label="How long it took"
-            placeholder="35 min"
-            value={typed}
-            trouble={trouble}
-            onChange={(event) => setTyped(event.target.value)}
-            className="w-40"
-          />
-          <button type="button" disabled={end.pending} onClick={finishTyped} className="press press-now">
-            Write it down
-          </button>
-          {!running && (
-            <button type="button" disabled={leave.pending} onClick={() => void leaveOut()} className="press">
-              Leave this step out
-            </button>
+      {(asking || forgotten) && (
+        <div className="mt-3 max-w-xl">
+          {running && startedAt && (
+            <ClockEnds startedAt={startedAt} nowMs={nowMs} finish={(at, minutes) => finish(at, String(minutes))} />
           )}
+          <div className="mt-3 flex flex-wrap items-end gap-3">
+            <TextField
+              label="How long it took"
+              placeholder="35 min"
+              value={typed}
+              trouble={trouble}
+              onChange={(event) => setTyped(event.target.value)}
+              className="w-40"
+            />
+            <button type="button" onClick={finishTyped} className="press press-now">
+              Write it down
+            </button>
+            {running && (
+              <button
+                type="button"
+                className="press"
+                onClick={() => {
+                  if (parseMinutes(typed) === null) return setTrouble('Write the helper’s minutes, like 25.')
+                  setTrouble(undefined)
+                  setTyped('')
+                  void step.help(typed)
+                }}
+              >
+                A helper’s time
+              </button>
+            )}
+            {!running && (
+              <button type="button" onClick={() => void step.leaveOut()} className="press">
+                Leave this step out
+              </button>
+            )}
+          </div>
         </div>
       )}
       <div className="mt-3 empty:hidden">
-        <Trouble>{start.issue ?? end.issue ?? leave.issue}</Trouble>
+        <Trouble>{step.issue ? issueWords[step.issue] : null}</Trouble>
       </div>
     </div>
   )

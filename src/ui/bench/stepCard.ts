@@ -1,18 +1,28 @@
 /** One step as the bench shows it: plain data, so that a small client island can act on it. */
+import type { Segment } from '../../core/drying/phase'
+import { checkOf, likelyRepairs } from '../../core/finish/checks'
 import { unitOf, type FamilyCode } from '../../core/finish/families'
-import type { PartJourney } from '../../core/piece/journey'
+import { remedyOf } from '../../core/finish/missed'
+import { mayHoldLead } from '../../core/finish/refusals'
+import type { RepairCode } from '../../core/finish/repairs'
+import { getOperation, type CheckCode } from '../../core/labour/operations'
+import { sectionSecondsOf } from '../../core/labour/sections'
+import { helpsNow } from '../../core/log/assistance'
+import type { Entry } from '../../core/log/entry'
+import { findLastLike } from '../../core/log/lastLike'
+import type { Film } from '../../core/mix/coatVolumes'
+import { factsOf } from '../../core/piece/facts'
+import type { Journey, PartJourney } from '../../core/piece/journey'
 import type { PlanStep } from '../../core/piece/piece'
 import { sectionOf, type Section } from '../../core/piece/section'
 import { findTin, type Product } from '../../core/stock/product'
-import type { Film } from '../../core/mix/coatVolumes'
-import type { Segment } from '../../core/drying/phase'
-import { getOperation } from '../../core/labour/operations'
-import { cautionWords, checkWords, pastWords, reasonWords, stepTitle, withWhat } from '../words/craft'
+import { cautionWords, pastWords, reasonWords, stepTitle, withWhat } from '../words/craft'
 
 export interface Tin {
   id: string
   name: string
   unit: 'ml' | 'g'
+  size: number
 }
 export interface CoatPlan {
   family: FamilyCode
@@ -30,75 +40,123 @@ export interface WindowView {
   mayOpen: string | null
   closes: string | null
   past: string | null
+  /** the repair that makes up for it once it is gone */
+  remedy: RepairCode | null
+  /** the step whose end started it */
+  afterStepId: string
+  /** the fans and heat guns that are on */
+  helps: string[]
 }
 export interface StepCard {
   pieceId: string
   pieceName: string
   partId: string
   partName: string
+  /** width by height of its face, for the drawing that a snag is marked on */
+  face: number
+  /** dust, heat and blades are out of the question */
+  lead: boolean
   stepId: string
   title: string
   with: string
   minutes: number
+  /** running or paused: when it was started */
   startedAt: string | null
+  paused: boolean
+  /** entries of this step that the card was made with */
+  heard: string[]
+  /** when its clock last began to run, and ms it had run before; null while it stands */
+  since: string | null
+  ranMs: number
   cautions: string[]
-  check: string | null
+  check: CheckCode | null
+  likely: RepairCode[]
   reason: string
   coat: CoatPlan | null
   section: Section
   window: WindowView | null
+  /** a very short window: worked section by section, against the clock; seconds a section has */
+  sectionSeconds: number | null
 }
 
-function coatPlan(step: PlanStep, products: readonly Product[]): CoatPlan | null {
+/** What the card is made beside: the shelf, and the coats that were logged before. */
+export interface CardAround {
+  products: readonly Product[]
+  coats?: readonly Entry[]
+  nowMs: number
+}
+
+function coatPlan(step: PlanStep, { products, coats = [] }: CardAround): CoatPlan | null {
   if (!step.family || step.amount === null) return null
-  const tin = findTin(products, step.family, step.colour?.hex ?? null)
+  const { family } = step
+  const hex = step.colour?.hex ?? null
+  const tin = findTin(products, family, hex)
+  const fitting = products.filter((product) => product.family === family && (hex === null || product.colourHex === hex))
+  const last = findLastLike(coats, family, new Set(fitting.map(({ id }) => id)))
   return {
-    family: step.family,
+    family,
     amount: step.amount,
-    unit: tin?.unit ?? unitOf(step.family),
-    mix: step.mix ?? '',
-    applicator: step.applicator ?? '',
+    unit: tin?.unit ?? unitOf(family),
+    mix: step.mix ?? last?.mix ?? '',
+    applicator: last?.applicator ?? step.applicator ?? '',
     film: step.film,
-    tinId: tin?.id ?? '',
-    tins: products.filter(({ family }) => family === step.family).map(({ id, name, unit }) => ({ id, name, unit })),
+    tinId: fitting.find(({ id }) => id === last?.productId)?.id ?? tin?.id ?? '',
+    tins: products.filter((product) => product.family === family).map(({ id, name, unit, size }) => ({ id, name, unit, size })),
   }
 }
 
 /** The window a part waits in, as the client draws it. */
-export function windowView({ window }: Pick<PartJourney, 'window'>): WindowView | null {
+export function windowView({ window, assistance }: Pick<PartJourney, 'window' | 'assistance'>, nowMs: number): WindowView | null {
   if (!window) return null
-  const { segments, times, label } = window
+  const { segments, times, label, after } = window
   return {
     segments,
     opens: times.opens,
     mayOpen: times.mayOpen,
     closes: times.closes,
     past: label.past ? pastWords[label.past] : null,
+    remedy: label.past ? remedyOf[label.past] : null,
+    afterStepId: after.id,
+    helps: helpsNow(assistance, nowMs),
   }
 }
 
-export function toStepCard(
-  piece: { id: string; name: string },
-  part: PartJourney,
-  step: PlanStep,
-  products: readonly Product[],
-): StepCard {
-  const state = part.steps.find((each) => each.step.id === step.id)?.state
+/** Width by height of the first panel, kept to what can be drawn. */
+export function faceOf({ part }: PartJourney): number {
+  const panel = part.surfaces.find((surface) => surface.shape === 'panel')
+  return panel?.shape === 'panel' ? Math.min(2.4, Math.max(0.5, panel.width / panel.height)) : 0.5
+}
+
+export function toStepCard({ file }: Pick<Journey, 'file'>, part: PartJourney, step: PlanStep, around: CardAround): StepCard {
+  const { piece } = file
+  // one that runs may be a step of the plan before
+  const worked = part.running?.step.id === step.id ? part.running : part.steps.find((each) => each.step.id === step.id)
+  const state = worked?.state
+  const begun = state?.status === 'running' || state?.status === 'paused'
+  const check = checkOf(step)
   return {
     pieceId: piece.id,
     pieceName: piece.name,
     partId: part.part.id,
     partName: part.part.name,
+    face: faceOf(part),
+    lead: mayHoldLead(factsOf(part.part)),
     stepId: step.id,
     title: stepTitle(step),
     with: withWhat(step),
     minutes: step.minutes,
-    startedAt: state?.status === 'running' ? state.startedAt : null,
+    startedAt: begun ? state.startedAt : null,
+    paused: state?.status === 'paused',
+    heard: file.log.flatMap(({ id, stepId }) => (stepId === step.id ? [id] : [])),
+    since: begun ? state.since : null,
+    ranMs: state?.ranMs ?? 0,
     cautions: step.cautions.map((code) => cautionWords[code]),
-    check: step.check ? checkWords[step.check] : null,
+    check,
+    likely: likelyRepairs(check, step.operation),
     reason: reasonWords[step.reason],
-    coat: getOperation(step.operation).layer ? coatPlan(step, products) : null,
+    coat: getOperation(step.operation).layer ? coatPlan(step, around) : null,
     section: sectionOf(part),
-    window: windowView(part),
+    window: windowView(part, around.nowMs),
+    sectionSeconds: sectionSecondsOf(step.operation),
   }
 }

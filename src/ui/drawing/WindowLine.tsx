@@ -17,14 +17,6 @@ const middle = 24
 const full = 15
 const thin = 4
 
-const accent: Record<Phase, string> = {
-  shut: 'var(--ink)',
-  open: 'var(--now)',
-  best: 'var(--now)',
-  closing: 'var(--now)',
-  gone: 'var(--late)',
-}
-
 function Stroke({ phase, from, to, id, first }: { phase: Phase; from: number; to: number; id: string; first: boolean }) {
   const span = to - from
   if (span <= 0) return null
@@ -139,5 +131,3 @@ export function scaleFor(segments: readonly Segment[], nowMs: number): Scale {
   const room = Math.max((last - first) * 0.18, 600_000)
   return { fromMs: first, toMs: last + room }
 }
-
-export const phaseTone = (phase: Phase): string => accent[phase]

@@ -1,18 +1,8 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
 import { createContext, useContext, type ReactNode } from 'react'
-import type {
-  CoatText,
-  CorrectionText,
-  CostText,
-  EndText,
-  LeaveOutText,
-  NoteText,
-  ReadingText,
-  StartText,
-  StrikeText,
-} from '../../core/input/entry'
-import type { ChannelText, ProductText, StudioText } from '../../core/input/house'
+import type { CorrectionText, CostText, ReadingText, StrikeText } from '../../core/input/entry'
+import type { CalendarText, ChannelText, DryingText, ProductText, RevokeText, RoomText, StudioText } from '../../core/input/house'
 import type {
   AddPartText,
   AmendText,
@@ -20,7 +10,6 @@ import type {
   FindingText,
   IntakeText,
   ListingText,
-  MendText,
   MethodText,
   RecipeText,
   PlanText,
@@ -31,12 +20,7 @@ export type Answer = { ok: true } | { issue: IssueCode; fields?: Record<string, 
 type Ask<T> = (typed: T) => Promise<Answer>
 
 export interface Actions {
-  startStep: Ask<StartText>
-  endStep: Ask<EndText>
-  leaveOutStep: Ask<LeaveOutText>
-  logCoat: Ask<CoatText>
   addCost: Ask<CostText>
-  addNote: Ask<NoteText>
   addAirReading: Ask<ReadingText>
   correctEntry: Ask<CorrectionText>
   strikeEntry: Ask<StrikeText>
@@ -44,7 +28,6 @@ export interface Actions {
   addPartToPiece: Ask<AddPartText>
   amendPiece: Ask<AmendText>
   keepFindings: Ask<FindingText>
-  mendPart: Ask<MendText>
   keepRecipe: Ask<RecipeText>
   planPart: Ask<PlanText>
   listForSale: Ask<ListingText>
@@ -53,6 +36,10 @@ export interface Actions {
   keepMethod: Ask<MethodText>
   keepChannel: Ask<ChannelText>
   keepProduct: Ask<ProductText>
+  keepRoom: Ask<RoomText>
+  takeDryingFigure: Ask<DryingText>
+  makeCalendar: Ask<CalendarText>
+  revokeCalendar: Ask<RevokeText>
 }
 
 const ActionsContext = createContext<Actions | null>(null)

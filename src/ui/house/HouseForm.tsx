@@ -6,10 +6,21 @@ import { studioInput, type StudioText } from '../../core/input/house'
 import type { Studio } from '../../core/house/studio'
 import { moneyText } from '../../core/money/money'
 import { useActions } from '../form/actions'
+import { minuteWords } from '../words/time'
 import { ChoiceField, TextField, Trouble } from '../form/Field'
 import { useEntryForm } from '../form/useEntryForm'
 
 const percent = (share: number) => String(Math.round(share * 100_000) / 1000)
+/** Monday first, by the number a date gives its day. */
+const weekdays = [
+  ['1', 'Mon'],
+  ['2', 'Tue'],
+  ['3', 'Wed'],
+  ['4', 'Thu'],
+  ['5', 'Fri'],
+  ['6', 'Sat'],
+  ['0', 'Sun'],
+] as const
 const wishWords = {
   earnedRate: 'a rate earned per hour',
   margin: 'a share of the price, in %',
@@ -39,6 +50,9 @@ export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly s
     ...wishText(studio),
     hagglePercent: percent(studio.haggle),
     priceStep: moneyText(studio.step, currency),
+    worksFrom: minuteWords(studio.hours.from),
+    worksTo: minuteWords(studio.hours.to),
+    worksDays: studio.hours.days.map(String) as StudioText['worksDays'],
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<StudioText>(
     studioInput(studio),
@@ -122,6 +136,20 @@ export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly s
         {...register('priceStep')}
         trouble={troubleOf('priceStep')}
       />
+      <TextField label="Work begins" type="time" {...register('worksFrom')} trouble={troubleOf('worksFrom')} />
+      <TextField label="Work ends" type="time" {...register('worksTo')} trouble={troubleOf('worksTo')} />
+      <fieldset className="col-span-2">
+        <legend className="mb-1 text-sm font-semibold">Days worked</legend>
+        <div className="flex flex-wrap gap-1.5">
+          {weekdays.map(([day, words]) => (
+            <label key={day} className="press cursor-pointer px-2">
+              <input type="checkbox" value={day} {...register('worksDays')} className="mr-1.5 size-5 accent-now" />
+              {words}
+            </label>
+          ))}
+        </div>
+        <Trouble>{troubleOf('worksDays')}</Trouble>
+      </fieldset>
       <div className="col-span-2 space-y-3 sm:col-span-4">
         <Trouble>{issue}</Trouble>
         <button type="submit" disabled={pending} className="press press-now min-h-14 px-8 text-lg">

@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { costInput, noteInput, type CostText, type NoteText } from '../../core/input/entry'
 import { costKinds } from '../../core/log/entry'
 import { useActions } from '../form/actions'
+import { useOutbox } from '../outbox/outbox'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
 import { useHouse } from '../form/house'
 import { useEntryForm } from '../form/useEntryForm'
@@ -43,17 +44,13 @@ export function AddToLog({ pieceId }: { pieceId: string }) {
 }
 
 function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
-  const { addNote } = useActions()
-  const router = useRouter()
+  const { send } = useOutbox()
   const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<NoteText>(
     noteInput,
     { ...first, pieceId, note: '' },
-    addNote,
-    () => {
-      done()
-      router.refresh()
-    },
+    (typed) => send('addNote', typed, `Note: ${typed.note.slice(0, 60)}`),
+    done,
   )
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 max-w-2xl space-y-3">

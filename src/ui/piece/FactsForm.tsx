@@ -1,5 +1,6 @@
 'use client'
 /** A piece's facts, changed; what they were goes into the log. */
+import type { Room } from '../../core/climate/rooms'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
@@ -11,7 +12,7 @@ import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field
 import { useHouse } from '../form/house'
 import { useEntryForm } from '../form/useEntryForm'
 
-export function FactsForm({ piece }: { piece: Piece }) {
+export function FactsForm({ piece, rooms }: { piece: Piece; rooms: readonly Room[] }) {
   const { amendPiece } = useActions()
   const house = useHouse()
   const router = useRouter()
@@ -25,6 +26,7 @@ export function FactsForm({ piece }: { piece: Piece }) {
     promisedOn: piece.promisedOn ?? '',
     expected: piece.expected === null ? '' : moneyText(piece.expected, house.currency),
     condition: piece.condition ?? '',
+    roomId: piece.roomId ?? '',
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<AmendText>(amendInput(house), defaults, amendPiece, () =>
     router.push(`/pieces/${piece.id}`),
@@ -43,6 +45,13 @@ export function FactsForm({ piece }: { piece: Piece }) {
         {...register('expected')}
         trouble={troubleOf('expected')}
       />
+      {rooms.length > 0 && (
+        <ChoiceField
+          label="Stands in"
+          {...register('roomId')}
+          options={[['', 'not said'], ...rooms.map(({ id, name }) => [id, name] as const)]}
+        />
+      )}
       <AreaField label="Condition" {...register('condition')} trouble={troubleOf('condition')} className="col-span-2" />
       <div className="col-span-2 empty:hidden">
         <Trouble>{issue}</Trouble>

@@ -1,12 +1,12 @@
 'use client'
 /** For a coat that was ended but not written down. */
-import { useCoatSheet } from '../bench/CoatSheet'
+import { useDoneSheet } from '../bench/DoneSheet'
 import type { StepCard } from '../bench/stepCard'
 
 export function LogCoatButton({ card, endedAt }: { card: StepCard; endedAt: string }) {
-  const show = useCoatSheet()
+  const show = useDoneSheet()
   return (
-    <button type="button" className="press" onClick={() => show(card, endedAt)}>
+    <button type="button" className="press" onClick={() => show(card, endedAt, 'coat')}>
       What went on?
     </button>
   )

@@ -1,4 +1,5 @@
 /** One part on its way: the section large, what is done folded away, the next step with its buttons, what is still ahead. */
+import { isAhead } from '../../core/log/stepStates'
 import Link from 'next/link'
 import type { Journey, PartJourney } from '../../core/piece/journey'
 import { areaOfPart } from '../../core/piece/area'
@@ -6,12 +7,17 @@ import { sectionOf } from '../../core/piece/section'
 import type { Product } from '../../core/stock/product'
 import { getExistingFinish, getSubstrate } from '../../core/finish/parts'
 import { getLook } from '../../core/finish/looks'
-import { formatArea, formatVolume, type UnitSystem } from '../../core/unit/length'
+import { formatArea, type UnitSystem } from '../../core/unit/length'
 import { Section } from '../drawing/Section'
 import { StepActions } from '../bench/StepActions'
-import { toStepCard } from '../bench/stepCard'
+import { faceOf, toStepCard } from '../bench/stepCard'
+import { checkOf, likelyRepairs } from '../../core/finish/checks'
+import { EndConflict } from './EndConflict'
+import { SnagList } from './SnagList'
 import { reasonWords, stepTitle, withWhat } from '../words/craft'
+import { amountWords } from '../words/measure'
 import { momentWords, spanWords } from '../words/time'
+import type { PlanStep } from '../../core/piece/piece'
 import { MendForm } from './MendForm'
 import { PartWindow } from './PartWindow'
 import { LogCoatButton } from './LogCoatButton'
@@ -29,12 +35,24 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
   const { piece } = journey.file
   const { steps, next, running, part: facts } = part
   const earlier = facts.earlier.length
-  const done = steps.filter(({ state }) => state.status === 'done' || state.status === 'left-out')
+  const done = steps.filter(({ state }) => !isAhead(state))
   const current = running?.step ?? next
   const ahead = steps.filter(({ step, state }) => state.status === 'waiting' && step.id !== current?.id)
+  const lastDone = part.gone.at(-1)
+  const around = { products, coats: journey.log.filter(({ kind }) => kind === 'coat'), nowMs }
+  const card = current && toStepCard(journey, part, current, around)
   const planHref = `/pieces/${piece.id}/plan/${facts.id}`
-  const amountWords = (amount: number | null, family: string | null) =>
-    amount === null ? '' : family?.includes('wax') ? `${Math.round(amount)} g` : formatVolume(amount, units)
+  const snagOn = {
+    pieceId: piece.id,
+    pieceName: piece.name,
+    partId: facts.id,
+    partName: facts.name,
+    face: faceOf(part),
+    likely: lastDone ? likelyRepairs(checkOf(lastDone.step), lastDone.step.operation) : [],
+    failed: null,
+  }
+  const amountOf = ({ family, amount }: PlanStep) =>
+    family === null || amount === null ? '' : amountWords(family, amount, units)
   return (
     <section aria-labelledby={`part-${facts.id}`} className="grid gap-x-8 border-t-2 border-ink pt-5 sm:grid-cols-[13rem_1fr]">
       <div className="flex items-start gap-4 sm:block">
@@ -79,24 +97,23 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
             </div>
           </dl>
         )}
-        {current && !journey.ending && (
+        {current && card && !journey.ending && (
           <div className="mt-4">
             <h3 className="text-2xl font-semibold leading-tight">{stepTitle(current)}</h3>
             <p className="mb-3 text-soft">
-              {[withWhat(current), `about ${current.minutes} min`, amountWords(current.amount, current.family)]
-                .filter(Boolean)
-                .join(' · ')}
+              {[withWhat(current), `about ${current.minutes} min`, amountOf(current)].filter(Boolean).join(' · ')}
             </p>
-            {toStepCard(piece, part, current, products).cautions.map((words) => (
+            {card.cautions.map((words) => (
               <p key={words} className="mb-2 border-l-4 border-late pl-3 font-semibold">
                 {words}
               </p>
             ))}
-            <PartWindow card={toStepCard(piece, part, current, products)} />
-            <StepActions key={current.id} card={toStepCard(piece, part, current, products)} />
+            <PartWindow card={card} />
+            <StepActions key={current.id} card={card} />
           </div>
         )}
-        {facts.plan && done.length > 0 && !journey.ending && <MendForm pieceId={piece.id} partId={facts.id} />}
+        {facts.plan && part.gone.length > 0 && !journey.ending && <MendForm on={snagOn} />}
+        <SnagList journey={journey} partId={facts.id} zone={zone} nowMs={nowMs} />
         {ahead.length > 0 && (
           <ol className="mt-5 border-t border-line">
             {ahead.map(({ step }) => (
@@ -104,9 +121,7 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
                 <details>
                   <summary className="flex min-h-12 cursor-pointer flex-wrap items-center justify-between gap-x-4">
                     <span className="font-semibold">{stepTitle(step)}</span>
-                    <span className="text-soft">
-                      {[amountWords(step.amount, step.family), `${step.minutes} min`].filter(Boolean).join(' · ')}
-                    </span>
+                    <span className="text-soft">{[amountOf(step), `${step.minutes} min`].filter(Boolean).join(' · ')}</span>
                   </summary>
                   <p className="max-w-prose pb-3 text-soft">
                     {withWhat(step)}
@@ -117,6 +132,10 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
               </li>
             ))}
           </ol>
+        )}
+        {part.gone.map(
+          ({ step, state }) =>
+            state.ended && state.conflict && <EndConflict key={step.id} counts={state.ended} beside={state.conflict} />,
         )}
         {done.length + earlier > 0 && (
           <details className="mt-4">
@@ -132,7 +151,7 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
                       ? 'left out'
                       : `${spanWords(state.minutes)}, ${state.endedAt ? momentWords(state.endedAt, zone, nowMs) : ''}`}
                     {state.status === 'done' && step.amount !== null && state.coat === null && (
-                      <LogCoatButton card={toStepCard(piece, part, step, products)} endedAt={state.endedAt ?? ''} />
+                      <LogCoatButton card={toStepCard(journey, part, step, around)} endedAt={state.endedAt ?? ''} />
                     )}
                   </span>
                 </li>

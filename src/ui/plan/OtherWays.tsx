@@ -1,58 +1,100 @@
 'use client'
-/** Other ways to the same part, each with what it changes in minutes, days and what must be bought; one tap takes it. */
-import { getFamily } from '../../core/finish/families'
-import { getLook } from '../../core/finish/looks'
-import { schools } from '../../core/finish/method'
-import { getSeal } from '../../core/finish/seals'
-import type { Alternative, Change, PlanFigures } from '../../core/plan/alternatives'
-import { schoolWords } from '../words/method'
+/** Other ways to the same part: what each changes, one of them beside this one in full, one tap takes it. */
+import { useState } from 'react'
+import { getFamily, type FamilyCode } from '../../core/finish/families'
+import type { Alternative, Change } from '../../core/plan/alternatives'
+import type { PlanFigures } from '../../core/plan/figures'
+import type { Section } from '../../core/piece/section'
+import { changeWords } from '../words/change'
 import { spanWords } from '../words/time'
+import { SideBySide, type Way } from './SideBySide'
 
-function changeWords(change: Change): string {
-  if (change.kind === 'look') return `Look: ${getLook(change.to).words.toLowerCase()}`
-  if (change.kind === 'paint') return `In ${getFamily(change.to).words}`
-  if (change.kind === 'seal') return `Topcoat: ${getSeal(change.to).words}`
-  return `${schoolWords[change.code]}: ${(schools[change.code] as Record<string, string>)[change.to]}`
-}
 const counted = (n: number, one: string) => `${Math.abs(n)} ${one}${Math.abs(n) === 1 ? '' : 's'}`
 const signed = (n: number, words: string) => (n === 0 ? null : `${n > 0 ? '+' : '−'}${words}`)
+
+function againstWords(own: PlanFigures, figures: PlanFigures): string {
+  const minutes = figures.minutes - own.minutes
+  const days = figures.days - own.days
+  const hurried = figures.hurried - own.hurried
+  const facts = [
+    signed(minutes, spanWords(Math.abs(minutes))),
+    signed(days, counted(days, 'day')),
+    signed(hurried, counted(hurried, 'short window')),
+    figures.lacking.length > 0 ? `to buy: ${figures.lacking.map((code) => getFamily(code).words).join(', ')}` : null,
+  ].filter(Boolean)
+  return facts.length > 0 ? facts.join(' · ') : 'the same time'
+}
 
 export function OtherWays({
   own,
   ways,
   take,
+  takeFromShelf,
+  draw,
 }: {
-  own: PlanFigures
+  own: Way
   ways: readonly Alternative[]
   take: (change: Change) => void
+  /** makes do with the shelf; answers with what is lacking where it can't */
+  takeFromShelf: () => FamilyCode[]
+  draw: (way: Alternative) => Section
 }) {
+  const [beside, setBeside] = useState<string | null>(null)
+  // what the shelf could not give, said of the way it was asked for
+  const [asked, setAsked] = useState<{ of: string; lacking: FamilyCode[] } | null>(null)
   if (ways.length === 0) return null
+  const wants = own.figures.lacking.join()
+  const short = asked?.of === wants ? asked.lacking : []
   return (
     <section aria-labelledby="other-ways" className="mt-10 border-t-2 border-ink pt-4">
       <h2 id="other-ways" className="title text-3xl">
         Other ways
       </h2>
       <p className="text-soft">Each against this plan. Quickest first.</p>
+      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
+        {own.figures.lacking.length > 0 && (
+          <button type="button" className="press" onClick={() => setAsked({ of: wants, lacking: takeFromShelf() })}>
+            Only what is on the shelf
+          </button>
+        )}
+        <span role="status" className={short.length > 0 ? 'font-semibold' : 'text-soft'}>
+          {own.figures.lacking.length === 0 && 'This way takes nothing but what is on the shelf.'}
+          {short.length > 0 &&
+            `The shelf gives no plan for this part. It lacks ${short.map((code) => getFamily(code).words).join(', ')}.`}
+        </span>
+      </div>
       <ul className="mt-2">
-        {ways.map(({ change, figures }) => {
-          const words = changeWords(change)
-          const days = figures.days - own.days
-          const minutes = figures.minutes - own.minutes
-          const facts = [
-            signed(minutes, spanWords(Math.abs(minutes))),
-            signed(days, counted(days, 'day')),
-            signed(figures.hurried - own.hurried, counted(figures.hurried - own.hurried, 'short window')),
-            figures.lacking.length > 0 ? `to buy: ${figures.lacking.map((code) => getFamily(code).words).join(', ')}` : null,
-          ].filter(Boolean)
+        {ways.map((way) => {
+          const words = changeWords(way.change)
+          const open = beside === words
           return (
-            <li key={words} className="flex items-center justify-between gap-4 border-b border-line py-1.5">
-              <span>
-                <span className="font-semibold">{words}</span>
-                <span className="block text-soft">{facts.length > 0 ? facts.join(' · ') : 'the same time'}</span>
-              </span>
-              <button type="button" className="press shrink-0" onClick={() => take(change)} aria-label={`Take it: ${words}`}>
-                Take it
-              </button>
+            <li key={words} className="border-b border-line py-1.5">
+              <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+                <span className="min-w-0 flex-1 basis-52">
+                  <span className="font-semibold">{words}</span>
+                  <span className="block text-soft">{againstWords(own.figures, way.figures)}</span>
+                </span>
+                <span className="flex gap-2">
+                  <button
+                    type="button"
+                    className="press shrink-0"
+                    aria-expanded={open}
+                    aria-label={`Side by side: ${words}`}
+                    onClick={() => setBeside(open ? null : words)}
+                  >
+                    Side by side
+                  </button>
+                  <button
+                    type="button"
+                    className="press shrink-0"
+                    onClick={() => take(way.change)}
+                    aria-label={`Take it: ${words}`}
+                  >
+                    Take it
+                  </button>
+                </span>
+              </div>
+              {open && <SideBySide own={own} other={{ figures: way.figures, section: draw(way) }} words={words} />}
             </li>
           )
         })}

@@ -8,6 +8,7 @@ import { looksOf, type Colour, type PlannedStep } from '../../core/finish/planFi
 import type { Slot } from '../../core/finish/recipe'
 import { findRefusal } from '../../core/finish/refusals'
 import { getSeal, sealCodes, sealFits, type SealCode } from '../../core/finish/seals'
+import type { Means } from '../../core/plan/figures'
 import type { PlanDifference } from '../../core/plan/replan'
 import type { Conflict } from '../../core/stack/checkStack'
 import type { Section as SectionModel } from '../../core/piece/section'
@@ -17,7 +18,13 @@ import { useActions } from '../form/actions'
 import { ChoiceField, Trouble } from '../form/Field'
 import { useWrite } from '../form/useWrite'
 import { adviceWords, coverWords, refusalWords, stepTitle } from '../words/craft'
+import type { Amount } from '../../core/plan/amounts'
+import type { UnitSystem } from '../../core/unit/length'
+import { useHouse } from '../form/house'
+import { amountWords } from '../words/measure'
+import { schoolChoiceWords, schoolWords } from '../words/method'
 import { spanWords } from '../words/time'
+import { plannedSection } from './plannedSection'
 import { ColourChoice } from './ColourChoice'
 import { LookChoice } from './LookChoice'
 import type { HouseRecipe } from '../../core/house/recipe'
@@ -30,18 +37,19 @@ import { ConflictLine, StepList, type DeskStep } from './StepList'
 export function PlanForm({
   part,
   tins,
-  shelf,
+  means,
   recipes,
 }: {
   part: PlanPart
   tins: DeskTin[]
-  shelf: FamilyCode[]
+  means: Means
   recipes: HouseRecipe[]
 }) {
   const { planPart } = useActions()
+  const { units } = useHouse()
   const write = useWrite(planPart)
   const router = useRouter()
-  const desk = useDesk(part, tins, shelf)
+  const desk = useDesk(part, tins, means)
   const { look, extras, seal, colours, wish, looks, slots, troubles, facts } = desk
   const {
     outcome,
@@ -132,7 +140,32 @@ export function PlanForm({
           })}
         </div>
         <RecipeForm recipes={recipes} wish={desk.recipe} take={desk.takeRecipe} />
-        {plan && <OtherWays own={figures} ways={ways} take={take} />}
+        {desk.departed.length > 0 && (
+          <ul className="mt-6" aria-label="Where this part departs from the house">
+            {desk.departed.map((code) => (
+              <li key={code} className="flex items-center justify-between gap-4 border-b border-line py-1.5">
+                <span>
+                  <span className="font-semibold">
+                    {schoolWords[code]}: {schoolChoiceWords(code, desk.method[code])}
+                  </span>
+                  <span className="block text-soft">the house: {schoolChoiceWords(code, part.method[code])}</span>
+                </span>
+                <button type="button" className="press shrink-0" onClick={() => desk.returnTo(code)}>
+                  As the house
+                </button>
+              </li>
+            ))}
+          </ul>
+        )}
+        {plan && shownSection && (
+          <OtherWays
+            own={{ figures, section: shownSection }}
+            ways={ways}
+            take={take}
+            takeFromShelf={desk.takeFromShelf}
+            draw={(way) => plannedSection(part, way.wish, way.steps)}
+          />
+        )}
       </div>
       <section aria-labelledby="steps" aria-live="polite" className="border-t-2 border-ink pt-4">
         <div className="flex items-start justify-between gap-6">
@@ -142,7 +175,7 @@ export function PlanForm({
             </h2>
             {planned.length > 0 && (
               <p className="mt-2">
-                <span className="figure text-5xl">{spanWords(figures.minutes)}</span>{' '}
+                <span className="figure mr-1.5 text-5xl">{spanWords(figures.minutes)}</span>{' '}
                 <span className="text-soft">
                   of work over {figures.days === 1 ? 'one working day' : `${figures.days} days`}
                   {figures.hurried > 0 ? `, ${figures.hurried} short ${figures.hurried === 1 ? 'window' : 'windows'}` : ''}
@@ -177,7 +210,7 @@ export function PlanForm({
               </p>
             ))}
             {difference && (
-              <p className="mt-3 border-l-4 border-now pl-3">What is done stays done. {differenceWords(difference)}</p>
+              <p className="mt-3 border-l-4 border-now pl-3">What is done stays done. {differenceWords(difference, units)}</p>
             )}
             {overall.map((conflict) => (
               <ConflictLine key={conflict.code} conflict={conflict} />
@@ -206,17 +239,23 @@ export function PlanForm({
   )
 }
 
-function differenceWords({ added, dropped, minutes }: PlanDifference): string {
+function differenceWords({ added, dropped, minutes, days, amounts }: PlanDifference, units: UnitSystem): string {
   if (added.length === 0 && dropped.length === 0) return 'The rest is the plan in force.'
   const steps = (list: readonly PlannedStep[]) => list.map((step) => stepTitle(step).toLowerCase()).join(', ')
   return [
-    `Against the plan in force ${minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(minutes))}.`,
+    `Against the plan in force ${minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(minutes))}, ${daysWords(days)}.`,
     added.length > 0 ? `More: ${steps(added)}.` : '',
     dropped.length > 0 ? `No longer: ${steps(dropped)}.` : '',
+    amounts.length > 0 ? `From the shelf: ${amounts.map((each) => changeOfAmount(each, units)).join(', ')}.` : '',
   ]
     .filter(Boolean)
     .join(' ')
 }
+
+const daysWords = (days: number) =>
+  days === 0 ? 'as many days' : `${days > 0 ? '+' : '−'}${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`
+const changeOfAmount = ({ family, name, amount }: Amount, units: UnitSystem) =>
+  `${amount > 0 ? '+' : '−'}${amountWords(family, Math.abs(amount), units)} ${name ?? getFamily(family).words}`
 
 const coatsIn = (steps: readonly DeskStep[], colour: Colour) =>
   steps.filter(({ step }) => step.operation === 'coat' && step.colour?.hex === colour.hex).length

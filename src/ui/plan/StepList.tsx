@@ -1,6 +1,13 @@
 'use client'
-/** The steps of a plan as they will be worked; leave one out or move it, and what will not get on is said where it happens. */
-import { ArrowDown, ArrowUp } from 'lucide-react'
+/**
+ * The steps of a plan as they will be worked; leave one out, drag it (by hand, or by keyboard: space, arrows, space) or move
+ * it by its buttons, and what will not get on is said where it happens.
+ */
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { CSS } from '@dnd-kit/utilities'
+import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
+import { useId } from 'react'
 import type { PlannedStep } from '../../core/finish/planFinish'
 import type { StepWindow } from '../../core/finish/windows'
 import type { Conflict } from '../../core/stack/checkStack'
@@ -43,69 +50,153 @@ export function StepList({
   /** by position in the planner's own order */
   conflicts: ReadonlyMap<number, readonly Conflict[]>
   toggle: (position: number) => void
-  move: (index: number, by: -1 | 1) => void
+  /** puts the step at one index of the list at another */
+  move: (from: number, to: number) => void
 }) {
+  const id = useId()
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
+  const indexOf = (key: unknown) => steps.findIndex(({ position }) => keyOf(position) === key)
+  const titleAt = (key: unknown) => {
+    const found = steps[indexOf(key)]
+    return found ? stepTitle(found.step) : ''
+  }
   return (
-    <ol className="mt-4 border-t border-line" aria-label="Steps">
-      {steps.map(({ step, position, left }, k) => (
-        <li key={position} className={`border-b border-line ${left ? 'opacity-80' : ''}`}>
-          <details>
-            <summary className="grid min-h-12 cursor-pointer grid-cols-[2rem_1fr_auto] items-baseline gap-x-2 py-1.5">
-              <span className="figure text-lg text-soft">{k + 1}</span>
-              <span>
-                <span className={`font-semibold ${left ? 'line-through' : ''}`}>{stepTitle(step)}</span>
-                {step.window && !left && <span className="block text-sm text-soft">{waitWords(step.window)}</span>}
-                {(conflicts.get(position) ?? []).map((conflict) => (
-                  <ConflictLine key={conflict.code} conflict={conflict} />
-                ))}
-              </span>
-              <span className="text-soft">{left ? 'left out' : `${step.minutes} min`}</span>
-            </summary>
-            <div className="pb-4 pl-10">
-              <p>
-                {reasonWords[step.reason]} {!step.needed && <span className="text-soft">It can be left out.</span>}
-              </p>
-              <p className="text-soft">
-                {[
-                  withWhat(step),
-                  step.check && `done when: ${checkWords[step.check]}`,
-                  step.window && `window: ${sourceWords[step.window.source]}`,
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}
-              </p>
-              {step.cautions.map((code) => (
-                <p key={code} className="mt-2 border-l-4 border-late pl-3 font-semibold">
-                  {cautionWords[code]}
-                </p>
-              ))}
-              <div className="mt-3 flex flex-wrap gap-2">
-                <button type="button" className="press" onClick={() => toggle(position)}>
-                  {left ? 'Put it back' : 'Leave it out'}
-                </button>
-                <button
-                  type="button"
-                  className="press px-3"
-                  disabled={k === 0}
-                  onClick={() => move(k, -1)}
-                  aria-label={`Earlier: ${stepTitle(step)}`}
-                >
-                  <ArrowUp aria-hidden size={20} />
-                </button>
-                <button
-                  type="button"
-                  className="press px-3"
-                  disabled={k === steps.length - 1}
-                  onClick={() => move(k, 1)}
-                  aria-label={`Later: ${stepTitle(step)}`}
-                >
-                  <ArrowDown aria-hidden size={20} />
-                </button>
-              </div>
-            </div>
-          </details>
-        </li>
+    <DndContext
+      id={id}
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (over && over.id !== active.id) move(indexOf(active.id), indexOf(over.id))
+      }}
+      accessibility={{
+        screenReaderInstructions: {
+          draggable: 'Space takes the step up, arrows move it, space puts it down, Escape puts it back.',
+        },
+        announcements: {
+          onDragStart: ({ active }) => `${titleAt(active.id)} taken up.`,
+          onDragOver: ({ over }) => (over ? `Now at place ${indexOf(over.id) + 1}.` : ''),
+          onDragEnd: ({ active, over }) => `${titleAt(active.id)} put down${over ? ` at place ${indexOf(over.id) + 1}` : ''}.`,
+          onDragCancel: ({ active }) => `${titleAt(active.id)} put back.`,
+        },
+      }}
+    >
+      <SortableContext items={steps.map(({ position }) => keyOf(position))} strategy={verticalListSortingStrategy}>
+        <ol className="mt-4 border-t border-line" aria-label="Steps">
+          {steps.map((each, k) => (
+            <StepLine
+              key={each.position}
+              {...each}
+              index={k}
+              last={k === steps.length - 1}
+              conflicts={conflicts.get(each.position) ?? []}
+              toggle={toggle}
+              move={move}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  )
+}
+
+const keyOf = (position: number) => `step-${position}`
+
+function StepLine({
+  step,
+  position,
+  left,
+  index,
+  last,
+  conflicts,
+  toggle,
+  move,
+}: DeskStep & {
+  index: number
+  last: boolean
+  conflicts: readonly Conflict[]
+  toggle: (position: number) => void
+  move: (from: number, to: number) => void
+}) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: keyOf(position),
+  })
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`grid grid-cols-[1fr_auto] border-b border-line ${left ? 'opacity-80' : ''} ${isDragging ? 'relative z-10 bg-ground shadow-[0_0_0_2px_var(--color-now)]' : ''}`}
+    >
+      <details className="min-w-0">
+        <summary className="grid min-h-12 cursor-pointer grid-cols-[2rem_1fr_auto] items-baseline gap-x-2 py-1.5">
+          <span className="figure text-lg text-soft">{index + 1}</span>
+          <span>
+            <span className={`font-semibold ${left ? 'line-through' : ''}`}>{stepTitle(step)}</span>
+            {step.window && !left && <span className="block text-sm text-soft">{waitWords(step.window)}</span>}
+            {conflicts.map((conflict) => (
+              <ConflictLine key={conflict.code} conflict={conflict} />
+            ))}
+          </span>
+          <span className="text-soft">{left ? 'left out' : `${step.minutes} min`}</span>
+        </summary>
+        <StepFacts step={step} />
+        <div className="flex flex-wrap gap-2 pb-4 pl-10">
+          <button type="button" className="press" onClick={() => toggle(position)}>
+            {left ? 'Put it back' : 'Leave it out'}
+          </button>
+          <button
+            type="button"
+            className="press px-3"
+            disabled={index === 0}
+            onClick={() => move(index, index - 1)}
+            aria-label={`Earlier: ${stepTitle(step)}`}
+          >
+            <ArrowUp aria-hidden size={20} />
+          </button>
+          <button
+            type="button"
+            className="press px-3"
+            disabled={last}
+            onClick={() => move(index, index + 1)}
+            aria-label={`Later: ${stepTitle(step)}`}
+          >
+            <ArrowDown aria-hidden size={20} />
+          </button>
+        </div>
+      </details>
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move: ${stepTitle(step)}`}
+        className="flex min-h-12 w-12 cursor-grab touch-none items-center justify-center text-soft"
+      >
+        <GripVertical aria-hidden size={20} />
+      </button>
+    </li>
+  )
+}
+
+function StepFacts({ step }: { step: PlannedStep }) {
+  const facts = [
+    withWhat(step),
+    step.check && `done when: ${checkWords[step.check]}`,
+    step.window && `window: ${sourceWords[step.window.source]}`,
+  ]
+  return (
+    <div className="pb-3 pl-10">
+      <p>
+        {reasonWords[step.reason]} {!step.needed && <span className="text-soft">It can be left out.</span>}
+      </p>
+      <p className="text-soft">{facts.filter(Boolean).join(' · ')}</p>
+      {step.cautions.map((code) => (
+        <p key={code} className="mt-2 border-l-4 border-late pl-3 font-semibold">
+          {cautionWords[code]}
+        </p>
       ))}
-    </ol>
+    </div>
   )
 }

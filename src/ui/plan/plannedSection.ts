@@ -1,12 +1,13 @@
 /** The section as it will be when a plan is done: for the drawing of looks and plans. Pure. */
 import type { FinishWish, PlannedStep } from '../../core/finish/planFinish'
+import { untouched } from '../../core/log/stepStates'
 import { sectionOf, type Section } from '../../core/piece/section'
 import type { PlanPart } from './planPart'
 
 export function plannedSection(part: PlanPart, wish: FinishWish, planned: readonly PlannedStep[]): Section {
   const steps = planned.map((step, position) => ({
     step: { ...step, id: String(position), position },
-    state: { status: 'done' as const, startedAt: null, endedAt: '', minutes: 0, coat: null },
+    state: { ...untouched, status: 'done' as const, endedAt: '' },
   }))
   const plan = {
     id: '',
@@ -22,11 +23,14 @@ export function plannedSection(part: PlanPart, wish: FinishWish, planned: readon
   return sectionOf({
     part: { ...part, plan, earlier: [] },
     steps,
+    gone: [],
     window: null,
     running: null,
     next: null,
     finishedAt: '',
     handle: null,
     use: null,
+    checks: [],
+    assistance: [],
   })
 }

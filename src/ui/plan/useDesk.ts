@@ -5,7 +5,7 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { FamilyCode } from '../../core/finish/families'
 import { getLook, lookCodes, type LookCode } from '../../core/finish/looks'
-import type { HouseMethod } from '../../core/finish/method'
+import { schoolCodes, type HouseMethod, type SchoolCode } from '../../core/finish/method'
 import { looksOf, planFinish, withWindows, type Colour, type FinishWish, type PlannedStep } from '../../core/finish/planFinish'
 import type { Slot } from '../../core/finish/recipe'
 import { findRefusal } from '../../core/finish/refusals'
@@ -13,7 +13,8 @@ import type { SealCode } from '../../core/finish/seals'
 import type { HouseRecipe } from '../../core/house/recipe'
 import { planInput, type PlanText, type RecipeText } from '../../core/input/piece'
 import { factsOf } from '../../core/piece/facts'
-import { figuresOf, listAlternatives, type Change } from '../../core/plan/alternatives'
+import { findFromShelf, listAlternatives, type Change } from '../../core/plan/alternatives'
+import { figuresOf, type Means } from '../../core/plan/figures'
 import { differenceOf, replan } from '../../core/plan/replan'
 import { checkStack, type Conflict } from '../../core/stack/checkStack'
 import { plannedSection } from './plannedSection'
@@ -26,7 +27,7 @@ const fallbackColours: Record<Slot, Colour> = {
   b: { name: 'Second colour', hex: '#e3d7bd' },
 }
 
-export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonly FamilyCode[]) {
+export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: Means) {
   const { pieceId } = part
   const [planId] = useState(() => uuidv7())
   const [stepIds] = useState(() => Array.from({ length: 80 }, () => uuidv7()))
@@ -110,7 +111,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
   const overall = told.filter(({ acts }) => acts.length === 0)
   const figures = figuresOf(
     kept.map(({ step }) => step),
-    shelf,
+    means,
   )
   // what is looked at beside the plan follows a moment later, and not at every letter of a colour's name
   const asked = useDeferredValue(
@@ -127,7 +128,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
   )
   const later = useMemo(
     () => ({
-      ways: part.done.length === 0 && readable.success ? listAlternatives(facts, wish, method, shelf).slice(0, 10) : [],
+      ways: part.done.length === 0 && readable.success ? listAlternatives(facts, wish, method, means).slice(0, 12) : [],
       drawn: lookCodes.map((code): LookDrawn => {
         const own = wishFor(code)
         const made = planFinish(facts, own, method)
@@ -145,6 +146,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
       ? differenceOf(
           part.ahead,
           kept.map(({ step }) => step),
+          means.hours,
         )
       : null
 
@@ -168,11 +170,22 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
       ...mine,
       left: mine.left.includes(position) ? mine.left.filter((each) => each !== position) : [...mine.left, position],
     })
-  const move = (index: number, by: -1 | 1) => {
+  const move = (from: number, to: number) => {
     const order = [...mine.order]
-    const [moved] = order.splice(index, 1)
-    if (moved !== undefined) order.splice(index + by, 0, moved)
+    const [moved] = order.splice(from, 1)
+    if (moved !== undefined) order.splice(to, 0, moved)
     setEdits({ ...mine, order })
+  }
+  const returnTo = (code: SchoolCode) =>
+    setDepartures(Object.fromEntries(Object.entries(departures).filter(([each]) => each !== code)))
+  const takeFromShelf = (): FamilyCode[] => {
+    const found = findFromShelf(facts, wish, method, means)
+    if ('lacking' in found) return found.lacking
+    if (found.wish.look !== look) chooseLook(found.wish.look)
+    if (found.wish.paint !== paint) choosePaint(found.wish.paint)
+    setExtras([...(found.wish.with ?? [])])
+    setSeal(found.wish.seal ?? '')
+    return []
   }
   const nearest = outcome && 'refusal' in outcome ? outcome.refusal.nearest : null
   const takeNearest = () => {
@@ -232,6 +245,10 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], shelf: readonl
     chooseLook,
     choosePaint,
     take,
+    takeFromShelf,
+    departed: schoolCodes.filter((code) => departures[code] !== undefined && departures[code] !== part.method[code]),
+    returnTo,
+    method,
     toggle,
     move,
     takeNearest,

@@ -3,7 +3,10 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
 
 const NowContext = createContext(0)
+const BeatContext = createContext(0)
 const tickMs = 1_000
+/** how often what is reckoned from the time is reckoned anew; figures that run have the tick */
+const beatMs = 10_000
 
 export function NowProvider({ startMs, children }: { startMs: number; children: ReactNode }) {
   const [nowMs, setNowMs] = useState(startMs)
@@ -13,8 +16,15 @@ export function NowProvider({ startMs, children }: { startMs: number; children: 
     const timer = setInterval(tick, tickMs)
     return () => clearInterval(timer)
   }, [])
-  return <NowContext value={nowMs}>{children}</NowContext>
+  return (
+    <BeatContext value={Math.floor(nowMs / beatMs) * beatMs}>
+      <NowContext value={nowMs}>{children}</NowContext>
+    </BeatContext>
+  )
 }
+
+/** Now in ms since 1970, to ten seconds: for what is too much to reckon every second. */
+export const useBeat = (): number => useContext(BeatContext)
 
 /** Now in ms since 1970, to the second. */
 export const useNow = (): number => useContext(NowContext)

@@ -139,7 +139,6 @@ export const coverWords: Record<CoverReason, string> = {
   'strong-over-alike': 'one less: a strong tone over its like',
 }
 
-export const phaseWords = { shut: 'shut', open: 'may do, test it', best: 'open', closing: 'closing', gone: 'gone' } as const
 export const sourceWords = {
   craft: 'the craft’s figure',
   label: 'the label’s figure',

@@ -1,4 +1,6 @@
 /** Shapes and lengths in words. */
+import { unitOf, type FamilyCode } from '../../core/finish/families'
+import { formatVolume, type UnitSystem } from '../../core/unit/length'
 import type { Shape } from '../../core/surface/surfaceArea'
 
 export const shapeWords: Record<Shape, string> = {
@@ -16,3 +18,7 @@ export const lengthWords: Record<string, string> = {
   foot: 'Foot width',
   diameter: 'Thickness',
 }
+
+/** An amount of a product as it is measured out: wax by weight, all else by volume. */
+export const amountWords = (family: FamilyCode, amount: number, units: UnitSystem): string =>
+  unitOf(family) === 'g' ? `${Math.round(amount)} g` : formatVolume(amount, units)

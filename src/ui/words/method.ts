@@ -1,5 +1,5 @@
 /** The schools, as questions to the house. */
-import type { SchoolCode } from '../../core/finish/method'
+import { schools, type SchoolCode } from '../../core/finish/method'
 
 export const schoolWords: Record<SchoolCode, string> = {
   key: 'Key',
@@ -11,3 +11,6 @@ export const schoolWords: Record<SchoolCode, string> = {
   cleaner: 'Cleaning',
   fullUse: 'Full use',
 }
+
+/** What a school's choice is called. */
+export const schoolChoiceWords = (code: SchoolCode, to: string): string => (schools[code] as Record<string, string>)[to] ?? to

@@ -1,4 +1,5 @@
 /** Times in words, on the studio's wall. */
+import type { WorkingHours } from '../../core/house/workingHours'
 import { dayOf, daysBetween, wallTimeOf } from '../../core/time/wallTime'
 
 /** "14:20". */
@@ -54,3 +55,16 @@ export const dayWords = (day: string): string =>
   new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'long', day: 'numeric', month: 'long' }).format(
     new Date(`${day}T12:00:00Z`),
   )
+
+/** A minute of the day as its time: 570 is "09:30". */
+export const minuteWords = (minute: number): string =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.floor(minute % 60)).padStart(2, '0')}`
+
+const dayNames = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
+/** "Monday to Friday, 09:00 to 17:00", or the days by name where they are not in a row. */
+export function hoursOfWork({ from, to, days }: WorkingHours): string {
+  const monday = [...days].sort((a, b) => ((a + 6) % 7) - ((b + 6) % 7))
+  const inRow = monday.length > 2 && monday.every((day, k) => k === 0 || day === ((monday[k - 1] ?? 0) + 1) % 7)
+  const named = inRow ? [monday[0], monday.at(-1)] : monday
+  return `${named.map((day) => dayNames[day ?? 0]).join(inRow ? ' to ' : ', ')}, ${minuteWords(from)} to ${minuteWords(to)}`
+}

@@ -3,7 +3,8 @@ import Link from 'next/link'
 import { formatMoney } from '../../../core/money/money'
 import { ledgerSoFar } from '../../../core/piece/ledger'
 import { sources } from '../../../core/piece/piece'
-import { CoatSheetProvider } from '../../../ui/bench/CoatSheet'
+import { DoneSheetProvider } from '../../../ui/bench/DoneSheet'
+import { BeforeAfter } from '../../../ui/piece/BeforeAfter'
 import { AddPhotos, AddToLog } from '../../../ui/piece/AddToLog'
 import { LogList } from '../../../ui/piece/LogList'
 import { PartWay } from '../../../ui/piece/PartWay'
@@ -19,13 +20,14 @@ export async function generateMetadata({ params }: Params) {
 }
 
 export default async function PiecePage({ params }: Params) {
-  const { studio, journey, channels, products, nowMs } = await getView(params)
+  const { studio, journey, channels, products, air, nowMs } = await getView(params)
   const { piece, photos } = journey.file
   const money = (minor: number) => formatMoney(minor, studio.currency)
   const soFar = ledgerSoFar(journey, studio)
+  const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
   return (
-    <CoatSheetProvider>
+    <DoneSheetProvider air={air}>
       <header className="pt-6">
         <p className="flex flex-wrap items-center gap-3 text-soft">
           <WayLine stage={journey.stage} /> {stageWords[journey.stage]}
@@ -57,6 +59,9 @@ export default async function PiecePage({ params }: Params) {
                 Its way
               </Link>
             )}
+            <Link href={`/pieces/${piece.id}/story`} className="press">
+              Its story
+            </Link>
             <Link href={`/pieces/${piece.id}/record`} className="press">
               Its record
             </Link>
@@ -89,6 +94,7 @@ export default async function PiecePage({ params }: Params) {
               Photographs
             </h2>
             {photos.length === 0 && <p className="mt-2 text-soft">None yet. One before the first step is worth most.</p>}
+            {first && after && <BeforeAfter before={first.id} after={after.id} width={after.width} height={after.height} />}
             <ul className={`mt-3 grid gap-3 ${after ? 'grid-cols-2' : 'grid-cols-1'}`}>
               {photos.map(({ id, alt, width, height, moment }) => (
                 <li key={id}>
@@ -127,7 +133,7 @@ export default async function PiecePage({ params }: Params) {
           </section>
         </div>
       </div>
-    </CoatSheetProvider>
+    </DoneSheetProvider>
   )
 }
 

@@ -1,5 +1,5 @@
 /** Looks made in or over the colour: texture, crackle, washes, glazes, patterns. Source: the craft, section on looks. */
-import { thinnable, covering, base, keepApart, topB, washedOver } from './lines'
+import { base, covering, crackled, keepApart, thinnable, topB, washedOver } from './lines'
 import type { Look } from './look'
 
 export const effectLooks = {
@@ -56,18 +56,7 @@ export const effectLooks = {
     apart: true,
     seals: ['clear', 'wax', 'hard'],
     wear: 'none',
-    recipe: [
-      base,
-      keepApart,
-      {
-        phase: 'medium',
-        operation: 'crackle-medium',
-        family: 'crackle-medium',
-        applicator: 'soft brush',
-        reason: 'crackle-shrinks',
-      },
-      { phase: 'top', operation: 'crackle-coat', paint: 'b', applicator: 'wide full brush', reason: 'crackle-once' },
-    ],
+    recipe: [base, keepApart, ...crackled],
   },
   'colour-wash': {
     words: 'Wash over a base',

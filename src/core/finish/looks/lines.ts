@@ -1,7 +1,7 @@
 /** Lines and lists that several looks are made of. */
 import type { FamilyCode } from '../families'
 import type { SubstrateKind } from '../parts'
-import type { RecipeLine } from '../recipe'
+import type { RecipeLine, Slot } from '../recipe'
 
 export const hard: readonly SubstrateKind[] = ['wood', 'board', 'slick', 'cane']
 export const chalky: readonly FamilyCode[] = ['clay', 'chalk-style', 'chalk-mineral', 'casein', 'home-chalky']
@@ -78,9 +78,30 @@ export const topB: RecipeLine = {
   applicator: 'bristle brush',
   reason: 'cover',
 }
+/** A thin wash, wiped back a section at a time. */
+export const softWash = (paint: Slot, mix: string, applicator: string): RecipeLine => ({
+  phase: 'over',
+  operation: 'wash',
+  paint,
+  film: 'thin',
+  mix,
+  applicator,
+  reason: 'wash-soft',
+})
 /** A thinned second colour over a dry base, which is sealed first where water would lift it. */
 export const washedOver = (mix: string, applicator: string): readonly RecipeLine[] => [
   { ...base, times: 2 },
   { ...keepApart, reason: 'wash-needs-sealed' },
-  { phase: 'over', operation: 'wash', times: 1, paint: 'b', film: 'thin', mix, applicator, reason: 'wash-soft' },
+  softWash('b', mix, applicator),
+]
+/** Crackle: the medium, then the colour over it, once. */
+export const crackled: readonly RecipeLine[] = [
+  {
+    phase: 'medium',
+    operation: 'crackle-medium',
+    family: 'crackle-medium',
+    applicator: 'soft brush',
+    reason: 'crackle-shrinks',
+  },
+  { phase: 'top', operation: 'crackle-coat', paint: 'b', applicator: 'wide full brush', reason: 'crackle-once' },
 ]

@@ -4,12 +4,12 @@ import { getPieceView } from '../../../_server/load'
 export const metadata = { title: 'Facts' }
 
 export default async function Facts({ params }: { params: Promise<{ id: string }> }) {
-  const { journey } = await getPieceView(params)
+  const { rooms, journey } = await getPieceView(params)
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">The facts of it</h1>
       <p className="mt-1 text-lg text-soft">Price paid and fetching are lines of the log; put them right there.</p>
-      <FactsForm piece={journey.file.piece} />
+      <FactsForm piece={journey.file.piece} rooms={rooms} />
     </div>
   )
 }

@@ -9,7 +9,8 @@ import { EndingForm, ListingForm } from '../../../../ui/money/SaleForms'
 import { capital } from '../../../../ui/words/craft'
 import { ledgerWords } from '../../../../ui/words/piece'
 import { dateWords, hoursWords } from '../../../../ui/words/time'
-import { getPieceView, unitPriceFrom } from '../../../_server/load'
+import { unitPricesOf } from '../../../../core/stock/product'
+import { getPieceView } from '../../../_server/load'
 
 export const metadata = { title: 'Money' }
 
@@ -27,7 +28,7 @@ export default async function MoneyPage({
   const channel = channels.find(({ id }) => id === asked) ?? channels[0]
   const money = (minor: number) => formatMoney(minor, studio.currency)
   const soFar = ledgerSoFar(journey, studio)
-  const whenDone = ledgerWhenDone(journey, studio, unitPriceFrom(products))
+  const whenDone = ledgerWhenDone(journey, studio, unitPricesOf(products))
   const priced = channel ? pricesFor(whenDone, studio, channel, { expected: piece.expected ?? undefined }) : null
   const price = priced && 'price' in priced ? priced.price : null
   const sale = ending?.entry.money ?? null

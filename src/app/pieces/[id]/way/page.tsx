@@ -1,19 +1,17 @@
 /** The way still ahead of a piece: every part's steps in one painter's days, and what they take from the shelf. */
+import { isAhead } from '../../../../core/log/stepStates'
 import Link from 'next/link'
-import { getFamily, unitOf } from '../../../../core/finish/families'
-import { sumAmounts } from '../../../../core/plan/planPiece'
-import { layOut, usualHours } from '../../../../core/plan/timeline'
+import { getFamily } from '../../../../core/finish/families'
+import { sumAmounts } from '../../../../core/plan/amounts'
+import { layOut, listShared } from '../../../../core/plan/timeline'
 import { findTin } from '../../../../core/stock/product'
 import { dayAfter, minuteOfDay, weekdayOf, dayOf } from '../../../../core/time/wallTime'
-import { formatVolume } from '../../../../core/unit/length'
+import { amountWords } from '../../../../ui/words/measure'
 import { capital, stepTitle } from '../../../../ui/words/craft'
-import { dayWords, hoursWords } from '../../../../ui/words/time'
+import { dayWords, hoursOfWork, hoursWords, minuteWords } from '../../../../ui/words/time'
 import { getPieceView } from '../../../_server/load'
 
 export const metadata = { title: 'Its way' }
-
-const clock = (minutes: number) =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(Math.floor(minutes % 60)).padStart(2, '0')}`
 
 export default async function WayPage({ params }: { params: Promise<{ id: string }> }) {
   const { studio, journey, products, nowMs } = await getPieceView(params)
@@ -23,15 +21,17 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
   const startAt = minuteOfDay(now, studio.zone)
   const parts = journey.parts.map(({ part, steps, window }) => ({
     id: part.id,
-    steps: steps.filter(({ state }) => state.status === 'waiting' || state.status === 'running').map(({ step }) => step),
+    kind: part.kind,
+    steps: steps.filter(({ state }) => isAhead(state)).map(({ step }) => step),
     readyAt: startAt + Math.max(0, window?.times.opens ? (Date.parse(window.times.opens) - nowMs) / 60_000 : 0),
   }))
-  const { slots, attendedMinutes, savedMinutes, days, awkward } = layOut(parts, usualHours, startAt, weekdayOf(today))
+  const { slots, attendedMinutes, savedMinutes, days, awkward } = layOut(parts, studio.hours, startAt, weekdayOf(today))
   const named = new Map(journey.parts.map(({ part }) => [part.id, part.name]))
   const byDay = [...new Set(slots.map(({ start }) => Math.floor(start / 1440)))].map((index) => ({
     index,
     slots: slots.filter(({ start }) => Math.floor(start / 1440) === index),
   }))
+  const shared = listShared(slots, parts)
   const amounts = sumAmounts(parts.flatMap(({ steps }) => steps))
   return (
     <div className="pt-6">
@@ -44,10 +44,10 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
       ) : (
         <>
           <p className="mt-3">
-            <span className="figure text-6xl">{hoursWords(Math.round(attendedMinutes / 6) / 10)}</span>{' '}
+            <span className="figure mr-1.5 text-6xl">{hoursWords(Math.round(attendedMinutes / 6) / 10)}</span>{' '}
             <span className="text-xl text-soft">
-              of work over {days === 1 ? 'one day' : `${days} days`}, one painter, 9:00 to 17:00
-              {savedMinutes > 0 ? `, ${savedMinutes} min of set-up shared between parts` : ''}
+              of work over {days === 1 ? 'one day' : `${days} days`}; one painter, {hoursOfWork(studio.hours)}
+              {savedMinutes > 0 ? `; ${savedMinutes} min saved by working alike parts together` : ''}
             </span>
           </p>
           {awkward > 0 && (
@@ -71,7 +71,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                             key={step.id}
                             className="grid grid-cols-[5.5rem_1fr_auto] items-baseline gap-x-3 border-b border-line py-2"
                           >
-                            <span className="figure text-2xl">{clock(start % 1440)}</span>
+                            <span className="figure text-2xl">{minuteWords(start % 1440)}</span>
                             <span>
                               <span className="font-semibold">{stepTitle(step)}</span>{' '}
                               <span className="text-soft">{named.get(partId)?.toLowerCase()}</span>
@@ -88,32 +88,56 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                 </section>
               ))}
             </div>
-            <section aria-labelledby="takes" className="border-t-2 border-ink pt-3">
-              <h2 id="takes" className="title text-3xl">
-                It takes
-              </h2>
-              <ul className="mt-1">
-                {amounts.map(({ family, hex, name, amount }) => {
-                  const tin = findTin(products, family, hex)
-                  const said = unitOf(family) === 'g' ? `${Math.round(amount)} g` : formatVolume(amount, studio.units)
-                  return (
-                    <li key={`${family} ${hex}`} className="flex items-center justify-between gap-4 border-b border-line py-2">
-                      <span>
-                        <span className="font-semibold">{name ?? capital(getFamily(family).words)}</span>
-                        {name && <span className="text-soft"> {getFamily(family).words}</span>}
-                        {!tin && <span className="block font-semibold text-late">not on the shelf</span>}
-                        {tin && tin.size < amount && (
-                          <span className="block font-semibold text-late">
-                            more than one tin of {tin.size} {tin.unit}
-                          </span>
-                        )}
-                      </span>
-                      <span className="figure text-2xl">{said}</span>
-                    </li>
-                  )
-                })}
-              </ul>
-            </section>
+            <div className="space-y-10">
+              <section aria-labelledby="takes" className="border-t-2 border-ink pt-3">
+                <h2 id="takes" className="title text-3xl">
+                  It takes
+                </h2>
+                <ul className="mt-1">
+                  {amounts.map(({ family, hex, name, amount }) => {
+                    const tin = findTin(products, family, hex)
+                    const said = amountWords(family, amount, studio.units)
+                    return (
+                      <li key={`${family} ${hex}`} className="flex items-center justify-between gap-4 border-b border-line py-2">
+                        <span>
+                          <span className="font-semibold">{name ?? capital(getFamily(family).words)}</span>
+                          {name && <span className="text-soft"> {getFamily(family).words}</span>}
+                          {!tin && <span className="block font-semibold text-late">not on the shelf</span>}
+                          {tin && tin.size < amount && (
+                            <span className="block font-semibold text-late">
+                              more than one tin of {tin.size} {tin.unit}
+                            </span>
+                          )}
+                        </span>
+                        <span className="figure text-2xl">{said}</span>
+                      </li>
+                    )
+                  })}
+                </ul>
+              </section>
+              {shared.length > 0 && (
+                <section aria-labelledby="shared" className="border-t-2 border-ink pt-3">
+                  <h2 id="shared" className="title text-3xl">
+                    In one go
+                  </h2>
+                  <p className="text-soft">One set-up, one mix, one clean-up. Undersides come before tops.</p>
+                  <ul className="mt-1">
+                    {shared.map(({ step, partIds, savedMinutes: saved }) => (
+                      <li
+                        key={`${stepTitle(step)} ${partIds.join()}`}
+                        className="flex items-baseline justify-between gap-4 border-b border-line py-2"
+                      >
+                        <span>
+                          <span className="font-semibold">{stepTitle(step)}</span>{' '}
+                          <span className="text-soft">{partIds.map((id) => named.get(id)?.toLowerCase()).join(', ')}</span>
+                        </span>
+                        <span className="text-soft">{saved} min saved</span>
+                      </li>
+                    ))}
+                  </ul>
+                </section>
+              )}
+            </div>
           </div>
         </>
       )}

@@ -2,8 +2,9 @@
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getExistingFinish, getSubstrate, uses } from '../../../../../core/finish/parts'
-import { doneOn } from '../../../../../core/piece/facts'
+import { aheadOn, doneOn } from '../../../../../core/piece/facts'
 import { areaOfPart } from '../../../../../core/piece/area'
+import { unitPricesOf } from '../../../../../core/stock/product'
 import { formatArea } from '../../../../../core/unit/length'
 import { PlanForm } from '../../../../../ui/plan/PlanForm'
 import { listRecipes } from '../../../../../db/recipe'
@@ -19,9 +20,7 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
   if (!current) notFound()
   const { plan, earlier: _, ...part } = current.part
   const done = doneOn(current)
-  const ahead = current.steps
-    .filter(({ state }) => state.status === 'waiting' || state.status === 'running')
-    .map(({ step }) => step)
+  const ahead = aheadOn(current)
   const { piece } = journey.file
   return (
     <div className="pt-6">
@@ -39,7 +38,11 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
       <PlanForm
         part={{ ...part, pieceId: piece.id, done, ahead, before: plan, method: studio.method }}
         recipes={await withStudio(listRecipes)}
-        shelf={[...new Set(products.map(({ family }) => family))]}
+        means={{
+          shelf: [...new Set(products.map(({ family }) => family))],
+          hours: studio.hours,
+          unitPrice: unitPricesOf(products),
+        }}
         tins={products.flatMap(({ family, colourName, colourHex }) =>
           colourName && colourHex ? [{ family, name: colourName, hex: colourHex }] : [],
         )}

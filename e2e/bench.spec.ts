@@ -1,0 +1,292 @@
+/** The bench with wet hands: taps counted, clocks paused and put right, fans, fingers, checks that fail, the story of it all. */
+import { expect, test, type Page } from '@playwright/test'
+
+/** Counts every tap on a button, choice or field between its making and the asking. */
+async function countTaps(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(() => {
+    const counter = window as unknown as { taps: number }
+    counter.taps = 0
+    document.addEventListener('click', (event) => {
+      // a label passes its tap on to its field: one tap
+      if (event.isTrusted || (event.target as HTMLElement).tagName !== 'INPUT') counter.taps += 1
+    })
+  })
+  return () => page.evaluate(() => (window as unknown as { taps: number }).taps)
+}
+async function takeIn(page: Page, name: string, options: { finish?: string } = {}) {
+  await page.goto('/pieces/new')
+  await page.getByLabel('What it is').fill(name)
+  await page.getByLabel('Called').fill('Body')
+  await page.getByLabel('Made of').selectOption({ label: 'solid wood, close-grained' })
+  await page.getByLabel('On it now').selectOption({ label: 'varnish or polyurethane' })
+  await page.getByLabel('Width').fill('100')
+  await page.getByLabel('Height').fill('100')
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByRole('link', { name: 'Choose a finish' }).first().click()
+  if (options.finish) await page.getByRole('radio', { name: options.finish }).click()
+  await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'chalk-style paint' })
+  await page.getByRole('button', { name: 'Take this way' }).click()
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+}
+const way = (page: Page) => page.getByRole('region', { name: 'Body' })
+async function didAlready(page: Page, title: string) {
+  await expect(way(page).getByRole('heading', { level: 3, name: title })).toBeVisible()
+  await way(page).getByRole('button', { name: 'Done already…' }).click()
+  await way(page).getByLabel('How long it took').fill('10')
+  await way(page).getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Yes, well done' }).click()
+}
+
+test('the usual coat is logged in two taps from the bench, and its next window is on the bench at once', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { level: 1, name: 'Coat 1 of 2, Barley Lamp' })).toBeVisible()
+  const taps = await countTaps(page)
+  await page.getByRole('button', { name: /^Done: Coat 1 of 2, Barley Lamp/ }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'All well, write it down' }).click()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  expect(await taps()).toBe(2)
+  await expect(page.getByRole('link', { name: /Pair of bedside cabinets, cabinets then smooth/ })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: 'Coat 1 of 2, Barley Lamp' })).toBeHidden()
+})
+
+test('a double tap is one tap: on Start, on Done, and on the sheet that opens', async ({ page }) => {
+  await takeIn(page, 'Coat rack')
+  await way(page)
+    .getByRole('button', { name: /^Start: Clean off/ })
+    .dblclick()
+  await expect(way(page).getByRole('button', { name: /^Pause: Clean off/ })).toBeVisible()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await way(page)
+    .getByRole('button', { name: /^Done: Clean off/ })
+    .dblclick()
+  const sheet = page.getByRole('dialog')
+  await expect(sheet).toBeVisible()
+  await sheet.getByRole('button', { name: 'Yes, well done' }).dblclick()
+  await expect(sheet).toBeHidden()
+  await expect(way(page).getByRole('heading', { level: 3, name: 'Rinse' })).toBeVisible()
+  for (const kind of ['Started', 'Ended', 'Checked'])
+    await expect(page.getByRole('group', { name: 'Log entries' }).getByText(kind, { exact: true })).toHaveCount(1)
+})
+
+test('an unusual coat takes six taps: half the tin, a heavy film, a word, and it is in the log with its cost', async ({
+  page,
+}) => {
+  await takeIn(page, 'Sheet music stool')
+  for (const title of ['Clean off', 'Rinse', 'Scuff', 'Dust off']) await didAlready(page, title)
+  await expect(way(page).getByRole('heading', { level: 3, name: /^Coat 1/ })).toBeVisible()
+  await way(page)
+    .getByRole('button', { name: /^Start: Coat 1/ })
+    .click()
+  await page.goto('/')
+  const done = page.getByRole('button', { name: /^Done: Coat 1.*Sheet music stool/ })
+  await expect(done).toBeVisible()
+  const taps = await countTaps(page)
+  await done.click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('button', { name: '½ of the tin' }).click()
+  await sheet.getByRole('button', { name: 'heavy', exact: true }).click()
+  await sheet.getByRole('button', { name: 'Patchy, drying light' }).click()
+  await sheet.getByRole('button', { name: 'Look later' }).click()
+  await expect(sheet).toBeHidden()
+  expect(await taps()).toBeLessThanOrEqual(6)
+  // what was put off is asked again
+  const later = page.getByRole('region', { name: 'Still to look at' })
+  await expect(later).toContainText('Sheet music stool')
+  await later.getByRole('button', { name: /^Yes: Coat 1.*Sheet music stool/ }).click()
+  await expect(later.getByText('Sheet music stool')).toHaveCount(0)
+  await page.goto('/pieces')
+  await page
+    .getByRole('link', { name: /Sheet music stool/ })
+    .first()
+    .click()
+  await expect(page.locator('ol').getByText(/500 ml chalk-style.*heavy film.*Patchy, drying light/)).toBeVisible()
+})
+
+test('a clock is paused and goes on, a second runs beside it, and a forgotten one is put right by dragging its ends', async ({
+  page,
+}) => {
+  await takeIn(page, 'Peg rail')
+  await page.clock.install()
+  await way(page)
+    .getByRole('button', { name: /^Start: Clean off/ })
+    .click()
+  await way(page)
+    .getByRole('button', { name: /^Pause: Clean off/ })
+    .click()
+  await expect(way(page).getByRole('button', { name: /^Go on: Clean off/ })).toBeVisible()
+  await way(page)
+    .getByRole('button', { name: /^Go on: Clean off/ })
+    .click()
+  await page.goto('/')
+  await page.getByRole('button', { name: /^Start: Tinted wax/ }).click()
+  await expect(page.getByRole('button', { name: /^Done: Clean off.*Peg rail/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Done: Tinted wax/ })).toBeVisible()
+  // five hours later both were forgotten
+  await page.clock.fastForward('05:00:00')
+  const peg = page.getByRole('listitem').filter({ hasText: 'Peg rail' })
+  await expect(peg.getByText(/^This clock has run 5 h/)).toBeVisible()
+  await expect(page.getByText(/^This clock has run/)).toHaveCount(2)
+  // its end is dragged back to a tenth of the way, then a minute on by key
+  const end = peg.getByRole('slider', { name: 'When it ended' })
+  await end.scrollIntoViewIfNeeded()
+  const [thumb, begin] = [await end.boundingBox(), await peg.getByRole('slider', { name: 'When it began' }).boundingBox()]
+  if (!thumb || !begin) throw new Error('no ends to drag')
+  await page.mouse.move(thumb.x + thumb.width / 2, thumb.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(begin.x + (thumb.x - begin.x) / 10, thumb.y + 20, { steps: 8 })
+  await page.mouse.up()
+  const span = peg.locator('p', { hasText: ' to ' }).locator('.figure')
+  const dragged = parseInt((await span.textContent()) ?? '', 10)
+  expect(dragged).toBeGreaterThan(15)
+  expect(dragged).toBeLessThan(45)
+  await end.press('ArrowRight')
+  const said = `${dragged + 1} min`
+  await expect(span).toHaveText(said)
+  await peg.getByRole('button', { name: 'It was so' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Yes, well done' }).click()
+  await page.goto('/pieces')
+  await page
+    .getByRole('link', { name: /Peg rail/ })
+    .first()
+    .click()
+  await expect(page.locator('ol').getByText(`took ${said}`)).toBeVisible()
+})
+
+test('a check that fails is a snag with its place, and the plan grows by what mends it', async ({ page }) => {
+  await takeIn(page, 'Umbrella rack')
+  for (const title of ['Clean off', 'Rinse', 'Scuff', 'Dust off']) await didAlready(page, title)
+  await way(page)
+    .getByRole('button', { name: /^Start: Coat 1/ })
+    .click()
+  await way(page)
+    .getByRole('button', { name: /^Done: Coat 1/ })
+    .click()
+  const sheet = page.getByRole('dialog')
+  await expect(sheet.getByText('No runs, skips or nibs?')).toBeVisible()
+  await sheet.getByRole('button', { name: 'Something is wrong' }).click()
+  await sheet
+    .getByRole('button', { name: 'Put the mending into the plan' })
+    .or(sheet.getByRole('button', { name: 'Write it down' }))
+    .click()
+  await expect(sheet.getByText('Choose what is wrong, or write it down.')).toBeVisible()
+  await sheet.getByRole('button', { name: 'Runs and fat edges' }).click()
+  await expect(sheet.getByText('Let it dry, cut the run flat, touch in.')).toBeVisible()
+  await sheet.getByRole('radio', { name: 'bottom left' }).check()
+  await sheet.getByRole('button', { name: 'slight' }).click()
+  await sheet.getByRole('button', { name: 'Put the mending into the plan' }).click()
+  await expect(sheet).toBeHidden()
+  await expect(way(page).getByRole('heading', { level: 3, name: 'Smooth lightly' })).toBeVisible()
+  const snags = way(page).getByRole('list', { name: 'Snags' })
+  await expect(snags).toContainText('Runs and fat edges slight, bottom left')
+  await expect(snags).toContainText('2 steps to mend it')
+  await expect(page.locator('ol').getByText(/No runs, skips or nibs\? · no/)).toBeVisible()
+  // found while the next step runs: the clock goes on, and the new mending waits for it
+  await way(page)
+    .getByRole('button', { name: /^Start: Smooth lightly/ })
+    .click()
+  await way(page).getByText('Something went wrong').click()
+  await way(page).getByLabel('What is wrong').selectOption({ label: 'Brush marks' })
+  await way(page).getByRole('button', { name: 'Put the mending into the plan' }).click()
+  await expect(snags).toContainText('Brush marks')
+  await expect(way(page).getByRole('button', { name: /^Pause: Smooth lightly/ })).toBeVisible()
+  // its story, filtered, and in open formats
+  await page.getByRole('link', { name: 'Its story' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Its story' })).toBeVisible()
+  await page.getByRole('link', { name: 'checks and snags' }).click()
+  await expect(page.getByText('Coat', { exact: true })).toHaveCount(0)
+  await expect(page.getByText('Snag', { exact: true })).toHaveCount(2)
+  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'As CSV' }).click()])
+  expect(csv.suggestedFilename()).toBe('umbrella-rack.csv')
+  await page.goto('/learned')
+  await expect(page.getByRole('region', { name: 'What goes wrong' })).toContainText('Runs and fat edges')
+})
+
+test('a fan moves the window, a finger teaches the shelf, and the figure changes only on purpose', async ({ page }) => {
+  await page.goto('/')
+  const name = 'Nursery bookcase, shelves'
+  const line = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: `Feel it: ${name}` }) })
+  await expect(line).toBeVisible()
+  const opensAt = async () => {
+    const [, hours, minutes] = /(\d\d):(\d\d)/.exec((await line.getByText(/opens .*\d\d:\d\d/).textContent()) ?? '') ?? []
+    return Number(hours) * 60 + Number(minutes)
+  }
+  const before = await opensAt()
+  await line.getByRole('button', { name: `Feel it: ${name}` }).click()
+  await line.getByRole('button', { name: `Fan: ${name}` }).click()
+  await expect(line.getByRole('button', { name: `Fan: ${name}` })).toHaveAttribute('aria-pressed', 'true')
+  // sooner, whatever midnight lies between
+  await expect.poll(async () => (before - (await opensAt()) + 1440) % 1440).toBeGreaterThan(0)
+  expect((before - (await opensAt()) + 1440) % 1440).toBeLessThan(720)
+  await line.getByRole('button', { name: `Dry now: ${name}` }).click()
+  await expect(line.getByText('Dry: noted.')).toBeVisible()
+  await page.goto('/learned')
+  const lessons = page.getByRole('region', { name: 'How it really dries here' })
+  await expect(lessons.getByText(/Seen (once|\d times): usually × \d\.\d\d/).first()).toBeVisible()
+  // a product that no other test waits for
+  const knotting = lessons.getByRole('listitem').filter({ hasText: 'Knotting' }).first()
+  await expect(knotting).toContainText('In force: the label.')
+  await knotting.getByRole('button', { name: /^Take it up/ }).click()
+  await expect(knotting).toContainText(/In force: × \d\.\d\d to × \d\.\d\d, from 1\./)
+  await lessons.getByText('What was taken up, and when').click()
+  await expect(lessons).toContainText(/knotting: the label → × \d\.\d\d to × \d\.\d\d, because of one observation/)
+  await knotting.getByRole('button', { name: 'Back to the label' }).click()
+  await expect(knotting).toContainText('In force: the label.')
+})
+
+test('so many minutes, stopping now, and the air of the week', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: '60', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 2, name: 'In 60 minutes' })).toBeVisible()
+  const minutes = Number((await page.getByText(/^\d+ minutes of work/).textContent())?.split(' ')[0])
+  expect(minutes).toBeGreaterThan(0)
+  expect(minutes).toBeLessThanOrEqual(60)
+  await page.getByText(/^What if I stop until/).click()
+  await expect(page.getByText(/would be gone:|No window closes by then/)).toBeVisible()
+  await page.getByRole('link', { name: 'The week’s air' }).click()
+  await expect(page.getByRole('heading', { level: 2, name: 'The week in the loft' })).toBeVisible()
+  await expect(page.locator('canvas')).toBeVisible()
+  await page.getByRole('link', { name: 'Wax room' }).click()
+  await expect(page.getByText('85 °C')).toBeVisible()
+  await expect(page.getByText('beyond what a workshop can be')).toBeVisible()
+})
+
+test('the calendar answers at its private address, with alarms, until it is revoked', async ({ page, request }) => {
+  await page.goto('/house')
+  await page.getByRole('button', { name: 'Make a private address' }).click()
+  const address = (await page.locator('[data-calendar]').textContent()) ?? ''
+  const feed = await request.get(address)
+  expect(feed.headers()['content-type']).toContain('text/calendar')
+  const text = await feed.text()
+  expect(text).toContain('BEGIN:VEVENT')
+  expect(text).toContain('BEGIN:VALARM')
+  expect((await request.get(address.replace(/[0-9a-f]{4}\.ics/, '0000.ics'))).status()).toBe(404)
+  await page.getByRole('button', { name: 'Revoke it' }).first().click()
+  await expect(page.locator('[data-calendar]')).toHaveCount(0)
+  expect((await request.get(address)).status()).toBe(404)
+})
+
+test('section by section: the whole screen counts, a tap anywhere is the next section', async ({ page }) => {
+  await takeIn(page, 'Plate shelf', { finish: 'Wash over a base' })
+  for (const title of ['Clean off', 'Rinse', 'Scuff', 'Dust off']) await didAlready(page, title)
+  for (const title of ['Coat 1 of 2', 'Coat 2 of 2']) {
+    await expect(way(page).getByRole('heading', { level: 3, name: title })).toBeVisible()
+    await way(page).getByRole('button', { name: 'Done already…' }).click()
+    await way(page).getByLabel('How long it took').fill('10')
+    await way(page).getByRole('button', { name: 'Write it down' }).click()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toBeHidden()
+  }
+  await way(page)
+    .getByRole('button', { name: /^Start: Wash/ })
+    .click()
+  await way(page).getByRole('button', { name: 'By sections' }).click()
+  const timer = page.getByRole('timer')
+  await expect(timer).toHaveText(/^[12]:\d\d$/)
+  const size = await timer.evaluate((figure) => parseFloat(getComputedStyle(figure).fontSize))
+  expect(size).toBeGreaterThan(200)
+  await expect(page.getByText('section 1', { exact: true })).toBeVisible()
+  await page.mouse.click(640, 300)
+  await expect(page.getByText('section 2', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await expect(timer).toHaveCount(0)
+})

@@ -1,0 +1,172 @@
+/**
+ * No connection: two devices write thirteen entries, one browser is killed and opened again, the server is started anew; then
+ * every entry is there once, with its own time, in order, and what two people said of one step is settled.
+ */
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { launch } from './browser'
+import { ownServer } from './ownServer'
+
+const own = ownServer('offline')
+const profile = mkdtempSync(join(tmpdir(), 'itinerum-device-'))
+
+test.beforeAll(async () => {
+  test.setTimeout(120_000)
+  await own.begin()
+})
+test.afterAll(async () => {
+  await own.end()
+  rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+})
+
+const device = (folder: string): Promise<BrowserContext> =>
+  chromium.launchPersistentContext(folder, {
+    ...launch,
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    viewport: { width: 390, height: 844 },
+  })
+
+/** Opens the bench and waits until it would open without a connection. */
+async function ready(context: BrowserContext): Promise<Page> {
+  const page = context.pages()[0] ?? (await context.newPage())
+  await page.goto(own.address())
+  const kept = () =>
+    page.evaluate(async () => {
+      await navigator.serviceWorker.ready
+      const cache = await caches.open('itinerum-pages')
+      return (await cache.match('/pieces')) === undefined ? 0 : (await cache.keys()).length
+    })
+  await expect.poll(kept, { timeout: 40_000 }).toBeGreaterThanOrEqual(12)
+  return page
+}
+const tap = (page: Page, name: RegExp) => page.getByRole('button', { name }).first().click()
+const note = async (page: Page, words: string) => {
+  await page.getByRole('button', { name: 'Write a note' }).click()
+  await page.getByRole('textbox', { name: 'Note' }).fill(words)
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByRole('textbox', { name: 'Note' })).toBeHidden()
+}
+
+test('thirteen entries on two devices without a connection are stored once each, in order, and a conflict is settled', async () => {
+  test.setTimeout(180_000)
+  let one = await device(profile)
+  const two = await device('')
+  let first = await ready(one)
+  const second = await ready(two)
+  const before = Number((await own.ask<{ n: string }>('select count(*) as n from entry'))[0]?.n)
+
+  // the server is gone: both devices go on
+  await own.stop()
+  const step = 'Coat 1 of 2, Barley Lamp, Pair of bedside cabinets, cabinets'
+  await tap(first, new RegExp(`^Done: ${step}`)) // 1
+  await first.getByRole('dialog').getByRole('button', { name: 'All well, write it down' }).click() // 2 coat, 3 check
+  await expect(first.getByText(/^No connection/)).toBeVisible()
+  await expect(first.getByText('3 entries are on this device, not stored yet.')).toBeVisible()
+  await tap(first, /^Start: Tinted wax.*Washstand/) // 4
+  await expect(first.getByRole('heading', { level: 1, name: /^Tinted wax/ })).toBeVisible()
+  await tap(first, /^Pause: Tinted wax/) // 5
+
+  // killed and opened again: the bench opens from what the device kept, with what was written on it
+  await one.close()
+  one = await device(profile)
+  first = one.pages()[0] ?? (await one.newPage())
+  await first.goto(own.address())
+  await expect(first.getByText('5 entries are on this device, not stored yet.')).toBeVisible()
+  await expect(first.getByText('paused', { exact: true })).toBeVisible()
+  await tap(first, /^Go on: Tinted wax/) // 6
+  await tap(first, /^Done: Tinted wax/) // 7
+  await first.getByRole('dialog').getByRole('button', { name: 'Look later' }).click() // 8 coat, 9 check
+  await expect(first.getByText('9 entries are on this device, not stored yet.')).toBeVisible()
+
+  // the other device ends the same coat, and notes it on the piece's own page
+  await tap(second, new RegExp(`^Done: ${step}`)) // 10
+  await second.getByRole('dialog').getByRole('button', { name: 'Something is wrong' }).waitFor()
+  // closed without an answer: asked again later
+  await second.keyboard.press('Escape') // 11
+  await expect(second.getByText('2 entries are on this device, not stored yet.')).toBeVisible()
+  await second.goto(`${own.address()}/pieces`)
+  await second
+    .getByRole('link', { name: /Hall settle/ })
+    .first()
+    .click()
+  await note(second, 'Written in the loft') // 12
+  await note(second, 'Written on the stairs') // 13
+  await expect(second.getByText('4 entries are on this device, not stored yet.')).toBeVisible()
+
+  // back again: each device sends by itself
+  await own.start()
+  for (const page of [first, second]) await expect(page.getByText(/on this device/)).toBeHidden({ timeout: 30_000 })
+  const rows = await own.ask<{ kind: string; at: string; id: string; note: string | null }>(
+    'select id, kind, at::text, note from entry order by recorded_at, at offset $1',
+    [before],
+  )
+  expect(rows.map(({ kind }) => kind).sort()).toEqual(
+    [
+      'checked',
+      'checked',
+      'checked',
+      'coat',
+      'coat',
+      'ended',
+      'ended',
+      'ended',
+      'note',
+      'note',
+      'paused',
+      'resumed',
+      'started',
+    ].sort(),
+  )
+  const ofFirst = rows.filter(({ kind }) => ['started', 'paused', 'resumed'].includes(kind)).map(({ kind }) => kind)
+  expect(ofFirst).toEqual(['started', 'paused', 'resumed'])
+  // each with the time it was written, not the time it was sent
+  const times = rows.map(({ at }) => Date.parse(at))
+  expect(new Set(times).size).toBeGreaterThanOrEqual(8)
+  expect(rows.filter(({ note: said }) => said?.startsWith('Written')).map(({ note: said }) => said)).toEqual([
+    'Written in the loft',
+    'Written on the stairs',
+  ])
+
+  // two people ended one coat: both are in the log, one counts, and somebody says which
+  await first.goto(`${own.address()}/pieces`)
+  await first
+    .getByRole('link', { name: /Pair of bedside cabinets/ })
+    .first()
+    .click()
+  await expect(first.getByText('Two people ended this step.')).toBeVisible()
+  await first.getByRole('button', { name: /^The second counts/ }).click()
+  await expect(first.getByText('Two people ended this step.')).toBeHidden()
+  const ended = await own.ask<{ corrects: string | null; kind: string }>(
+    `select e.kind, e.corrects from entry e where e.kind = 'struck' order by recorded_at desc limit 1`,
+  )
+  expect(ended).toHaveLength(1)
+  expect(rows.map(({ id }) => id)).toContain(ended[0]?.corrects)
+  await one.close()
+  await two.close()
+})
+
+test('what one device writes, another shows within two seconds, and again after the server was gone', async ({ browser }) => {
+  test.setTimeout(120_000)
+  const [one, two] = [await browser.newContext(), await browser.newContext()]
+  const [first, second] = [await one.newPage(), await two.newPage()]
+  for (const page of [first, second]) {
+    await page.goto(`${own.address()}/pieces`)
+    await page
+      .getByRole('link', { name: /Hall settle/ })
+      .first()
+      .click()
+    await expect(page.getByRole('heading', { level: 1, name: /Hall settle/ })).toBeVisible()
+  }
+  await note(first, 'Seen by the other')
+  await expect(second.locator('ol').getByText('Seen by the other')).toBeVisible({ timeout: 2_000 })
+  await own.stop()
+  await own.start()
+  await first.waitForTimeout(2_500)
+  await note(first, 'Seen once more')
+  await expect(second.locator('ol').getByText('Seen once more')).toBeVisible({ timeout: 4_000 })
+  await one.close()
+  await two.close()
+})

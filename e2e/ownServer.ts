@@ -1,0 +1,88 @@
+/** A server with a home and a cluster of its own, for tests that stop and kill things: fsync on, nobody else's data. */
+import { execFile, spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { promisify } from 'node:util'
+import { expect } from '@playwright/test'
+import pg from 'pg'
+
+const run = promisify(execFile)
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => resolve(port))
+    })
+  })
+
+export function ownServer(name: string) {
+  const home = mkdtempSync(join(tmpdir(), `itinerum-${name}-`))
+  const command = (...words: string[]) => run('./itinerum', words, { env: { ...process.env, ITINERUM_HOME: home } })
+  let urls = { owner: '', app: '' }
+  let server: ChildProcess | undefined
+  let address = ''
+  let studio = ''
+
+  const database = async (): Promise<void> => {
+    const { stdout } = await command('database', 'up')
+    const [owner, app] = stdout.trim().split('\n').slice(-2) as [string, string]
+    urls = { owner, app }
+  }
+  const start = async (): Promise<void> => {
+    server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', new URL(address).port], {
+      env: { ...process.env, DATABASE_URL: urls.app, ITINERUM_STUDIO: studio },
+      stdio: 'ignore',
+    })
+    const answers = () =>
+      fetch(`${address}/api/health`).then(
+        (response) => response.ok,
+        () => false,
+      )
+    await expect.poll(answers, { timeout: 30_000 }).toBe(true)
+  }
+  /** killed, as a machine that lost its power would be */
+  const stop = async (): Promise<void> => {
+    const ended = new Promise((resolve) => server?.once('exit', resolve))
+    server?.kill('SIGKILL')
+    await ended
+  }
+  return {
+    address: () => address,
+    database,
+    killDatabase: () => command('database', 'kill'),
+    start,
+    stop,
+    /** Makes the home, loads the demo studio, serves it. */
+    begin: async (): Promise<void> => {
+      await run('chmod', ['755', home])
+      await database()
+      const secret = new URL(urls.app).password
+      const { stdout } = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
+        env: { ...process.env, ITINERUM_OWNER_URL: urls.owner, ITINERUM_APP_SECRET: secret },
+      })
+      studio = stdout.trim().split('\n').at(-1) ?? ''
+      address = `http://127.0.0.1:${await freePort()}`
+      await start()
+    },
+    end: async (): Promise<void> => {
+      server?.kill('SIGKILL')
+      await command('database', 'down')
+      rmSync(home, { recursive: true, force: true })
+    },
+    /** Asks the database as its owner. */
+    ask: async <T extends pg.QueryResultRow>(sql: string, values: unknown[] = []): Promise<T[]> => {
+      const client = await asOwner()
+      const { rows } = await client.query<T>(sql, values)
+      await client.end()
+      return rows
+    },
+    asOwner,
+  }
+  async function asOwner(): Promise<pg.Client> {
+    const client = new pg.Client({ connectionString: urls.owner })
+    await client.connect()
+    return client
+  }
+}

@@ -1,0 +1,114 @@
+/** A week of the workshop's air, room by room, with the windows that stood in it. */
+import Link from 'next/link'
+import { climateIn, climatesOf, homeOf } from '../../core/climate/rooms'
+import { journeysIn } from '../../core/piece/journey'
+import { windowsSince } from '../../core/piece/weekWindows'
+import { listJudged, listLearned, listReadings, listRooms } from '../../db/climate'
+import { listOpenPieces, listPieceFiles } from '../../db/piece'
+import { AirLine } from '../../ui/bench/AirLine'
+import { RoomForm } from '../../ui/climate/RoomForm'
+import { WeekChart } from '../../ui/climate/WeekChart'
+import { stepTitle } from '../../ui/words/craft'
+import { momentWords } from '../../ui/words/time'
+import { loadStudio, withStudio } from '../_server/session'
+
+export const metadata = { title: 'Air' }
+const weekMs = 7 * 86_400_000
+/** a day ahead, so that what is still shut is seen to open */
+const aheadMs = 86_400_000
+
+export default async function AirPage({ searchParams }: { searchParams: Promise<{ room?: string }> }) {
+  const studio = await loadStudio()
+  const asked = (await searchParams).room
+  const nowMs = clock()
+  const { rooms, room, readings, lines, last } = await withStudio(async (client) => {
+    const all = await listRooms(client)
+    const chosen = all.find(({ id }) => id === asked) ?? all[0] ?? null
+    const isHere = (roomId: string | null) => homeOf(roomId, all) === homeOf(chosen?.id ?? null, all)
+    const since = new Date(nowMs - weekMs).toISOString()
+    const learned = await listLearned(client)
+    const climate = climateIn(climatesOf(await listReadings(client, since), all), chosen?.id ?? null, all)
+    const pieces = (await listOpenPieces(client)).filter(({ roomId }) => isHere(roomId))
+    const journeys = journeysIn(await listPieceFiles(client, pieces), {
+      climateOf: () => climate,
+      nowMs,
+      method: studio.method,
+      learned,
+    })
+    return {
+      rooms: all,
+      room: chosen,
+      readings: (await listJudged(client, since)).filter(({ roomId }) => isHere(roomId)),
+      last: climate.at(-1) ?? null,
+      lines: windowsSince(journeys, climate, nowMs - weekMs, learned).slice(-14),
+    }
+  })
+  const tell = (instant: string | null) => (instant ? momentWords(instant, studio.zone, nowMs) : null)
+  return (
+    <div className="pt-6">
+      <h1 className="title text-5xl">Air</h1>
+      <p className="mt-1 max-w-prose text-lg text-soft">
+        Every window runs faster in warm, dry air and slower in cold or damp; below 10 °C water-based coats stand still.
+      </p>
+      {rooms.length > 0 && (
+        <nav aria-label="Rooms" className="mt-4 flex flex-wrap gap-2">
+          {rooms.map(({ id, name }) => (
+            <Link
+              key={id}
+              href={`/air?room=${id}`}
+              aria-current={room?.id === id ? 'true' : undefined}
+              className={`press ${room?.id === id ? 'press-now' : ''}`}
+            >
+              {name}
+            </Link>
+          ))}
+        </nav>
+      )}
+      <div className="mt-4">
+        <AirLine key={room?.id} air={last} rooms={room ? [room] : []} week={false} />
+      </div>
+      <section aria-labelledby="week" className="mt-6 border-t-2 border-ink pt-4">
+        <h2 id="week" className="title mb-3 text-3xl">
+          {room ? `The week in the ${room.name.toLowerCase()}` : 'The week'}
+        </h2>
+        {readings.every(({ doubt }) => doubt !== null) ? (
+          <p>
+            {readings.length === 0
+              ? 'Nothing has been read here this week. Write a reading down, or name the room’s sensor.'
+              : 'No reading of this week is believed. Look at the sensor, and write a reading down.'}
+          </p>
+        ) : (
+          <WeekChart
+            readings={readings}
+            fromMs={nowMs - weekMs}
+            toMs={nowMs + aheadMs}
+            lines={lines.map(({ journey, part, step, segments, opens, closes }) => ({
+              key: step.id,
+              name: `${journey.file.piece.name}, ${part.part.name.toLowerCase()}: ${stepTitle(step).toLowerCase()}`,
+              words: [opens ? `opens ${tell(opens)}` : 'stands still', closes && `closes ${tell(closes)}`]
+                .filter(Boolean)
+                .join(', '),
+              segments,
+            }))}
+          />
+        )}
+      </section>
+      <section aria-labelledby="rooms" className="mt-10 border-t-2 border-ink pt-4">
+        <h2 id="rooms" className="title text-3xl">
+          Rooms
+        </h2>
+        <ul className="mt-1">
+          {rooms.map(({ id, name, sensor }) => (
+            <li key={id} className="flex justify-between gap-4 border-b border-line py-2 text-lg">
+              <span className="font-semibold">{name}</span>
+              <span className="text-soft">{sensor ? `read by its sensor, “${sensor}”` : 'read by hand'}</span>
+            </li>
+          ))}
+        </ul>
+        <RoomForm />
+      </section>
+    </div>
+  )
+}
+
+const clock = () => Date.now()

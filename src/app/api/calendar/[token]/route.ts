@@ -1,0 +1,36 @@
+/** The workshop's windows as a calendar that any calendar can read, with alarms; at a private address that can be revoked. */
+import { createHash } from 'node:crypto'
+import ical, { ICalAlarmType } from 'ical-generator'
+import { listReminders } from '../../../../core/bench/reminders'
+import { isCalendarFeed } from '../../../../db/calendarFeed'
+import { stepTitle } from '../../../../ui/words/craft'
+import { loadWorkshop } from '../../../_server/load'
+import { withStudio } from '../../../_server/session'
+
+const token = /^([0-9a-f]{48})\.ics$/
+
+export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
+  const given = token.exec((await params).token)?.[1]
+  const digest = given && createHash('sha256').update(given).digest('hex')
+  const answers = digest ? await withStudio((client) => isCalendarFeed(client, digest)) : false
+  // the same answer to a wrong address and to a revoked one
+  if (!answers) return new Response('There is no calendar here.', { status: 404 })
+  const { studio, journeys, nowMs } = await loadWorkshop()
+  const calendar = ical({ name: studio.name, timezone: null, prodId: { company: 'itinerum', product: 'windows' }, ttl: 900 })
+  for (const { key, kind, at, tellMs, journey, part, step } of listReminders(journeys, nowMs)) {
+    const where = `${journey.file.piece.name}, ${part.part.name.toLowerCase()}`
+    const closes = part.window?.times.closes ?? null
+    const start = new Date(at)
+    const event = calendar.createEvent({
+      id: `${createHash('sha256').update(key).digest('hex').slice(0, 32)}@itinerum`,
+      start,
+      end: new Date(start.getTime() + (kind === 'opens' ? step.minutes : 0) * 60_000),
+      summary: kind === 'opens' ? `${stepTitle(step)}: ${where}` : `Closes: ${stepTitle(step).toLowerCase()}, ${where}`,
+      description: closes && kind === 'opens' ? `Its window closes at ${closes}.` : null,
+    })
+    event.createAlarm({ type: ICalAlarmType.display, trigger: Math.max(0, Math.round((start.getTime() - tellMs) / 1000)) })
+  }
+  return new Response(calendar.toString(), {
+    headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, max-age=300' },
+  })
+}

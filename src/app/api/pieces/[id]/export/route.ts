@@ -1,0 +1,41 @@
+/** A piece's whole log in an open format: JSON with its plans, or CSV a line an entry, corrections and all. */
+import Papa from 'papaparse'
+import { z } from 'zod'
+import { findPieceView } from '../../../../_server/load'
+
+const fileName = (name: string, as: string) =>
+  `${name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 60)}.${as}`
+/** by which a spreadsheet knows the letters */
+const byteOrderMark = '\uFEFF'
+/** a spreadsheet must not take a note for a formula */
+const plain = (value: unknown) => (typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value)
+
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  const id = z.uuid().safeParse((await params).id)
+  const as = z.enum(['json', 'csv']).safeParse(new URL(request.url).searchParams.get('as'))
+  if (!id.success || !as.success) return new Response('Ask for ?as=json or ?as=csv.', { status: 400 })
+  const view = await findPieceView(id.data)
+  if (!view) return new Response('There is no such piece.', { status: 404 })
+  const { file } = view.journey
+  const headers = {
+    'content-disposition': `attachment; filename="${fileName(file.piece.name, as.data)}"`,
+    'cache-control': 'no-store',
+  }
+  if (as.data === 'json') return Response.json({ currency: view.studio.currency, ...file }, { headers })
+  const steps = new Map(
+    file.parts.flatMap(({ name, plan, earlier }) =>
+      [...(plan?.steps ?? []), ...earlier].map((step) => [step.id, { part: name, operation: step.operation }] as const),
+    ),
+  )
+  const rows = file.log.map(({ coat, detail, stepId, ...entry }) => {
+    const flat = { ...entry, ...(stepId ? steps.get(stepId) : {}), ...coat, detail: detail && JSON.stringify(detail) }
+    return Object.fromEntries(Object.entries(flat).map(([name, value]) => [name, plain(value)]))
+  })
+  const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))]
+  return new Response(`${byteOrderMark}${Papa.unparse(rows, { columns })}`, {
+    headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
+  })
+}

@@ -1,0 +1,75 @@
+/** What the workshop has learned: how its coats really dry, and what goes wrong and costs. */
+import { getFamily } from '../../core/finish/families'
+import { getRepair } from '../../core/finish/repairs'
+import { formatMoney } from '../../core/money/money'
+import { sumSnags } from '../../core/piece/snags'
+import { listDryingFigures, listLearned } from '../../db/climate'
+import { Lessons } from '../../ui/learn/Lessons'
+import { spanWords } from '../../ui/words/time'
+import { lessonsIn } from '../_server/lessons'
+import { loadSnagged } from '../_server/load'
+import { withStudio } from '../_server/session'
+
+export const metadata = { title: 'Learned' }
+/** pieces looked back at for what went wrong */
+const mostPieces = 60
+
+export default async function Learned() {
+  const { studio, journeys } = await loadSnagged(mostPieces)
+  const snags = sumSnags(journeys)
+  const { lessons, learned, figures } = await withStudio(async (client) => ({
+    lessons: await lessonsIn(client),
+    learned: await listLearned(client),
+    figures: await listDryingFigures(client),
+  }))
+  return (
+    <div className="pt-6">
+      <h1 className="title text-5xl">What the workshop has learned</h1>
+      <section aria-labelledby="drying" className="mt-8 border-t-2 border-ink pt-4">
+        <h2 id="drying" className="title text-3xl">
+          How it really dries here
+        </h2>
+        <Lessons
+          lessons={lessons.map(({ family, p50, p80, count, observations }) => ({
+            family,
+            p50,
+            p80,
+            count,
+            label: observations[0]?.seen.label.opens ?? getFamily(family).recoat ?? [0, 0],
+          }))}
+          learned={learned}
+          figures={figures}
+        />
+      </section>
+      <section aria-labelledby="snags" className="mt-10 border-t-2 border-ink pt-4">
+        <h2 id="snags" className="title text-3xl">
+          What goes wrong
+        </h2>
+        {snags.length === 0 ? (
+          <p className="mt-2">No snag has been written down.</p>
+        ) : (
+          <ul className="mt-2">
+            {snags.map(({ repair, count, minutes, money }) => (
+              <li
+                key={repair ?? 'other'}
+                className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-line py-2"
+              >
+                <span>
+                  <strong className="text-lg">{repair ? getRepair(repair).words : 'Other'}</strong>{' '}
+                  <span className="text-soft">{repair && getRepair(repair).cause}</span>
+                </span>
+                <span>
+                  {count === 1 ? 'once' : `${count} times`}
+                  <span className="text-soft">
+                    {' '}
+                    · {spanWords(minutes)} · {formatMoney(money, studio.currency)}
+                  </span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+    </div>
+  )
+}

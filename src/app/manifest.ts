@@ -1,0 +1,15 @@
+/** How the app stands on a phone or tablet once it is installed. */
+import type { MetadataRoute } from 'next'
+
+export default function manifest(): MetadataRoute.Manifest {
+  return {
+    name: 'Itinerum',
+    short_name: 'Itinerum',
+    description: 'The travelling companion of a furniture painter’s workshop.',
+    start_url: '/',
+    display: 'standalone',
+    background_color: '#ece5d7',
+    theme_color: '#ece5d7',
+    icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+  }
+}

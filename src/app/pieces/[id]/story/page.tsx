@@ -1,0 +1,89 @@
+/** The piece's story: its log as an account, day by day, with the section growing along it. */
+import Link from 'next/link'
+import { formatMoney } from '../../../../core/money/money'
+import { storyFilters, storyOf, type StoryFilter } from '../../../../core/piece/story'
+import { Section } from '../../../../ui/drawing/Section'
+import { LogLine } from '../../../../ui/piece/LogList'
+import { PrintButton } from '../../../../ui/piece/PrintButton'
+import { clockTime, dayWords, spanWords } from '../../../../ui/words/time'
+import { getPieceView } from '../../../_server/load'
+
+export const metadata = { title: 'Its story' }
+
+export default async function StoryPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>
+  searchParams: Promise<{ show?: string }>
+}) {
+  const { studio, journey, channels, around } = await getPieceView(params)
+  const asked = (await searchParams).show ?? 'all'
+  const filter: StoryFilter = asked in storyFilters ? (asked as StoryFilter) : 'all'
+  const { piece } = journey.file
+  const days = storyOf(journey.file, around, studio.zone, filter)
+  const money = (minor: number) => formatMoney(minor, studio.currency)
+  return (
+    <div className="pt-6">
+      <p className="text-lg">
+        <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
+      </p>
+      <h1 className="title text-5xl">Its story</h1>
+      <div className="unprinted mt-4 flex flex-wrap items-center gap-x-8 gap-y-3">
+        <nav aria-label="Show" className="flex flex-wrap gap-2">
+          {Object.entries(storyFilters).map(([code, words]) => (
+            <Link
+              key={code}
+              href={`/pieces/${piece.id}/story${code === 'all' ? '' : `?show=${code}`}`}
+              aria-current={filter === code ? 'true' : undefined}
+              className={`press px-3 ${filter === code ? 'press-now' : ''}`}
+            >
+              {words}
+            </Link>
+          ))}
+        </nav>
+        <div className="flex flex-wrap items-center gap-2">
+          <PrintButton />
+          <a className="press" href={`/api/pieces/${piece.id}/export?as=csv`} download>
+            As CSV
+          </a>
+          <a className="press" href={`/api/pieces/${piece.id}/export?as=json`} download>
+            As JSON
+          </a>
+        </div>
+      </div>
+      {days.length === 0 && <p className="mt-6 text-xl">Nothing of this has been written down yet.</p>}
+      <div className="mt-6 space-y-8">
+        {days.map(({ day, entries, sections, minutes }) => (
+          <section
+            key={day}
+            aria-labelledby={`day-${day}`}
+            className="grid gap-x-10 border-t-2 border-ink pt-3 lg:grid-cols-[1fr_15rem]"
+          >
+            <div className="min-w-0">
+              <h2 id={`day-${day}`} className="title text-3xl">
+                {dayWords(day)}
+              </h2>
+              {minutes > 0 && <p className="text-soft">{spanWords(minutes)} of work</p>}
+              <ol className="mt-1">
+                {entries.map((entry) => (
+                  <LogLine key={entry.id} {...{ entry, journey, channels, money }} when={(at) => clockTime(at, studio.zone)} />
+                ))}
+              </ol>
+            </div>
+            {sections.length > 0 && (
+              <ul className="mt-3 flex flex-wrap content-start gap-4 lg:mt-0">
+                {sections.map(({ partId, name, section }) => (
+                  <li key={partId} className="w-28">
+                    <Section model={section} className="w-full" />
+                    <span className="eyebrow">{name}</span>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </section>
+        ))}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,187 @@
+import { describe, expect, test } from 'vitest'
+import { entryFromText } from '../input/bench'
+import { parseAmount } from '../input/amount'
+import { blankEntry } from '../log/entry'
+import { findLastLike } from '../log/lastLike'
+import { journeyOf } from '../piece/journey'
+import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
+import { journeysOn, toBenchData } from './benchData'
+import { benchOrder, whatFits, type BenchLine } from './benchOrder'
+import { nextMorning } from './ifStopped'
+import { dueReminders, listReminders } from './reminders'
+import { defaultMethod } from '../finish/method'
+import { usualHours } from '../house/workingHours'
+
+const line = (id: string, minutes: number, over: Partial<BenchLine> = {}): BenchLine => {
+  const step = planStep(id, { minutes })
+  const journey = journeyOf(fileWith([partWith([step])], []), [], ms('09:00'))
+  const part = journey.parts[0]
+  if (!part) throw new Error('a piece has a part')
+  return { journey, part, step, window: null, group: 'now', why: 'nothing-holds', weight: 0, ...over }
+}
+const ids = (lines: readonly BenchLine[]) => lines.map(({ step }) => step.id)
+const other = (id: string, minutes: number, over: Partial<BenchLine> = {}) => {
+  const made = line(id, minutes, over)
+  return { ...made, step: { ...made.step, colour: { name: id, hex: '#101010' }, operation: 'smooth' as const } }
+}
+
+describe('I have so many minutes', () => {
+  test('three alike fit where two unlike would: the second and third come without their set-up', () => {
+    const alike = [line('a', 20), line('b', 20), line('c', 20)]
+    expect(whatFits(alike, 44, () => 8)).toMatchObject({ minutes: 44 })
+    expect(ids(whatFits(alike, 44, () => 8).taken)).toEqual(['a', 'b', 'c'])
+    expect(ids(whatFits(alike, 43, () => 8).taken)).toHaveLength(2)
+  })
+  test('what closes goes before two that can wait', () => {
+    const lines = [other('wait', 15), other('too', 15), line('closing', 28, { why: 'closing' })]
+    expect(ids(whatFits(lines, 30, () => 0).taken)).toEqual(['closing'])
+  })
+  test('alike work stands together, whatever stood between', () => {
+    const lines = [line('a', 10), other('x', 10), line('b', 10)]
+    expect(ids(whatFits(lines, 40, () => 2).taken)).toEqual(['a', 'b', 'x'])
+  })
+  test('nothing that is longer than the time there is', () =>
+    expect(whatFits([line('a', 20)], 15, () => 8)).toEqual({ taken: [], minutes: 0 }))
+})
+
+describe('reminders', () => {
+  const closing = planStep('one', { window: { clock: 'evaporation', opens: [30, 60], closes: [150, 180], source: 'craft' } })
+  const file = fileWith(
+    [partWith([closing, planStep('two')])],
+    [entry('started', at('08:40'), onStep('one')), entry('ended', at('09:00'), onStep('one'))],
+  )
+  const journeys = [journeyOf(file, [], ms('09:00'))]
+
+  test('five minutes before it opens, a quarter of an hour before it closes', () => {
+    expect(listReminders(journeys, ms('09:00')).map(({ kind, tellMs }) => [kind, tellMs])).toEqual([
+      ['opens', ms('09:55')],
+      ['closes', ms('11:15')],
+    ])
+  })
+  test('each is due once, however the clock ticks', () => {
+    const due = [
+      ['09:54', '09:55'],
+      ['09:55', '09:56'],
+      ['11:14', '11:16'],
+    ] as const
+    expect(due.map(([from, to]) => dueReminders(journeys, ms(from), ms(to)).map(({ kind }) => kind))).toEqual([
+      ['opens'],
+      [],
+      ['closes'],
+    ])
+  })
+  test('none for what is being worked already', () => {
+    const running = { ...file, log: [...file.log, entry('started', at('10:05'), onStep('two'))] }
+    expect(listReminders([journeyOf(running, [], ms('10:10'))], ms('10:10'))).toEqual([])
+  })
+})
+
+describe('the next morning', () => {
+  const hours = { from: 540, days: [1, 2, 3, 4, 5] }
+  test.each([
+    ['Wednesday at 15:00', 900, 3, { days: 1, minute: 540 }],
+    ['Friday at 15:00', 900, 5, { days: 3, minute: 540 }],
+    ['Monday at 7:00', 420, 1, { days: 0, minute: 540 }],
+    ['Sunday at 7:00', 420, 0, { days: 1, minute: 540 }],
+  ] as const)('after %s', (_, minute, weekday, expected) => expect(nextMorning(minute, weekday, hours)).toEqual(expected))
+})
+
+describe('amounts as they are judged', () => {
+  test.each([
+    ['80', 80],
+    ['80 ml', 80],
+    ['12,5 g', 12.5],
+    ['1/3 tin', 167],
+    ['about a third of the tin', 167],
+    ['two thirds', 333],
+    ['half', 250],
+    ['¾ of the tin', 375],
+    ['all of it', 500],
+  ] as const)('“%s” of a tin of 500 is %d', (text, amount) => expect(parseAmount(text, 500)).toBe(amount))
+  test.each(['', 'some', '5/3', 'a good deal'])('“%s” is none', (text) => expect(parseAmount(text, 500)).toBeNull())
+  test('a share of no tin is none', () => expect(parseAmount('half', null)).toBeNull())
+})
+
+describe('the last like coat', () => {
+  const coat = (when: string, productId: string | null, applicator: string) =>
+    entry('coat', at(when), {
+      ...onStep('one'),
+      money: 0,
+      coat: {
+        productId,
+        family: 'clay',
+        mix: null,
+        amount: 80,
+        unit: 'ml',
+        applicator,
+        film: 'normal',
+        sheen: null,
+        place: null,
+      },
+    })
+  const coats = [coat('11:00', 'slate', 'foam'), coat('09:00', 'husk', 'bristle'), coat('12:00', 'husk', 'synthetic')]
+
+  test('is the latest in this colour’s tin', () => {
+    expect(findLastLike(coats, 'clay', new Set(['slate']))?.applicator).toBe('foam')
+    expect(findLastLike(coats, 'clay', new Set(['husk']))?.applicator).toBe('synthetic')
+  })
+  test('is none of another family, and none where nothing was logged', () => {
+    expect(findLastLike(coats, 'casein', new Set())).toBeNull()
+    expect(findLastLike([], 'clay', new Set())).toBeNull()
+  })
+})
+
+describe('the bench as data', () => {
+  const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
+  const step = planStep(uuid(3))
+  const file = fileWith(
+    [partWith([step, planStep(uuid(4))], { id: uuid(2) })],
+    [entry('cost', at('08:00'), { money: 3200, costKind: 'bought' })],
+    {
+      id: uuid(1),
+    },
+  )
+  const data = toBenchData([file], {
+    climates: {},
+    rooms: [],
+    method: defaultMethod,
+    hours: usualHours,
+    others: [],
+    learned: {},
+    products: [],
+  })
+  const typed = { entryId: uuid(5), pieceId: uuid(1), partId: uuid(2), stepId: uuid(3), at: at('09:10') }
+
+  test('goes without what the bench does not ask after, and comes back as entries', () => {
+    expect(data.files[0]?.log).toEqual([])
+    expect(JSON.stringify(data)).not.toContain('"mix":null,"amount":null')
+  })
+  test('a start written on the device runs at once, and once it is known it is not counted twice', () => {
+    const started = entryFromText('startStep', typed)
+    if (!started) throw new Error('a start can be read')
+    const own = journeysOn(data, [started], ms('09:20'))
+    expect(benchOrder(own, ms('09:20')).running).toHaveLength(1)
+    const known = { ...data, files: data.files.map((each) => ({ ...each, log: [started] })) }
+    expect(journeysOn(known, [started, started], ms('09:20'))[0]?.log).toHaveLength(1)
+  })
+  test('what can’t be read is no entry', () => {
+    expect(entryFromText('startStep', { ...typed, stepId: 'two' })).toBeNull()
+    expect(entryFromText('helpStep', { ...typed, minutes: 'long' })).toBeNull()
+    expect(entryFromText('addNote', { ...typed, note: ' ' })).toBeNull()
+  })
+  test('nobody’s name is nobody, and an entry says all it does not say', () => {
+    const said = entryFromText('seeDry', { ...typed, result: 'dry', personId: '' })
+    expect(said).toEqual({
+      ...blankEntry,
+      id: uuid(5),
+      pieceId: uuid(1),
+      partId: uuid(2),
+      stepId: uuid(3),
+      kind: 'seen',
+      at: at('09:10'),
+      recordedAt: at('09:10'),
+      result: 'dry',
+      personId: null,
+    })
+  })
+})

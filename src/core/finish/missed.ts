@@ -1,0 +1,30 @@
+/** What a missed window asks for: the repair that makes up for it, and its minutes on a part. Source: the craft's windows. */
+import type { PlannedStep } from './planFinish'
+import { repairSteps, type RepairCode } from './repairs'
+import type { PastCode } from './windows'
+import type { HouseMethod } from './method'
+import type { FinishablePart, FinishWish } from './wish'
+
+export const remedyOf: Record<PastCode, RepairCode> = {
+  slower: 'hard-overnight',
+  'scuff-first': 'clear-too-old',
+  'wax-again': 'tack-missed',
+  'new-wax-softens': 'wax-tacky',
+  'abrade-instead': 'knocked-late',
+  'score-edge': 'ragged-edges',
+  'rub-fresh-oil': 'oil-tacky',
+  'no-chips': 'no-chips',
+  're-apply': 'stripper-dried',
+}
+
+/** Minutes that a missed window costs on a part, by the norms: where the work only grows harder, three times its own. */
+export function costOfMissing(
+  past: PastCode,
+  next: Pick<PlannedStep, 'minutes'>,
+  part: FinishablePart,
+  wish: FinishWish,
+  method?: HouseMethod,
+): number {
+  if (past === 'slower') return 2 * next.minutes
+  return repairSteps(remedyOf[past], part, wish, method).reduce((sum, { minutes }) => sum + minutes, 0)
+}

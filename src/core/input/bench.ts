@@ -1,0 +1,81 @@
+/**
+ * What is written at the bench, as entries of the log: the server stores them, and a device that has no connection reads its
+ * own log by the same table until they are stored. Pure.
+ */
+import type { z } from 'zod'
+import { unitOf } from '../finish/families'
+import { blankEntry, type Entry } from '../log/entry'
+import {
+  assistInput,
+  checkInput,
+  coatInput,
+  endInput,
+  helpInput,
+  leaveOutInput,
+  noteInput,
+  seenInput,
+  startInput,
+  stepInput,
+} from './entry'
+import { mendInput } from './piece'
+
+type Draft = Pick<Entry, 'id' | 'pieceId' | 'kind' | 'at'> & Partial<Omit<Entry, 'recordedAt'>>
+interface BenchWrite<S extends z.ZodType = z.ZodType> {
+  schema: S
+  entry: (entered: z.output<S>) => Draft
+}
+const writing = <S extends z.ZodType>(schema: S, entry: (entered: z.output<S>) => Draft): BenchWrite<S> => ({ schema, entry })
+
+export const benchWrites = {
+  startStep: writing(startInput, ({ entryId: id, ...rest }) => ({ id, kind: 'started', ...rest })),
+  pauseStep: writing(stepInput, ({ entryId: id, ...rest }) => ({ id, kind: 'paused', ...rest })),
+  resumeStep: writing(stepInput, ({ entryId: id, ...rest }) => ({ id, kind: 'resumed', ...rest })),
+  endStep: writing(endInput, ({ entryId: id, ...rest }) => ({ id, kind: 'ended', ...rest })),
+  leaveOutStep: writing(leaveOutInput, ({ entryId: id, ...rest }) => ({ id, kind: 'left-out', ...rest })),
+  helpStep: writing(helpInput, ({ entryId: id, ...rest }) => ({ id, kind: 'helped', ...rest })),
+  checkStep: writing(checkInput, ({ entryId: id, ...rest }) => ({ id, kind: 'checked', ...rest })),
+  seeDry: writing(seenInput, ({ entryId: id, ...rest }) => ({ id, kind: 'seen', ...rest })),
+  setAssist: writing(assistInput, ({ entryId: id, on, ...rest }) => ({ id, kind: on ? 'assisted' : 'unassisted', ...rest })),
+  // what a coat cost is reckoned where its tin is known
+  logCoat: writing(coatInput, ({ entryId: id, pieceId, partId, stepId, personId, at, note, temperature, humidity, ...coat }) => ({
+    id,
+    kind: 'coat',
+    pieceId,
+    partId,
+    stepId,
+    personId,
+    at,
+    note,
+    temperature,
+    humidity,
+    money: 0,
+    coat: { ...coat, unit: unitOf(coat.family) },
+  })),
+  // the steps that mend it are planned where the plan is
+  mendPart: writing(mendInput, ({ entryId: id, pieceId, partId, personId, at, repair, severity, spot, note }) => ({
+    id,
+    kind: 'snag',
+    pieceId,
+    partId,
+    personId,
+    at,
+    repair,
+    severity,
+    spot,
+    note,
+  })),
+  addNote: writing(noteInput, ({ entryId: id, ...rest }) => ({ id, kind: 'note', ...rest })),
+}
+
+export type BenchAction = keyof typeof benchWrites
+export type BenchText<A extends BenchAction> = z.input<(typeof benchWrites)[A]['schema']>
+export const benchActions = Object.keys(benchWrites) as BenchAction[]
+
+/** What was typed as the entry it will be, not stored yet; null where it can't be read. */
+export function entryFromText(action: BenchAction, typed: unknown): Entry | null {
+  const { schema, entry } = benchWrites[action] as BenchWrite
+  const parsed = schema.safeParse(typed)
+  if (!parsed.success) return null
+  const draft = entry(parsed.data)
+  return { ...blankEntry, ...draft, recordedAt: draft.at }
+}

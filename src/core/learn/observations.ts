@@ -1,0 +1,65 @@
+/**
+ * What fingers found, against what the label said: each observation as a ratio of drying minutes at the reference air. A part
+ * still wet after the label's time counts as at least that long. Pure.
+ */
+import { dryingMinutes, filmMinutes, type Assistance, type Reading } from '../drying/windowFor'
+import type { FamilyCode } from '../finish/families'
+import type { StepWindow } from '../finish/windows'
+import { inOrder } from '../log/entry'
+import type { Film } from '../mix/coatVolumes'
+import { calibrate, type Calibration } from './calibrate'
+
+/** One tap on a drying part, with what it was read against. */
+export interface Seen {
+  stepId: string
+  family: FamilyCode
+  label: StepWindow
+  film: Film
+  endedAt: string
+  at: string
+  result: 'dry' | 'wet'
+  climate: readonly Reading[]
+  assistance: readonly Assistance[]
+}
+export interface Observation {
+  seen: Seen
+  /** of the middle of the label's range; null where it teaches nothing */
+  ratio: number | null
+}
+export interface Lesson extends Calibration {
+  family: FamilyCode
+  observations: Observation[]
+}
+
+/**
+ * What each tap teaches, oldest first: of a coat the first "dry", else the last "still wet" that is later than the label would
+ * have it. A coat teaches once, however often it was felt.
+ */
+export function observe(all: readonly Seen[]): Observation[] {
+  const inTime = [...all].sort((a, b) => inOrder(a.at, b.at))
+  const read = inTime.map((seen) => ({ seen, minutes: dryingMinutes({ ...seen, kind: seen.label.clock }, seen.at) }))
+  const teachers = new Map<string, Seen>()
+  for (const { seen, minutes } of read) {
+    if (teachers.get(seen.stepId)?.result === 'dry') continue
+    const late = minutes > seen.label.opens[1] * filmMinutes[seen.film]
+    if (seen.result === 'dry' || late) teachers.set(seen.stepId, seen)
+  }
+  return read.map(({ seen, minutes }) => {
+    const [low, high] = seen.label.opens
+    const standard = ((low + high) / 2) * filmMinutes[seen.film]
+    const teaches = teachers.get(seen.stepId) === seen && standard > 0 && minutes > 0
+    return { seen, ratio: teaches ? minutes / standard : null }
+  })
+}
+
+/** What each family's observations teach, the most observed first. */
+export function lessonsOf(all: readonly Seen[]): Lesson[] {
+  const observations = observe(all)
+  return [...new Set(observations.map(({ seen }) => seen.family))]
+    .map((family): Lesson => {
+      const own = observations.filter(({ seen }) => seen.family === family)
+      return { family, observations: own, ...calibrate({ ratios: own.flatMap(({ ratio }) => ratio ?? []) }) }
+    })
+    .filter(({ count }) => count > 0)
+    .sort((a, b) => b.count - a.count || a.family.localeCompare(b.family))
+}

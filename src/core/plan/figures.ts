@@ -1,0 +1,58 @@
+/** What a plan asks: hours, days, money, materials, a hand, an awkward hour. At the reference climate; pure. */
+import { demandsOf, type RiskCode, type Skill } from '../finish/demands'
+import { getFamily, type FamilyCode } from '../finish/families'
+import type { PlannedStep } from '../finish/planFinish'
+import { usualHours, type WorkingHours } from '../house/workingHours'
+import { roundMoney } from '../money/money'
+import { sumAmounts, type Amount } from './amounts'
+import { layOut } from './timeline'
+
+/** What a house has to work with. */
+export interface Means {
+  /** families that stand on the shelf */
+  shelf: readonly FamilyCode[]
+  hours: WorkingHours
+  /** minor units per ml or g; a family without a price is reckoned at nothing and counts as unpriced */
+  unitPrice: Partial<Record<FamilyCode, number>>
+}
+export const noMeans: Means = { shelf: [], hours: usualHours, unitPrice: {} }
+
+export interface PlanFigures {
+  minutes: number
+  /** days from the first step to the last, both counted */
+  days: number
+  /** windows that can't be kept within the working hours */
+  awkward: number
+  /** steps whose window closes within the hour: they want somebody who stays */
+  hurried: number
+  amounts: Amount[]
+  /** materials, minor units; each product's line is rounded */
+  materials: number
+  /** products without a price */
+  unpriced: FamilyCode[]
+  /** products the shelf lacks */
+  lacking: FamilyCode[]
+  skill: Skill
+  risks: RiskCode[]
+}
+
+/** A window that closes within the hour. */
+const hurriedMinutes = 60
+
+/** What a plan asks of one painter in the house's working hours. */
+export function figuresOf(steps: readonly PlannedStep[], { shelf, hours, unitPrice }: Means): PlanFigures {
+  const { attendedMinutes, days, awkward } = layOut([{ id: 'part', steps }], hours)
+  const amounts = sumAmounts(steps)
+  const used = [...new Set(amounts.map(({ family }) => family))]
+  return {
+    minutes: attendedMinutes,
+    days,
+    awkward,
+    hurried: steps.filter(({ window }) => window?.closes !== undefined && window.closes[0] <= hurriedMinutes).length,
+    amounts,
+    materials: amounts.reduce((sum, { family, amount }) => sum + roundMoney(amount * (unitPrice[family] ?? 0)), 0),
+    unpriced: used.filter((family) => unitPrice[family] === undefined),
+    lacking: used.filter((family) => !shelf.includes(family) && getFamily(family).role !== 'cleaner'),
+    ...demandsOf(steps),
+  }
+}

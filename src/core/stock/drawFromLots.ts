@@ -1,0 +1,43 @@
+/** What a draw takes from which lot, and costs. Amounts in ml or g, money in minor units; pure. */
+import { roundMoney } from '../money/money'
+
+export interface Lot {
+  id: string
+  size: number
+  remaining: number
+  price: number
+  openedAt: string | null
+  boughtAt: string
+}
+export interface Draw {
+  lot: string
+  amount: number
+  cost: number
+}
+
+/** What a lot has cost when `remaining` is left of it: the draws of a lot sum to its price. */
+const costSoFar = ({ price, size }: Lot, remaining: number) => roundMoney((price * (size - remaining)) / size)
+
+/** Opened lots first, the earliest opened before; then unopened, the earliest bought before; ties by id. */
+const inTurn = (a: Lot, b: Lot): number => {
+  if ((a.openedAt === null) !== (b.openedAt === null)) return a.openedAt === null ? 1 : -1
+  const [one, other] = a.openedAt !== null && b.openedAt !== null ? [a.openedAt, b.openedAt] : [a.boughtAt, b.boughtAt]
+  return one.localeCompare(other) || a.id.localeCompare(b.id)
+}
+
+/** Draws `amount`; all there is where that is too little, and then `shortBy` says by how much. */
+export function drawFromLots({ lots, amount }: { lots: readonly Lot[]; amount: number }): {
+  draws: Draw[]
+  cost: number
+  shortBy: number
+} {
+  const draws: Draw[] = []
+  let left = amount
+  for (const lot of [...lots].sort(inTurn)) {
+    const taken = Math.min(left, lot.remaining)
+    if (taken <= 0) continue
+    draws.push({ lot: lot.id, amount: taken, cost: costSoFar(lot, lot.remaining - taken) - costSoFar(lot, lot.remaining) })
+    left -= taken
+  }
+  return { draws, cost: draws.reduce((sum, { cost }) => sum + cost, 0), shortBy: left }
+}

@@ -1,0 +1,153 @@
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { v7 as uuidv7 } from 'uuid'
+import { addCalendarFeed, isCalendarFeed, listCalendarFeeds, revokeCalendarFeed } from './calendarFeed'
+import {
+  addDryingFigure,
+  addReading,
+  addReadings,
+  listDryingFigures,
+  listJudged,
+  listLearned,
+  listReadings,
+  listRooms,
+  listSeen,
+  saveRoom,
+} from './climate'
+import { addEntries, listOtherWork } from './entry'
+import { findPieceFile, listPiecesWithSnags } from './piece'
+import { makeDatabase, type TestDatabase } from './testing/database'
+import { at, storeWhole, wholePiece, type Whole } from './testing/rows'
+
+let db: TestDatabase
+let whole: Whole
+beforeAll(async () => {
+  db = await makeDatabase()
+  whole = wholePiece()
+  await db.as(db.here, (client) => storeWhole(client, db.here, whole))
+})
+afterAll(() => db.drop())
+const here = <T>(work: Parameters<TestDatabase['as']>[1]) => db.as(db.here, work) as Promise<T>
+
+describe('rooms and their air', () => {
+  test('each room has the reading that held before the moment asked for; doubted ones only where they are asked for', async () => {
+    const [loft, store] = [uuidv7(), uuidv7()]
+    await here(async (client) => {
+      await saveRoom(client, db.here, { id: loft, name: 'Long loft', sensor: 'long' }, 1)
+      await saveRoom(client, db.here, { id: store, name: 'Store', sensor: null }, 2)
+      const read = (day: number, roomId: string, temperature: number) => ({
+        id: uuidv7(),
+        at: `2026-07-0${day}T08:00:00.000Z`,
+        temperature,
+        humidity: 50,
+        roomId,
+        source: 'sensor' as const,
+      })
+      await addReadings(client, db.here, [read(1, loft, 17), read(2, loft, 18), read(1, store, 9), read(4, loft, 19)])
+      await addReading(client, db.here, { ...read(4, loft, 85), doubt: 'absurd' })
+      const air = await listReadings(client, '2026-07-03T00:00:00.000Z')
+      const of = (room: string) => air.filter(({ roomId }) => roomId === room).map(({ temperature }) => temperature)
+      expect([of(loft), of(store)]).toEqual([[18, 19], [9]])
+      const judged = (await listJudged(client, '2026-07-04T00:00:00.000Z')).filter(({ roomId }) => roomId === loft)
+      expect(judged.map(({ temperature, doubt }) => [temperature, doubt]).sort()).toEqual([
+        [19, null],
+        [85, 'absurd'],
+      ])
+      expect((await listRooms(client)).map(({ name }) => name)).toEqual(['Loft', 'Long loft', 'Store'])
+    })
+  })
+  test('two rooms of one studio can’t be read by one sensor; another studio’s may', async () => {
+    const room = () => ({ id: uuidv7(), name: 'Twice', sensor: 'twice' })
+    await here((client) => saveRoom(client, db.here, room(), 0))
+    await db.as(db.elsewhere, (client) => saveRoom(client, db.elsewhere, room(), 0))
+    await expect(here((client) => saveRoom(client, db.here, room(), 0))).rejects.toThrow(/duplicate key/)
+  })
+})
+
+describe('what was learned', () => {
+  test('the newest figure of a family is in force, the label again ends it, and nothing is forgotten', async () => {
+    const figure = (day: number, p50: number, count: number) => ({
+      id: uuidv7(),
+      family: 'casein' as const,
+      p50,
+      p80: count === 0 ? 1 : p50 * 1.3,
+      count,
+      at: `2026-07-0${day}T08:00:00.000Z`,
+      personId: null,
+    })
+    await here(async (client) => {
+      await addDryingFigure(client, db.here, figure(1, 1.2, 3))
+      await addDryingFigure(client, db.here, figure(2, 1.4, 5))
+      expect((await listLearned(client)).casein).toMatchObject({ p50: 1.4, count: 5 })
+      await addDryingFigure(client, db.here, figure(3, 1, 0))
+      expect((await listLearned(client)).casein).toBeUndefined()
+      const all = (await listDryingFigures(client)).filter(({ family }) => family === 'casein')
+      expect(all.map(({ p50 }) => p50)).toEqual([1.2, 1.4, 1])
+    })
+    const unfounded = { ...figure(4, 1.2, 0), p80: 1.5 }
+    await expect(here((client) => addDryingFigure(client, db.here, unfounded))).rejects.toThrow(/drying_figure_of_label/)
+  })
+  test('what a finger found comes with its coat: when it ended, its label and its film', async () => {
+    const [seen] = await here<Awaited<ReturnType<typeof listSeen>>>((client) => listSeen(client, 10))
+    expect(seen).toMatchObject({ family: 'clay', film: 'normal', endedAt: at, at, result: 'dry', label: { opens: [60, 60] } })
+  })
+})
+
+describe('what is said at the bench', () => {
+  test('comes back as it was said', async () => {
+    const file = await here<Awaited<ReturnType<typeof findPieceFile>>>((client) => findPieceFile(client, whole.piece.id))
+    const kind = (wanted: string) => file?.log.find((entry) => entry.kind === wanted)
+    expect(kind('checked')).toMatchObject({ checkCode: 'raking-light', result: 'fail' })
+    expect(kind('helped')).toMatchObject({ minutes: 12 })
+    expect(kind('assisted')).toMatchObject({ assist: 'fan' })
+    expect(kind('snag')).toMatchObject({ repair: 'runs', severity: 'slight', spot: 4 })
+    expect(kind('coat')?.coat).toMatchObject({ place: 'inside of the doors', sheen: null })
+  })
+  test('half an entry is refused: a check without its answer, a fan beside no part, a snag that says nothing', async () => {
+    const on = { pieceId: whole.piece.id, partId: whole.part.id, stepId: whole.plan.steps[0]?.id ?? null, at }
+    const refused = (entry: object) =>
+      here((client) =>
+        addEntries(client, db.here, [{ id: uuidv7(), ...on, ...entry } as Parameters<typeof addEntries>[2][number]]),
+      )
+    expect(await refused({ kind: 'checked', checkCode: 'dry' })).toEqual({ issue: 'not-whole' })
+    expect(await refused({ kind: 'assisted', assist: 'fan', partId: null })).toEqual({ issue: 'not-whole' })
+    expect(await refused({ kind: 'snag', severity: 'grave' })).toEqual({ issue: 'not-whole' })
+    expect(await refused({ kind: 'helped' })).toEqual({ issue: 'not-whole' })
+  })
+  test('other pieces’ clocks are known with what was worked, this piece’s own are not among them', async () => {
+    const other = wholePiece()
+    await here((client) => storeWhole(client, db.here, other))
+    const work = await here<Awaited<ReturnType<typeof listOtherWork>>>((client) =>
+      listOtherWork(client, [whole.piece.id], '2026-01-01T00:00:00.000Z'),
+    )
+    const steps = new Set(work.map(({ stepId }) => stepId))
+    expect([...steps]).toEqual([other.plan.steps[0]?.id])
+    expect(work[0]).toMatchObject({ operation: 'coat', family: 'clay', hex: '#3d5661' })
+  })
+  test('pieces with a snag are found', async () => {
+    const found = await here<Awaited<ReturnType<typeof listPiecesWithSnags>>>((client) => listPiecesWithSnags(client, 10))
+    expect(found.map(({ id }) => id)).toContain(whole.piece.id)
+  })
+})
+
+test('a calendar’s address answers until it is revoked, and only its digest is kept', async () => {
+  const feed = { id: uuidv7(), madeAt: at, digest: 'a1'.repeat(32) }
+  await here(async (client) => {
+    await addCalendarFeed(client, db.here, feed)
+    expect(await isCalendarFeed(client, feed.digest)).toBe(true)
+    expect((await listCalendarFeeds(client)).map(({ id }) => id)).toContain(feed.id)
+    await revokeCalendarFeed(client, feed.id, at)
+    expect(await isCalendarFeed(client, feed.digest)).toBe(false)
+    expect((await listCalendarFeeds(client)).map(({ id }) => id)).not.toContain(feed.id)
+  })
+  expect(await db.as(db.elsewhere, (client) => isCalendarFeed(client, feed.digest))).toBe(false)
+})
+
+test('what is written is told to who listens: the studio and the table, nothing that stands in it', async () => {
+  const told: string[] = []
+  db.owner.on('notification', ({ payload }) => payload && told.push(payload))
+  await db.owner.query('listen itinerum')
+  await here((client) =>
+    addEntries(client, db.here, [{ id: uuidv7(), pieceId: whole.piece.id, kind: 'note', at, note: 'Nobody else’s business.' }]),
+  )
+  await expect.poll(() => told).toEqual([`${db.here} entry`])
+})

@@ -1,0 +1,187 @@
+'use client'
+/**
+ * The bench: what hands can do now, in the order worth doing. Read here from the bench's data and from what this device has
+ * written since, so that a tap shows at once and the bench goes on where there is no connection.
+ */
+import Link from 'next/link'
+import { useMemo, useState } from 'react'
+import { journeysOn, type BenchData } from '../../core/bench/benchData'
+import { benchOrder, whatFits, type BenchLine, type WhyCode } from '../../core/bench/benchOrder'
+import { isSilent } from '../../core/climate/believe'
+import { climateIn } from '../../core/climate/rooms'
+import { getOperation } from '../../core/labour/operations'
+import { useOutbox } from '../outbox/outbox'
+import { HandsChoice } from '../outbox/hands'
+import { useBeat } from '../time/now'
+import { stepTitle } from '../words/craft'
+import { AirLine } from './AirLine'
+import { ChecksToDo } from './ChecksToDo'
+import { DayLines } from './DayLines'
+import { DoneSheetProvider } from './DoneSheet'
+import { IfStopped } from './IfStopped'
+import { NextLine } from './NextLine'
+import { OneThing } from './OneThing'
+import { Reminders } from './Reminders'
+import { toStepCard, windowView, type CardAround } from './stepCard'
+
+const whyWords: Record<WhyCode, string> = {
+  running: 'Its clock is running.',
+  closing: 'Its window closes soonest.',
+  gone: 'Its window has closed: it will cost more the longer it stands.',
+  promised: 'It is promised.',
+  'long-dry-after': 'It dries long afterwards: begun now, it dries while you sleep.',
+  open: 'Its window is open.',
+  'nothing-holds': 'Nothing holds it back.',
+  'test-first': 'It may be ready: test before you trust it.',
+}
+const spans = [15, 30, 40, 60, 90] as const
+/** what comes after these is a tap away */
+const atFirst = 5
+
+export function BenchView({ data }: { data: BenchData }) {
+  const { entries } = useOutbox()
+  const beat = useBeat()
+  // what was just tapped is never ahead of the clock it is read by
+  const nowMs = Math.max(beat, ...entries.map(({ at }) => Date.parse(at)))
+  const journeys = useMemo(() => journeysOn(data, entries, nowMs), [data, entries, nowMs])
+  const [asked, setAsked] = useState<number | null>(null)
+  const [all, setAll] = useState(false)
+
+  const { running, now, gone, drying, resting } = benchOrder(journeys, nowMs)
+  const doable = [...now, ...gone]
+  const [first, ...others] = [...running, ...doable]
+  const fit = asked === null ? null : whatFits(doable, asked, ({ step }) => getOperation(step.operation).overhead)
+  const shown = fit ? fit.taken : others
+  const waiting = [...drying, ...resting]
+  const unplanned = journeys.filter(({ parts }) => parts.some(({ part }) => part.plan === null))
+  const air = climateIn(data.climates, null, data.rooms).at(-1) ?? null
+  const around: CardAround = {
+    products: data.products,
+    coats: journeys.flatMap(({ log }) => log.filter(({ kind }) => kind === 'coat')),
+    nowMs,
+  }
+  const cardOf = (line: BenchLine) => toStepCard(line.journey, line.part, line.step, around)
+
+  if (!first && waiting.length === 0) return <EmptyBench pieces={journeys.length} />
+  return (
+    <DoneSheetProvider air={air}>
+      {first ? (
+        <OneThing key={first.step.id} card={cardOf(first)} why={whyWords[first.why]} />
+      ) : (
+        <h1 className="title py-8 text-4xl">Hands free. Everything is drying.</h1>
+      )}
+      <div className="grid gap-x-12 gap-y-10 border-t-2 border-ink pt-6 lg:grid-cols-2">
+        <section aria-labelledby="next">
+          <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+            <h2 id="next" className="title text-3xl">
+              {fit ? `In ${asked} minutes` : 'Then'}
+            </h2>
+            <HandsChoice />
+          </div>
+          <div role="group" aria-label="I have so many minutes" className="mt-3 flex flex-wrap items-center gap-2">
+            <span className="mr-1">I have</span>
+            {spans.map((minutes) => (
+              <button
+                key={minutes}
+                type="button"
+                aria-pressed={asked === minutes}
+                onClick={() => setAsked(asked === minutes ? null : minutes)}
+                className={`press px-3 ${asked === minutes ? 'press-now' : ''}`}
+              >
+                {minutes}
+              </button>
+            ))}
+            <span>minutes</span>
+          </div>
+          {fit && (
+            <p role="status" className="mt-3 text-lg font-semibold">
+              {fit.taken.length === 0
+                ? 'Nothing that can be done now is so short.'
+                : `${fit.minutes} minutes of work, alike steps sharing their set-up.`}
+            </p>
+          )}
+          <ul className="mt-2">
+            {shown.slice(0, fit || all ? undefined : atFirst).map((line) => (
+              <NextLine key={line.step.id} card={cardOf(line)} why={whyWords[line.why]} late={line.group === 'gone'} />
+            ))}
+          </ul>
+          {!fit && !all && shown.length > atFirst && (
+            <button type="button" className="press mt-3" onClick={() => setAll(true)}>
+              {shown.length - atFirst} more
+            </button>
+          )}
+          {shown.length === 0 && !fit && <p className="mt-3 text-soft">Nothing else can be done this minute.</p>}
+        </section>
+        <section aria-labelledby="drying" className="order-first lg:order-none">
+          <h2 id="drying" className="title text-3xl">
+            Drying and resting
+          </h2>
+          <div className="mt-3">
+            {waiting.length === 0 ? (
+              <p className="text-soft">Nothing is wet.</p>
+            ) : (
+              <DayLines
+                lines={waiting.flatMap((line) => {
+                  const window = windowView(line.part, nowMs)
+                  const { piece } = line.journey.file
+                  const name = `${piece.name}, ${line.part.part.name.toLowerCase()}`
+                  return window
+                    ? [
+                        {
+                          key: line.step.id,
+                          href: `/pieces/${piece.id}`,
+                          name,
+                          next: stepTitle(line.step).toLowerCase(),
+                          window,
+                          feel: { pieceId: piece.id, partId: line.part.part.id, name, noHeat: noHeatOn(line) },
+                        },
+                      ]
+                    : []
+                })}
+              />
+            )}
+          </div>
+          <ChecksToDo journeys={journeys} around={around} />
+          <div className="mt-6">
+            <AirLine air={air} rooms={data.rooms} silent={isSilent(air?.at ?? null, nowMs)} />
+          </div>
+          <Reminders journeys={journeys} />
+          <IfStopped journeys={journeys} hours={data.hours} nowMs={nowMs} />
+          {unplanned.length > 0 && (
+            <div className="mt-8">
+              <h2 className="title text-3xl">Waiting for a finish</h2>
+              <ul className="mt-2">
+                {unplanned.map(({ file: { piece } }) => (
+                  <li key={piece.id}>
+                    <Link href={`/pieces/${piece.id}`} className="flex min-h-12 items-center text-lg">
+                      {piece.name}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
+        </section>
+      </div>
+    </DoneSheetProvider>
+  )
+}
+
+/** No heat where lead is possible, and none on stripper. */
+const noHeatOn = ({ part }: BenchLine): boolean => part.part.lead === 'suspected' || part.window?.after.operation === 'strip'
+
+function EmptyBench({ pieces }: { pieces: number }) {
+  return (
+    <section className="py-14">
+      <h1 className="title text-5xl">The bench is clear</h1>
+      <p className="mt-4 max-w-prose text-xl">
+        {pieces === 0
+          ? 'Take a first piece in: where it came from, what it cost, what it measures.'
+          : 'Choose a finish for a piece, and its steps come here in the order worth doing.'}
+      </p>
+      <Link href={pieces === 0 ? '/pieces/new' : '/pieces'} className="press press-now mt-6 min-h-16 px-8 text-xl">
+        {pieces === 0 ? 'Take a piece in' : 'To the pieces'}
+      </Link>
+    </section>
+  )
+}

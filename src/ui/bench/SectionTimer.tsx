@@ -1,0 +1,85 @@
+'use client'
+/** For windows of minutes: the whole screen counts one section down; tap anywhere for the next. The screen stays awake. */
+import { Dialog } from 'radix-ui'
+import { useEffect, useState } from 'react'
+import { chime } from '../time/chime'
+
+export function SectionTimer({ title, seconds }: { title: string; seconds: number }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger className="press">By sections</Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Content className="fixed inset-0 z-50 bg-ground text-ink" aria-describedby={undefined}>
+          <Counting title={title} seconds={seconds} close={() => setOpen(false)} />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}
+
+/** Keeps the screen on while it stands; where the device can't, nothing is lost but that. */
+function useAwake(): void {
+  useEffect(() => {
+    let lock: WakeLockSentinel | undefined
+    const ask = () => {
+      if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return
+      navigator.wakeLock.request('screen').then(
+        (got) => (lock = got),
+        () => undefined,
+      )
+    }
+    ask()
+    document.addEventListener('visibilitychange', ask)
+    return () => {
+      document.removeEventListener('visibilitychange', ask)
+      void lock?.release()
+    }
+  }, [])
+}
+
+function Counting({ title, seconds, close }: { title: string; seconds: number; close: () => void }) {
+  const [section, setSection] = useState(1)
+  const [begun, setBegun] = useState(() => Date.now())
+  const [nowMs, setNowMs] = useState(begun)
+  useAwake()
+  useEffect(() => {
+    const timer = setInterval(() => setNowMs(Date.now()), 200)
+    return () => clearInterval(timer)
+  }, [])
+  const left = seconds - Math.floor((nowMs - begun) / 1000)
+  const near = left <= 15
+  useEffect(() => {
+    if (left === 15 || left === 0) chime(left === 0 ? 2 : 1)
+  }, [left])
+  const next = () => {
+    setSection(section + 1)
+    setBegun(Date.now())
+    setNowMs(Date.now())
+  }
+  const shown = Math.abs(left)
+  return (
+    <div className="flex h-full flex-col">
+      <button type="button" onClick={next} className="flex min-h-0 flex-1 flex-col items-center justify-center px-4">
+        <Dialog.Title className="text-center text-2xl font-semibold">{title}</Dialog.Title>
+        <span className="mt-2 text-2xl text-soft">section {section}</span>
+        <span
+          role="timer"
+          className={`figure text-[38vmin] leading-none ${left < 0 ? 'text-late' : near ? 'text-late' : 'text-now'}`}
+        >
+          {left < 0 ? '+' : ''}
+          {Math.floor(shown / 60)}:{String(shown % 60).padStart(2, '0')}
+        </span>
+        <span className="mt-2 text-xl font-semibold">
+          {left < 0 ? 'Too long: re-wet its edge.' : near ? 'Wipe it back now.' : 'Tap anywhere for the next section.'}
+        </span>
+      </button>
+      <div className="flex items-center justify-between gap-4 border-t-2 border-ink p-4">
+        <span className="text-lg">{section === 1 ? 'One section so far' : `${section} sections so far`}</span>
+        <button type="button" className="press min-h-14 px-8 text-lg" onClick={close}>
+          Close
+        </button>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,133 @@
+'use client'
+/** Something is wrong: what, where, how bad. The likeliest first; the plan grows by what mends it. */
+import { useId, useState } from 'react'
+import { getRepair, repairCodes, type RepairCode } from '../../core/finish/repairs'
+import { severities, type Severity } from '../../core/log/entry'
+import type { CheckCode } from '../../core/labour/operations'
+import type { Answer } from '../form/actions'
+import { AreaField, ChoiceField, pairs, Trouble } from '../form/Field'
+import { useOutbox } from '../outbox/outbox'
+import { spotWords } from '../words/checks'
+import { issueWords } from '../words/issues'
+import { mendIds } from './mendIds'
+
+export interface SnagOn {
+  pieceId: string
+  pieceName: string
+  partId: string
+  partName: string
+  face: number
+  likely: readonly RepairCode[]
+  /** the check that found it */
+  failed: { entryId: string; stepId: string; checkCode: CheckCode } | null
+}
+
+export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () => void }) {
+  const { send } = useOutbox()
+  const [ids, setIds] = useState(() => mendIds())
+  const [code, setCode] = useState<RepairCode | ''>('')
+  const [severity, setSeverity] = useState<Severity>('plain')
+  const [spot, setSpot] = useState<number | null>(null)
+  const [note, setNote] = useState('')
+  const [answer, setAnswer] = useState<Answer | null>(null)
+  const repair = code === '' ? null : getRepair(code)
+  const issue = answer && 'issue' in answer ? (answer.fields?.repair ?? issueWords[answer.issue]) : null
+
+  const save = async () => {
+    if (code === '' && note.trim() === '')
+      return setAnswer({ issue: 'not-readable', fields: { repair: 'Choose what is wrong, or write it down.' } })
+    const { pieceId, partId, failed } = on
+    const when = at ?? new Date().toISOString()
+    const typed = { ...ids, pieceId, partId, at: when, repair: code, severity, spot, failed, note }
+    const about = `Snag: ${repair?.words ?? 'a note'}, ${on.pieceName}, ${on.partName.toLowerCase()}`
+    const got = await send('mendPart', typed, about)
+    setAnswer(got)
+    if (!('ok' in got)) return
+    setCode('')
+    setNote('')
+    setSpot(null)
+    setIds(mendIds())
+    done()
+  }
+  return (
+    <div className="space-y-4">
+      {on.likely.length > 0 && (
+        <div className="flex flex-wrap gap-2" role="group" aria-label="Likely">
+          {on.likely.map((each) => (
+            <button
+              key={each}
+              type="button"
+              className="press aria-pressed:outline-3 aria-pressed:outline-now"
+              aria-pressed={code === each}
+              onClick={() => setCode(code === each ? '' : each)}
+            >
+              {getRepair(each).words}
+            </button>
+          ))}
+        </div>
+      )}
+      <ChoiceField
+        label="What is wrong"
+        value={code}
+        onChange={(event) => setCode(event.target.value as RepairCode | '')}
+        options={[['', 'Choose, or write it below'], ...repairCodes.map((each) => [each, getRepair(each).words] as const)]}
+      />
+      {repair && (
+        <p>
+          <span className="text-soft">{repair.cause}</span> <strong>{repair.remedy}</strong>
+        </p>
+      )}
+      <div className="flex flex-wrap gap-x-8 gap-y-4">
+        <WhereOn face={on.face} spot={spot} choose={setSpot} />
+        <fieldset className="min-w-48 flex-1">
+          <legend className="mb-1 text-sm font-semibold">How bad</legend>
+          <div className="flex flex-wrap gap-2">
+            {pairs(severities).map(([each, words]) => (
+              <button
+                key={each}
+                type="button"
+                aria-pressed={severity === each}
+                onClick={() => setSeverity(each as Severity)}
+                className="press px-3 aria-pressed:outline-3 aria-pressed:outline-now"
+              >
+                {words}
+              </button>
+            ))}
+          </div>
+          <AreaField label="Note" rows={2} value={note} onChange={(event) => setNote(event.target.value)} className="mt-3" />
+        </fieldset>
+      </div>
+      <Trouble>{issue}</Trouble>
+      <button type="button" onClick={() => void save()} className="press press-now min-h-14 px-6 text-lg">
+        {code === '' ? 'Write it down' : 'Put the mending into the plan'}
+      </button>
+    </div>
+  )
+}
+
+/** The part's face to its proportions, in ninths: tap where it is. */
+function WhereOn({ face, spot, choose }: { face: number; spot: number | null; choose: (spot: number | null) => void }) {
+  const name = useId()
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-semibold">Where on it</legend>
+      <div className="grid w-44 grid-cols-3 border-2 border-ink" style={{ aspectRatio: face }}>
+        {spotWords.map((words, k) => (
+          <label
+            key={words}
+            className="relative min-h-12 cursor-pointer border border-line has-checked:bg-late has-focus-visible:outline-3"
+          >
+            <input
+              type="radio"
+              name={name}
+              checked={spot === k}
+              onChange={() => choose(k)}
+              className="absolute inset-0 size-full cursor-pointer opacity-0"
+              aria-label={words}
+            />
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  )
+}

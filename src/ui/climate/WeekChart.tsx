@@ -1,0 +1,182 @@
+'use client'
+/** A week of a room's air, and below it, on the same scale, the windows that stood in it. */
+import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
+import { useEffect, useState } from 'react'
+import { Line } from 'react-chartjs-2'
+import { doubts, type JudgedReading } from '../../core/climate/believe'
+import type { Segment } from '../../core/drying/phase'
+import { WindowLine } from '../drawing/WindowLine'
+import { useHouse } from '../form/house'
+import { loggedWords } from '../words/time'
+
+Chart.defaults.font.family = "'Archivo Variable', sans-serif"
+Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Tooltip, Legend)
+
+/** what both axes take at the sides, so that the windows below stand under their moments */
+const axisPx = 46
+const dayMs = 86_400_000
+
+export interface WeekLine {
+  key: string
+  name: string
+  words: string
+  segments: Segment[]
+}
+
+/** The page's own ink and accents, read where they are set. */
+function useInks(): Record<'ink' | 'soft' | 'line' | 'now' | 'late', string> | null {
+  const [inks, setInks] = useState<Record<'ink' | 'soft' | 'line' | 'now' | 'late', string> | null>(null)
+  useEffect(() => {
+    const read = () => {
+      const style = getComputedStyle(document.documentElement)
+      const of = (name: string) => style.getPropertyValue(`--${name}`).trim()
+      setInks({ ink: of('ink'), soft: of('soft'), line: of('line'), now: of('now'), late: of('late') })
+    }
+    const dark = matchMedia('(prefers-color-scheme: dark)')
+    const timer = setTimeout(read)
+    dark.addEventListener('change', read)
+    const watching = new MutationObserver(read)
+    watching.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
+    return () => {
+      clearTimeout(timer)
+      dark.removeEventListener('change', read)
+      watching.disconnect()
+    }
+  }, [])
+  return inks
+}
+
+export function WeekChart({
+  readings,
+  lines,
+  fromMs,
+  toMs,
+}: {
+  readings: readonly JudgedReading[]
+  lines: readonly WeekLine[]
+  fromMs: number
+  toMs: number
+}) {
+  const { zone } = useHouse()
+  const inks = useInks()
+  const believed = readings.filter(({ doubt }) => doubt === null)
+  const points = (value: (reading: JudgedReading) => number) =>
+    believed.map((reading) => ({ x: Date.parse(reading.at), y: value(reading) }))
+  const day = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric' })
+  const last = believed.at(-1)
+  const temperatures = believed.map(({ temperature }) => temperature)
+  const told = `The air of the week: ${Math.min(...temperatures)} to ${Math.max(...temperatures)} °C`
+  return (
+    <div>
+      <div className="h-72">
+        {inks && (
+          <Line
+            aria-label={told}
+            data={{
+              datasets: [
+                {
+                  label: '°C',
+                  data: points(({ temperature }) => temperature),
+                  borderColor: inks.late,
+                  backgroundColor: inks.late,
+                  borderWidth: 2.5,
+                  pointRadius: 0,
+                  stepped: true,
+                  yAxisID: 'y',
+                },
+                {
+                  label: '% humidity',
+                  data: points(({ humidity }) => humidity),
+                  borderColor: inks.now,
+                  backgroundColor: inks.now,
+                  borderWidth: 2,
+                  borderDash: [6, 4],
+                  pointRadius: 0,
+                  stepped: true,
+                  yAxisID: 'damp',
+                },
+              ],
+            }}
+            options={{
+              animation: false,
+              maintainAspectRatio: false,
+              interaction: { mode: 'nearest', axis: 'x', intersect: false },
+              plugins: {
+                legend: { labels: { color: inks.ink, font: { size: 15 }, boxWidth: 26, boxHeight: 2 } },
+                tooltip: {
+                  callbacks: {
+                    title: ([item]) => (item ? loggedWords(new Date(item.parsed.x ?? 0).toISOString(), zone, toMs) : ''),
+                  },
+                },
+              },
+              scales: {
+                x: {
+                  type: 'linear',
+                  min: fromMs,
+                  max: toMs,
+                  grid: { color: inks.line },
+                  ticks: {
+                    color: inks.soft,
+                    stepSize: dayMs,
+                    maxRotation: 0,
+                    font: { size: 14 },
+                    callback: (value) => day.format(Number(value)),
+                  },
+                },
+                y: {
+                  suggestedMin: 8,
+                  suggestedMax: 24,
+                  grid: { color: inks.line },
+                  ticks: { color: inks.soft, font: { size: 14 } },
+                  afterFit: (scale) => void (scale.width = axisPx),
+                },
+                damp: {
+                  position: 'right',
+                  suggestedMin: 30,
+                  suggestedMax: 90,
+                  grid: { display: false },
+                  ticks: { color: inks.soft, font: { size: 14 } },
+                  afterFit: (scale) => void (scale.width = axisPx),
+                },
+              },
+            }}
+          />
+        )}
+      </div>
+      <ul className="mt-2" aria-label="Windows in this air" style={{ marginInline: axisPx }}>
+        {lines.map(({ key, name, words, segments }) => (
+          <li key={key} className="border-b border-line py-1">
+            <p className="flex flex-wrap justify-between gap-x-4 text-sm">
+              <span className="font-semibold">{name}</span> <span className="text-soft">{words}</span>
+            </p>
+            <WindowLine segments={segments} scale={{ fromMs, toMs }} words={words} plumb={false} className="h-6 w-full" />
+          </li>
+        ))}
+      </ul>
+      {readings.some(({ doubt }) => doubt !== null) && (
+        <div className="mt-6">
+          <h3 className="text-lg font-semibold">Not believed</h3>
+          <ul>
+            {readings
+              .filter(({ doubt }) => doubt !== null)
+              .slice(-8)
+              .map(({ at, temperature, humidity, doubt }) => (
+                <li key={at} className="flex flex-wrap gap-x-4 border-b border-line py-2">
+                  <span className="text-soft">{loggedWords(at, zone, toMs)}</span>
+                  <span>
+                    {temperature} °C, {humidity} %
+                  </span>
+                  <span className="font-semibold text-late">{doubt && doubts[doubt]}</span>
+                </li>
+              ))}
+          </ul>
+        </div>
+      )}
+      {last && (
+        <p className="mt-3 text-soft">
+          Last believed: {last.temperature} °C, {last.humidity} %, {loggedWords(last.at, zone, toMs)}.
+        </p>
+      )}
+    </div>
+  )
+}

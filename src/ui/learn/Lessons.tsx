@@ -1,0 +1,125 @@
+'use client'
+/** What this studio has seen of drying, beside the label: how often, how far, and taken up only on purpose. */
+import { useRouter } from 'next/navigation'
+import { v7 as uuidv7 } from 'uuid'
+import { getFamily, type FamilyCode } from '../../core/finish/families'
+import type { Learned } from '../../core/learn/learned'
+import { useActions } from '../form/actions'
+import { Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
+import { useWrite } from '../form/useWrite'
+import { capital } from '../words/craft'
+import { dateWords, spanWords } from '../words/time'
+
+export interface LessonLine {
+  family: FamilyCode
+  p50: number
+  p80: number
+  count: number
+  /** the label's opening, reference minutes */
+  label: readonly [number, number]
+}
+export interface FigureLine {
+  id: string
+  family: FamilyCode
+  p50: number
+  p80: number
+  count: number
+  at: string
+}
+/** fewer than this, and it is early to believe them */
+const enough = 3
+const rangeWords = (low: number, high: number) => (low === high ? spanWords(low) : `${spanWords(low)} to ${spanWords(high)}`)
+const times = (factor: number) => `× ${factor.toFixed(2)}`
+
+export function Lessons({
+  lessons,
+  learned,
+  figures,
+}: {
+  lessons: readonly LessonLine[]
+  learned: Learned
+  figures: readonly FigureLine[]
+}) {
+  const { takeDryingFigure } = useActions()
+  const write = useWrite(takeDryingFigure)
+  const router = useRouter()
+  const { zone } = useHouse()
+  const take = async (family: FamilyCode, back: boolean) => {
+    if (await write.send({ id: uuidv7(), family, at: new Date().toISOString(), back })) router.refresh()
+  }
+  if (lessons.length === 0)
+    return (
+      <p className="mt-2 max-w-prose">
+        Nothing yet. At the bench, “Dry now” and “Still wet” on a drying part are compared with the label, and what they teach
+        stands here.
+      </p>
+    )
+  return (
+    <>
+      <ul className="mt-2">
+        {lessons.map(({ family, p50, p80, count, label }) => {
+          const inForce = learned[family]
+          const same = inForce && Math.abs(inForce.p50 - p50) < 0.005 && Math.abs(inForce.p80 - p80) < 0.005
+          return (
+            <li key={family} className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-line py-3">
+              <div>
+                <strong className="text-lg">{capital(getFamily(family).words)}</strong>
+                <p>
+                  The label says {rangeWords(label[0], label[1])}. Seen {count === 1 ? 'once' : `${count} times`}: usually{' '}
+                  {times(p50)}, four times in five within {times(p80)}.
+                </p>
+                <p className="text-soft">
+                  {inForce
+                    ? `In force: ${times(inForce.p50)} to ${times(inForce.p80)}, from ${inForce.count}.`
+                    : 'In force: the label.'}{' '}
+                  {!same && `It would open after ${rangeWords(label[0] * p50, label[1] * p80)} at 21 °C and 50 %.`}
+                </p>
+              </div>
+              <span className="flex gap-2">
+                {!same && (
+                  <button
+                    type="button"
+                    className={`press ${count >= enough ? 'press-now' : ''}`}
+                    disabled={write.pending}
+                    aria-label={`Take it up: ${getFamily(family).words}`}
+                    onClick={() => void take(family, false)}
+                  >
+                    Take it up
+                  </button>
+                )}
+                {inForce && (
+                  <button type="button" className="press" disabled={write.pending} onClick={() => void take(family, true)}>
+                    Back to the label
+                  </button>
+                )}
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+      <Trouble>{write.issue}</Trouble>
+      {figures.length > 0 && (
+        <details className="mt-3">
+          <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
+            What was taken up, and when
+          </summary>
+          <ol>
+            {figures.map(({ id, family, p50, p80, count, at }, k) => {
+              const before = figures.slice(0, k).findLast((each) => each.family === family)
+              const said = (each: { p50: number; p80: number; count: number } | undefined) =>
+                each && each.count > 0 ? `${times(each.p50)} to ${times(each.p80)}` : 'the label'
+              return (
+                <li key={id} className="border-b border-line py-1.5">
+                  <span className="text-soft">{dateWords(at, zone)}</span> {getFamily(family).words}: {said(before)} →{' '}
+                  <strong>{said({ p50, p80, count })}</strong>
+                  {count > 0 && `, because of ${count === 1 ? 'one observation' : `${count} observations`}`}
+                </li>
+              )
+            })}
+          </ol>
+        </details>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,59 @@
+'use client'
+/** What is on this device and not stored yet; nothing to see where all of it is. Refused entries wait for a decision. */
+import { useState } from 'react'
+import { useHouse } from '../form/house'
+import { useNow } from '../time/now'
+import { issueWords } from '../words/issues'
+import { loggedWords } from '../words/time'
+import { useOutbox } from './outbox'
+
+export function OutboxLine() {
+  const { kept, reachable, sendAgain, letGo } = useOutbox()
+  const { zone } = useHouse()
+  const nowMs = useNow()
+  const [open, setOpen] = useState(false)
+  const waiting = kept.filter(({ issue }) => issue === null)
+  const refused = kept.filter(({ issue }) => issue !== null)
+  // what is on its way for a moment only is no news
+  const shown = !reachable || refused.length > 0
+  if (!shown) return <div role="status" className="sr-only" />
+  return (
+    <div role="status" className="border-b-2 border-late bg-sheet">
+      <div className="mx-auto flex max-w-[78rem] flex-wrap items-center gap-x-4 px-4 sm:px-6">
+        <p className="py-2 font-semibold">
+          {!reachable && 'No connection. '}
+          {waiting.length > 0 &&
+            `${waiting.length === 1 ? 'One entry is' : `${waiting.length} entries are`} on this device, not stored yet.`}
+          {!reachable && waiting.length === 0 && 'What you write is kept on this device until it is back.'}
+          {refused.length > 0 && ` ${refused.length === 1 ? 'One entry was' : `${refused.length} entries were`} not taken.`}
+        </p>
+        {kept.length > 0 && (
+          <button type="button" className="press my-1" aria-expanded={open} onClick={() => setOpen(!open)}>
+            Which
+          </button>
+        )}
+      </div>
+      {open && (
+        <ul className="mx-auto max-w-[78rem] px-4 pb-2 sm:px-6">
+          {kept.map((each) => (
+            <li key={each.seq} className="flex min-h-12 flex-wrap items-center gap-x-4 border-t border-line">
+              <span className="text-soft">{loggedWords(each.typed.at, zone, nowMs)}</span>
+              <span className="font-semibold">{each.about}</span>
+              {each.issue && (
+                <>
+                  <span className="text-late">{issueWords[each.issue]}</span>
+                  <button type="button" className="press" onClick={() => void sendAgain(each)}>
+                    Send again
+                  </button>
+                  <button type="button" className="press" onClick={() => void letGo(each)}>
+                    Let it go
+                  </button>
+                </>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,43 @@
+'use client'
+/** Whose hands are at this device: chosen once, remembered here, written beside every entry. */
+import { createContext, useContext, useMemo, type ReactNode } from 'react'
+import type { Person } from '../../core/house/studio'
+import { useStored } from '../form/useStored'
+
+interface Hands {
+  people: readonly Person[]
+  personId: string | null
+  choose: (personId: string | null) => void
+}
+const HandsContext = createContext<Hands>({ people: [], personId: null, choose: () => undefined })
+export const useHands = (): Hands => useContext(HandsContext)
+
+export function HandsProvider({ people, children }: { people: readonly Person[]; children: ReactNode }) {
+  const [chosen, choose] = useStored('itinerum.hands')
+  const personId = people.some(({ id }) => id === chosen) ? chosen : null
+  const hands = useMemo<Hands>(() => ({ people, personId, choose }), [people, personId, choose])
+  return <HandsContext value={hands}>{children}</HandsContext>
+}
+
+/** Who is at the bench; nothing to choose where there is one painter. */
+export function HandsChoice() {
+  const { people, personId, choose } = useHands()
+  if (people.length < 2) return null
+  return (
+    <label className="inline-flex min-h-12 items-center gap-2">
+      <span className="text-soft">Hands</span>
+      <select
+        className="field w-auto py-1 font-semibold"
+        value={personId ?? ''}
+        onChange={(event) => choose(event.target.value || null)}
+      >
+        <option value="">not named</option>
+        {people.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}

@@ -1,0 +1,47 @@
+/** What went wrong on a part: where, why, what mends it, and what it has cost so far. */
+import { severities } from '../../core/log/entry'
+import { getRepair } from '../../core/finish/repairs'
+import type { Journey } from '../../core/piece/journey'
+import { snagsOf } from '../../core/piece/snags'
+import { spotWords } from '../words/checks'
+import { loggedWords, spanWords } from '../words/time'
+
+export function SnagList({ journey, partId, zone, nowMs }: { journey: Journey; partId: string; zone: string; nowMs: number }) {
+  const snags = snagsOf(journey).filter(({ entry }) => entry.partId === partId)
+  if (snags.length === 0) return null
+  return (
+    <ul aria-label="Snags" className="mt-4">
+      {snags.map(({ entry, minutes, ahead, steps }) => {
+        const repair = entry.repair ? getRepair(entry.repair) : null
+        return (
+          <li key={entry.id} className="flex gap-3 border-b border-line py-2">
+            <span aria-hidden className="mt-1 grid size-9 shrink-0 grid-cols-3 grid-rows-3 border-2 border-ink">
+              {spotWords.map((words, k) => (
+                <span key={words} className={entry.spot === k ? 'bg-late' : ''} />
+              ))}
+            </span>
+            <p>
+              <strong>{repair?.words ?? 'Snag'}</strong>{' '}
+              <span className="text-soft">
+                {[
+                  entry.severity && severities[entry.severity],
+                  entry.spot !== null && spotWords[entry.spot],
+                  loggedWords(entry.at, zone, nowMs),
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
+              </span>
+              <span className="block">
+                {[repair && `${repair.cause} ${repair.remedy}`, entry.note].filter(Boolean).join(' ')}
+              </span>
+              <span className="block text-soft">
+                {ahead > 0 ? `${ahead === 1 ? 'one step' : `${ahead} steps`} to mend it` : steps > 0 ? 'mended' : 'noted'}
+                {minutes > 0 ? `, ${spanWords(minutes)} spent on it` : ''}
+              </span>
+            </p>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

@@ -1,0 +1,46 @@
+'use client'
+/** What others change shows here within moments: the server tells that something changed, and the page asks anew. */
+import { useEffect, useState } from 'react'
+import { useRefresh } from './useRefresh'
+
+/** several changes at once are one */
+const settleMs = 250
+
+/** `sinceMs`: when the server read the page; what changed between that and the first listening is asked for too. */
+export function Live({ sinceMs }: { sinceMs: number }) {
+  const refresh = useRefresh()
+  // the page's first reading: later ones come by this very way
+  const [since] = useState(sinceMs)
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined
+    let source: EventSource | undefined
+    let opened = false
+    const ask = () => {
+      clearTimeout(timer)
+      timer = setTimeout(() => void refresh(), settleMs)
+    }
+    // a browser has few connections to one server: a tab that nobody looks at gives its own back
+    const listen = () => {
+      if (document.visibilityState === 'hidden') {
+        source?.close()
+        source = undefined
+      } else if (!source) {
+        // it comes back by itself when broken; what was missed meanwhile is asked for then
+        source = new EventSource(`/api/live?since=${since}`)
+        source.addEventListener('changed', ask)
+        source.onopen = () => {
+          if (opened) ask()
+          opened = true
+        }
+      }
+    }
+    listen()
+    document.addEventListener('visibilitychange', listen)
+    return () => {
+      clearTimeout(timer)
+      source?.close()
+      document.removeEventListener('visibilitychange', listen)
+    }
+  }, [refresh, since])
+  return null
+}

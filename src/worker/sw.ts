@@ -1,0 +1,82 @@
+/// <reference lib="webworker" />
+/**
+ * The service worker: the app opens without a connection. Pages come from the server where it answers and from the last time
+ * where it does not; what carries its own fingerprint in its name is kept for good. Writes never pass through here.
+ */
+import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist } from 'serwist'
+
+declare const self: ServiceWorkerGlobalScope
+
+/** a page that is not there in this time is taken from the last time */
+const patienceSeconds = 4
+const pagesCache = 'itinerum-pages'
+const codeCache = 'itinerum-code'
+
+const serwist = new Serwist({
+  skipWaiting: true,
+  clientsClaim: true,
+  runtimeCaching: [
+    {
+      matcher: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith('/_next/static/'),
+      handler: new CacheFirst({
+        cacheName: codeCache,
+        plugins: [new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 90 * 86_400 })],
+      }),
+    },
+    {
+      matcher: ({ sameOrigin, url }) => sameOrigin && (url.pathname === '/icon.svg' || url.pathname === '/manifest.webmanifest'),
+      handler: new NetworkFirst({ cacheName: codeCache, networkTimeoutSeconds: patienceSeconds }),
+    },
+    {
+      matcher: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith('/api/photos/'),
+      handler: new CacheFirst({
+        cacheName: 'itinerum-photos',
+        plugins: [new ExpirationPlugin({ maxEntries: 300, purgeOnQuotaError: true })],
+      }),
+    },
+    {
+      matcher: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith('/api/'),
+      handler: new NetworkOnly(),
+    },
+    {
+      matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',
+      handler: new NetworkFirst({
+        cacheName: pagesCache,
+        networkTimeoutSeconds: patienceSeconds,
+        matchOptions: { ignoreVary: true },
+        plugins: [new ExpirationPlugin({ maxEntries: 120, purgeOnQuotaError: true })],
+      }),
+    },
+  ],
+})
+serwist.addEventListeners()
+
+/** What a page needs to come alive, by the names it carries in its markup. */
+const codeIn = (html: string) => [...new Set(html.match(/\/_next\/static\/[\w./~-]+\.(?:js|css|woff2)/g) ?? [])]
+
+async function keepPage(path: string): Promise<void> {
+  const response = await fetch(path, { headers: { accept: 'text/html' }, credentials: 'same-origin' })
+  if (!response.ok) return
+  const pages = await caches.open(pagesCache)
+  await pages.put(new URL(path, self.location.origin).href, response.clone())
+  const code = await caches.open(codeCache)
+  const wanted = codeIn(await response.text())
+  await Promise.allSettled(wanted.map(async (url) => ((await code.match(url)) ? undefined : code.add(url))))
+}
+
+/** Today's pages, asked for by the app so that they are there when they are wanted. */
+self.addEventListener('message', (event: ExtendableMessageEvent) => {
+  const data = event.data as { keep?: unknown } | null
+  if (!Array.isArray(data?.keep)) return
+  const paths = data.keep.filter(
+    (path): path is string => typeof path === 'string' && path.startsWith('/') && !path.startsWith('//'),
+  )
+  event.waitUntil(
+    (async () => {
+      const code = await caches.open(codeCache)
+      await Promise.allSettled(['/manifest.webmanifest', '/icon.svg'].map((path) => code.add(path)))
+      // one after another: the page that is open comes first
+      for (const path of paths.slice(0, 60)) await keepPage(path).catch(() => undefined)
+    })(),
+  )
+})
