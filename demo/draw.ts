@@ -144,10 +144,17 @@ const shade = (hex: string, by: number) =>
     )
     .join('')}`
 
-/** An 800 × 680 picture of the piece at a moment. */
-export function drawPiece(drawing: Drawing, moment: 'before' | 'after'): string {
-  const body = drawing[moment]
-  const paint: Paint = { body, dark: shade(body, 0.72), accent: moment === 'before' ? '#8a8072' : drawing.accent }
-  const [wall, floor] = moment === 'before' ? ['#b9b2a4', '#857a69'] : ['#e9e0cd', '#c8b491']
+export type DrawnMoment = 'before' | 'during' | 'after'
+const rooms: Record<DrawnMoment, readonly [wall: string, floor: string]> = {
+  before: ['#b9b2a4', '#857a69'],
+  during: ['#d6cdbb', '#a4937a'],
+  after: ['#e9e0cd', '#c8b491'],
+}
+
+/** An 800 × 680 picture of the piece at a moment; in the middle of the work in the colour that is on it then. */
+export function drawPiece(drawing: Drawing, moment: DrawnMoment, colour = drawing.after): string {
+  const body = moment === 'during' ? colour : drawing[moment]
+  const paint: Paint = { body, dark: shade(body, 0.72), accent: moment === 'after' ? drawing.accent : '#8a8072' }
+  const [wall, floor] = rooms[moment]
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 800 680" width="1200" height="1020">${box(0, 0, 800, 680, wall)}${box(0, 560, 800, 120, floor)}<ellipse cx="400" cy="606" rx="290" ry="22" fill="#1a140e" opacity=".25"/>${shapes[drawing.shape](paint)}${moment === 'before' ? years : ''}</svg>`
 }

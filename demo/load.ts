@@ -16,13 +16,14 @@ import { planFinish } from '../src/core/finish/planFinish'
 import type { LookCode } from '../src/core/finish/looks'
 import { unitOf, type FamilyCode } from '../src/core/finish/families'
 import type { CostKind, Outcome } from '../src/core/log/entry'
-import { roundMoney } from '../src/core/money/money'
 import { areaOfPart } from '../src/core/piece/area'
-import type { PlanStep, Source } from '../src/core/piece/piece'
+import type { Photo, PlanStep, Source } from '../src/core/piece/piece'
 import { dayOf, instantOf } from '../src/core/time/wallTime'
 import type { Surface } from '../src/core/surface/surfaceArea'
 import { addEntries, type NewEntry } from '../src/db/entry'
+import { addWithMaterial } from '../src/db/material'
 import { addPhoto } from '../src/db/photo'
+import { addLot } from '../src/db/stock'
 import { addParts, addPiece, addPlan, type NewPart } from '../src/db/piece'
 import { saveChannel, savePerson, saveProduct, saveStudio, type Product, type SalesChannel, type Studio } from '../src/db/studio'
 import { drawPiece, type Drawing } from './draw'
@@ -31,7 +32,15 @@ interface StudioData {
   studio: Studio
   people: string[]
   channels: Omit<SalesChannel, 'id'>[]
-  products: { name: string; family: FamilyCode; colour?: [string, string]; size: number; price: number }[]
+  /** each with its tins: what is stamped on it, and days from now when it was bought */
+  products: {
+    name: string
+    family: FamilyCode
+    colour?: [string, string]
+    size: number
+    price: number
+    tins: [code: string, days: number][]
+  }[]
   /** days from now, °C, % */
   readings: [number, number, number][]
 }
@@ -60,8 +69,18 @@ interface PieceData {
   condition: string
   drawing: Drawing
   parts: PartData[]
-  /** what went wrong, by the part's place */
-  snags?: { part: number; at: string; repair: RepairCode; severity: Severity; spot: number; note: string }[]
+  /** taken at the bench, by the part's place and the step's: in the colour that was on it */
+  photographs?: { part: number; step: number; at: string; colour: string }[]
+  /** what went wrong, by the part's place; marked on a photograph by its place among them, where it was */
+  snags?: {
+    part: number
+    at: string
+    repair: RepairCode
+    severity: Severity
+    spot: number
+    note: string
+    on?: [photograph: number, x: number, y: number]
+  }[]
   notes?: { at: string; note: string }[]
   costs?: { at: string; kind: CostKind; money: number; note: string }[]
   listed?: { at: string; channel: string; price: number }
@@ -83,6 +102,12 @@ function momentOf(text: string, now: Date, zone: string): string {
   const instant = days && time ? instantOf(`${day}T${time}`, zone) : null
   if (!instant) throw new Error(`no moment in the demo's data: ${text}`)
   return instant
+}
+
+async function inTurn<T, R>(things: readonly T[], work: (thing: T) => Promise<R>): Promise<R[]> {
+  const done: R[] = []
+  for (const thing of things) done.push(await work(thing))
+  return done
 }
 
 /** Loads the demo in one transaction, as the database's owner. */
@@ -116,6 +141,13 @@ async function loadAll(client: pg.Client, data: StudioData, now: Date): Promise<
     colourHex: colour?.[1] ?? null,
   }))
   for (const product of products) await saveProduct(client, studio.id, product)
+  const bought = data.products.flatMap(({ tins }, k) =>
+    tins.map(([code, days]) => ({ code, product: products[k] as Product, boughtAt: new Date(now.getTime() + days * dayMs) })),
+  )
+  for (const { code, product, boughtAt } of bought) {
+    const { id: productId, size, price } = product
+    await addLot(client, studio.id, { id: uuidv7(), productId, code, size, price, boughtAt: boughtAt.toISOString() })
+  }
   const loft = await loadAir(client, studio.id, now)
   for (const [days, temperature, humidity] of data.readings) {
     await addReading(client, studio.id, {
@@ -206,7 +238,8 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
   const entries: NewEntry[] = []
   const add = (when: string, entry: Omit<NewEntry, 'id' | 'pieceId' | 'at'>) =>
     entries.push({
-      id: uuidv7({ msecs: Date.parse(when) }),
+      // what was said at one moment stays in the order it was said
+      id: uuidv7({ msecs: Date.parse(when) + entries.length }),
       pieceId,
       at: when,
       recordedAt: when,
@@ -215,17 +248,26 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
     } as NewEntry)
   if (piece.bought > 0) add(at(piece.takenIn), { kind: 'cost', costKind: 'bought', money: piece.bought })
   if (piece.fetching > 0) add(at(piece.takenIn), { kind: 'cost', costKind: 'fetching', money: piece.fetching })
-  for (const part of parts) {
+  const stepIds: string[][] = []
+  for (const [place, part] of parts.entries()) {
     if (!part.plan) continue
     const steps = await loadPlan(client, studio.id, part, at(part.plan.at))
+    stepIds[place] = steps.map(({ id }) => id)
     for (const [k, done] of (part.done ?? []).entries()) {
       const step = steps[k]
       if (!step) throw new Error(`${piece.name}, ${part.name}: more work than steps (${steps.length})`)
       work(step, part.id, done, at(done.at), add, around.products)
     }
   }
-  for (const { part, at: when, ...snag } of piece.snags ?? [])
-    add(at(when), { kind: 'snag', partId: parts[part]?.id ?? null, ...snag })
+  const photos = await loadPhotos(client, studio.id, piece, {
+    pieceId,
+    at,
+    on: (part, step) => ({ partId: parts[part]?.id ?? null, stepId: stepIds[part]?.[step] ?? null }),
+  })
+  for (const { part, at: when, on, ...snag } of piece.snags ?? []) {
+    const mark = on ? { photoId: photos[on[0]] ?? '', x: on[1], y: on[2] } : null
+    add(at(when), { kind: 'snag', partId: parts[part]?.id ?? null, ...snag, mark })
+  }
   for (const { at: when, note } of piece.notes ?? []) add(at(when), { kind: 'note', note })
   for (const { at: when, kind, money, note } of piece.costs ?? []) add(at(when), { kind: 'cost', costKind: kind, money, note })
   const channelId = (name?: string) => channels.find((channel) => channel.name === name)?.id ?? null
@@ -235,26 +277,47 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
     const { outcome, channel, price, fees, note } = piece.ended
     add(at(piece.ended.at), { kind: outcome, channelId: channelId(channel), money: price ?? null, fees: fees ?? null, note })
   }
-  const trouble = await addEntries(client, studio.id, entries)
-  if (trouble) throw new Error(`${piece.name}: ${trouble.issue}`)
+  // what is taken off the shelf is taken in the order it was
+  const taking = entries.filter(({ kind }) => kind === 'mixed' || kind === 'coat').sort((a, b) => a.at.localeCompare(b.at))
+  const others = entries.filter(({ kind }) => kind !== 'mixed' && kind !== 'coat')
+  for (const trouble of [
+    await addEntries(client, studio.id, others),
+    ...(await inTurn(taking, (entry) => addWithMaterial(client, studio.id, entry))),
+  ])
+    if (trouble) throw new Error(`${piece.name}: ${trouble.issue}`)
+}
 
-  const finished = piece.ended !== undefined || piece.listed !== undefined || piece.photographedAfter !== undefined
-  for (const moment of finished ? (['before', 'after'] as const) : (['before'] as const)) {
-    const takenAt =
-      moment === 'before' ? at(piece.takenIn) : at(piece.photographedAfter ?? piece.listed?.at ?? piece.ended?.at ?? '-1h')
-    const picture = sharp(Buffer.from(drawPiece(piece.drawing, moment)))
-    const [large, small] = [
-      await picture.clone().resize(1200).webp().toBuffer(),
-      await picture.clone().resize(480).webp().toBuffer(),
-    ]
-    await addPhoto(
-      client,
-      studio.id,
-      pieceId,
-      { id: uuidv7(), moment, takenAt, width: 1200, height: 1020, alt: `${piece.name}, ${moment}` },
-      { large, small },
-    )
+/** The photographs, drawn; ids of those taken at the bench, in their order. */
+async function loadPhotos(
+  client: pg.Client,
+  studioId: string,
+  piece: PieceData,
+  {
+    pieceId,
+    at,
+    on,
+  }: {
+    pieceId: string
+    at: (text: string) => string
+    on: (part: number, step: number) => Pick<Photo, 'partId' | 'stepId'>
+  },
+): Promise<string[]> {
+  const store = async (photo: Omit<Photo, 'id' | 'width' | 'height' | 'alt'>, colour?: string) => {
+    const picture = sharp(Buffer.from(drawPiece(piece.drawing, photo.moment, colour)))
+    const large = await picture.clone().resize(1200).webp().toBuffer()
+    const small = await picture.clone().resize(480).webp().toBuffer()
+    const id = uuidv7()
+    const whole = { ...photo, id, width: 1200, height: 1020, alt: `${piece.name}, ${photo.moment}` }
+    await addPhoto(client, studioId, pieceId, whole, { large, small })
+    return id
   }
+  const nowhere = { partId: null, stepId: null }
+  await store({ ...nowhere, moment: 'before', takenAt: at(piece.takenIn) })
+  const finishedAt = piece.photographedAfter ?? piece.listed?.at ?? piece.ended?.at
+  if (finishedAt) await store({ ...nowhere, moment: 'after', takenAt: at(finishedAt) })
+  return inTurn(piece.photographs ?? [], ({ part, step, at: takenAt, colour }) =>
+    store({ ...on(part, step), moment: 'during', takenAt: at(takenAt) }, colour),
+  )
 }
 
 async function loadPlan(
@@ -299,9 +362,10 @@ function work(
   add(when, {
     kind: 'coat',
     ...onStep,
-    money: tin ? roundMoney((tin.price * amount) / tin.size) : 0,
     coat: {
       productId: tin?.id ?? null,
+      lotId: null,
+      batchId: null,
       family,
       mix: step.mix,
       amount,

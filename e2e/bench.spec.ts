@@ -1,5 +1,6 @@
 /** The bench with wet hands: taps counted, clocks paused and put right, fans, fingers, checks that fail, the story of it all. */
 import { expect, test, type Page } from '@playwright/test'
+import sharp from 'sharp'
 
 /** Counts every tap on a button, choice or field between its making and the asking. */
 async function countTaps(page: Page): Promise<() => Promise<number>> {
@@ -13,12 +14,12 @@ async function countTaps(page: Page): Promise<() => Promise<number>> {
   })
   return () => page.evaluate(() => (window as unknown as { taps: number }).taps)
 }
-async function takeIn(page: Page, name: string, options: { finish?: string } = {}) {
+async function takeIn(page: Page, name: string, options: { finish?: string; onIt?: string } = {}) {
   await page.goto('/pieces/new')
   await page.getByLabel('What it is').fill(name)
   await page.getByLabel('Called').fill('Body')
   await page.getByLabel('Made of').selectOption({ label: 'solid wood, close-grained' })
-  await page.getByLabel('On it now').selectOption({ label: 'varnish or polyurethane' })
+  await page.getByLabel('On it now').selectOption({ label: options.onIt ?? 'varnish or polyurethane' })
   await page.getByLabel('Width').fill('100')
   await page.getByLabel('Height').fill('100')
   await page.getByRole('button', { name: 'Take it in' }).click()
@@ -199,6 +200,84 @@ test('a check that fails is a snag with its place, and the plan grows by what me
   expect(csv.suggestedFilename()).toBe('umbrella-rack.csv')
   await page.goto('/learned')
   await expect(page.getByRole('region', { name: 'What goes wrong' })).toContainText('Runs and fat edges')
+})
+
+test('a mix is made up at its step, its coats are taken from it, and the tin on the shelf has so much less', async ({ page }) => {
+  // another one is bought
+  await page.goto('/shelf')
+  const kelp = page.getByRole('listitem').filter({ hasText: /^Kelp Jar/ })
+  await kelp.getByRole('button', { name: /^Another tin of/ }).click()
+  await kelp.getByLabel('Stamped on it').fill('8080')
+  await kelp.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await expect(kelp.getByText('Tin 8080, not opened')).toBeVisible()
+  await takeIn(page, 'Boot bench', { finish: 'Whitewash over the grain', onIt: 'bare' })
+  for (const title of ['Clean off', 'Rinse', 'Abrade along', 'Dust off']) await didAlready(page, title)
+  await way(page)
+    .getByRole('button', { name: /^Mix it/ })
+    .click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByLabel('How much').fill('120')
+  await sheet.getByLabel('From').selectOption({ label: 'Tin 8080, 1000 ml left, not opened' })
+  // one to one
+  await expect(sheet.getByRole('definition')).toHaveText(['60ml', '60ml'])
+  await sheet.getByRole('button', { name: 'Mixed, write it down' }).click()
+  await expect(sheet).toBeHidden()
+  await expect(page.locator('ol').getByText('120 ml of paint : water 1 : 1')).toBeVisible()
+  await way(page)
+    .getByRole('button', { name: /^Start: / })
+    .click()
+  await way(page)
+    .getByRole('button', { name: /^Done: / })
+    .click()
+  await expect(sheet.getByLabel('From the mix')).toContainText('120 ml left')
+  await sheet.getByLabel('Amount, ml').fill('50')
+  await sheet.getByRole('button', { name: 'All well, write it down' }).click()
+  await expect(page.locator('ol').getByText(/50 ml .*from a mix/)).toBeVisible()
+  await page.goto('/shelf')
+  await expect(kelp.getByRole('listitem').filter({ hasText: 'Tin 8080' })).toContainText('940 ml left')
+  // the old one is thrown away
+  await kelp.getByRole('button', { name: /^It is empty: Tin 0932/ }).click()
+  await expect(kelp.getByText(/Tin 0932/)).toHaveCount(0)
+})
+
+test('a photograph taken at a step stands in the strip by its part, and a snag is marked on it', async ({ page }) => {
+  await takeIn(page, 'Shoe rack')
+  await way(page)
+    .getByRole('button', { name: /^Start: Clean off/ })
+    .click()
+  const buffer = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#7fa3a0' } })
+    .png()
+    .toBuffer()
+  await way(page).getByLabel('Photograph').setInputFiles({ name: 'rack.png', mimeType: 'image/png', buffer })
+  await expect(way(page).getByText('rack.png: stored')).toBeVisible()
+  const strip = page.getByRole('list', { name: 'Photographs in the order they were taken' })
+  await expect(strip.getByText(/^Body: Clean off/)).toBeVisible()
+  await strip.getByRole('button', { name: /^Larger/ }).click()
+  const large = page.getByRole('dialog')
+  await expect(large.getByRole('img')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(large).toBeHidden()
+  await way(page)
+    .getByRole('button', { name: /^Done: Clean off/ })
+    .click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Yes, well done' }).click()
+  await way(page).getByText('Something went wrong').click()
+  await way(page)
+    .getByRole('button', { name: /^On: Shoe rack/ })
+    .click()
+  const photo = way(page).getByRole('button', { name: /^Mark where it is on/ })
+  const box = await photo.boundingBox()
+  if (!box) throw new Error('no photograph to mark')
+  await photo.click({ position: { x: box.width * 0.25, y: box.height * 0.75 } })
+  await expect(way(page).getByText('Marked. Tap elsewhere to move it.')).toBeVisible()
+  await expect(photo).toHaveAccessibleName(/25 % from the left, 75 % from the top/)
+  await photo.press('ArrowRight')
+  await expect(photo).toHaveAccessibleName(/27 % from the left, 75 % from the top/)
+  await way(page).getByLabel('Note').fill('A gouge under the shelf')
+  await way(page).getByRole('button', { name: 'Write it down' }).click()
+  const snags = way(page).getByRole('list', { name: 'Snags' })
+  await expect(snags).toContainText('A gouge under the shelf')
+  await expect(snags.getByRole('img', { name: /^Where it is, on: Shoe rack/ })).toBeVisible()
 })
 
 test('a fan moves the window, a finger teaches the shelf, and the figure changes only on purpose', async ({ page }) => {

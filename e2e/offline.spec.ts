@@ -1,10 +1,12 @@
 /**
- * No connection: two devices write thirteen entries, one browser is killed and opened again, the server is started anew; then
- * every entry is there once, with its own time, in order, and what two people said of one step is settled.
+ * No connection: two devices write fourteen entries and take a photograph, one browser is killed and opened again, the server
+ * is started anew; then every entry is there once, with its own time, in order, and what two people said of one step is settled.
  */
+import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import sharp from 'sharp'
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
 import { launch } from './browser'
 import { ownServer } from './ownServer'
@@ -29,6 +31,13 @@ const device = (folder: string): Promise<BrowserContext> =>
     viewport: { width: 390, height: 844 },
   })
 
+/** Ends a browser as a phone that lost its power would: nothing is asked, nothing is written any more. */
+async function kill(context: BrowserContext, folder: string): Promise<void> {
+  const closed = new Promise((resolve) => context.once('close', resolve))
+  execFileSync('pkill', ['-KILL', '-f', '--', `--user-data-dir=${folder}`])
+  await closed
+}
+
 /** Opens the bench and waits until it would open without a connection. */
 async function ready(context: BrowserContext): Promise<Page> {
   const page = context.pages()[0] ?? (await context.newPage())
@@ -50,7 +59,7 @@ const note = async (page: Page, words: string) => {
   await expect(page.getByRole('textbox', { name: 'Note' })).toBeHidden()
 }
 
-test('thirteen entries on two devices without a connection are stored once each, in order, and a conflict is settled', async () => {
+test('fourteen entries on two devices without a connection are stored once each, in order, and a conflict is settled', async () => {
   test.setTimeout(180_000)
   let one = await device(profile)
   const two = await device('')
@@ -70,7 +79,7 @@ test('thirteen entries on two devices without a connection are stored once each,
   await tap(first, /^Pause: Tinted wax/) // 5
 
   // killed and opened again: the bench opens from what the device kept, with what was written on it
-  await one.close()
+  await kill(one, profile)
   one = await device(profile)
   first = one.pages()[0] ?? (await one.newPage())
   await first.goto(own.address())
@@ -94,7 +103,16 @@ test('thirteen entries on two devices without a connection are stored once each,
     .click()
   await note(second, 'Written in the loft') // 12
   await note(second, 'Written on the stairs') // 13
-  await expect(second.getByText('4 entries are on this device, not stored yet.')).toBeVisible()
+  await second.getByRole('button', { name: 'Add a cost' }).click()
+  await second.getByLabel('Amount, GBP').fill('4.20')
+  await second.getByRole('button', { name: 'Write it down' }).click() // 14
+  const picture = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#4c5a3c' } })
+    .jpeg()
+    .toBuffer()
+  await second.getByLabel('Add photographs').setInputFiles({ name: 'settle.jpg', mimeType: 'image/jpeg', buffer: picture })
+  await expect(second.getByText('settle.jpg: on this device, not stored yet')).toBeVisible()
+  await expect(second.getByText('5 entries and one photograph are on this device, not stored yet.')).toBeVisible()
+  const takenBefore = Date.now()
 
   // back again: each device sends by itself
   await own.start()
@@ -110,6 +128,7 @@ test('thirteen entries on two devices without a connection are stored once each,
       'checked',
       'coat',
       'coat',
+      'cost',
       'ended',
       'ended',
       'ended',
@@ -124,11 +143,20 @@ test('thirteen entries on two devices without a connection are stored once each,
   expect(ofFirst).toEqual(['started', 'paused', 'resumed'])
   // each with the time it was written, not the time it was sent
   const times = rows.map(({ at }) => Date.parse(at))
-  expect(new Set(times).size).toBeGreaterThanOrEqual(8)
+  expect(new Set(times).size).toBeGreaterThanOrEqual(9)
   expect(rows.filter(({ note: said }) => said?.startsWith('Written')).map(({ note: said }) => said)).toEqual([
     'Written in the loft',
     'Written on the stairs',
   ])
+
+  const photos = await own.ask<{ at: string; moment: string }>(
+    `select taken_at::text as at, moment from photo where taken_at > now() - interval '10 minutes'`,
+  )
+  expect(photos).toHaveLength(1)
+  expect(Date.parse(photos[0]?.at ?? '')).toBeLessThan(takenBefore)
+  await expect(second.getByRole('list', { name: 'Photographs in the order they were taken' }).getByRole('listitem')).toHaveCount(
+    2,
+  )
 
   // two people ended one coat: both are in the log, one counts, and somebody says which
   await first.goto(`${own.address()}/pieces`)

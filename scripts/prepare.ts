@@ -6,6 +6,7 @@ import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { loadDemo } from '../demo/load'
 import { migrate } from '../src/db/migrate'
+import { types } from '../src/db/pool'
 
 const kind = process.argv[2] ?? 'own'
 const url = process.env.ITINERUM_OWNER_URL
@@ -15,7 +16,7 @@ if (!url || !secret) throw new Error('ITINERUM_OWNER_URL and ITINERUM_APP_SECRET
 const applied = await migrate(url)
 if (applied.length > 0) console.log(`Migrated: ${applied.join(', ')}`)
 
-const client = new pg.Client({ connectionString: url })
+const client = new pg.Client({ connectionString: url, types })
 await client.connect()
 try {
   await client.query(`alter role itinerum_app login password ${client.escapeLiteral(secret)}`)

@@ -1,11 +1,12 @@
 import type { Metadata, Viewport } from 'next'
-import { cookies } from 'next/headers'
+import { cookies, headers } from 'next/headers'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { ActionsProvider } from '../ui/form/actions'
 import { SectionTextures } from '../ui/drawing/Section'
 import { HouseProvider } from '../ui/form/house'
 import { Places } from '../ui/frame/Places'
+import { StyleNonce } from '../ui/frame/StyleNonce'
 import { ThemeButton, type Theme } from '../ui/frame/ThemeButton'
 import { NowProvider } from '../ui/time/now'
 import * as bench from './_actions/bench'
@@ -40,6 +41,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
         <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-3">
           To the content
         </a>
+        <StyleNonce nonce={(await headers()).get('x-nonce')} />
         <SectionTextures />
         <HouseProvider house={{ currency, units, zone }}>
           <ActionsProvider actions={actions}>

@@ -7,7 +7,7 @@ import pg from 'pg'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
 import { migrate } from './migrate'
-import { asStudio, makePool } from './pool'
+import { asStudio, makePool, types } from './pool'
 import { listOpenPieces } from './piece'
 
 const run = promisify(execFile)
@@ -23,7 +23,7 @@ const up = async (home: string) => {
 
 /** A digest of every row of every table. */
 async function digest(url: string): Promise<Record<string, string>> {
-  const client = new pg.Client({ connectionString: url })
+  const client = new pg.Client({ connectionString: url, types })
   await client.connect()
   const { rows } = await client.query<{ name: string }>(
     "select relname as name from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace order by 1",
@@ -43,7 +43,7 @@ beforeAll(async () => {
   await run('chmod', ['755', folder])
   const { owner } = await up('first')
   await migrate(owner)
-  const client = new pg.Client({ connectionString: owner })
+  const client = new pg.Client({ connectionString: owner, types })
   await client.connect()
   await loadDemo(client, new Date())
   await client.end()

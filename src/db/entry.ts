@@ -3,8 +3,13 @@ import type { Entry } from '../core/log/entry'
 import type { OtherWork } from '../core/piece/journey'
 import { findConstraint, type Client } from './pool'
 
-interface EntryRow extends Omit<Entry, 'coat'> {
+interface EntryRow extends Omit<Entry, 'coat' | 'batch' | 'mark'> {
   productId: string | null
+  lotId: string | null
+  batchId: string | null
+  photoId: string | null
+  markX: number | null
+  markY: number | null
   family: NonNullable<Entry['coat']>['family'] | null
   mix: string | null
   amount: number | null
@@ -15,21 +20,37 @@ interface EntryRow extends Omit<Entry, 'coat'> {
   place: string | null
 }
 
-function toEntry({ productId, family, mix, amount, unit, applicator, film, sheen, place, ...row }: EntryRow): Entry {
-  const whole = family !== null && amount !== null && unit !== null && film !== null
-  return { ...row, coat: whole ? { productId, family, mix, amount, unit, applicator, film, sheen, place } : null }
+function toEntry(all: EntryRow): Entry {
+  const { productId, lotId, batchId, family, mix, amount, unit, applicator, film, sheen, place, photoId, markX, markY, ...row } =
+    all
+  const isCoat = family !== null && amount !== null && unit !== null && film !== null
+  const isBatch = row.kind === 'mixed' && family !== null && amount !== null && unit !== null && mix !== null
+  return {
+    ...row,
+    coat: isCoat ? { productId, lotId, batchId, family, mix, amount, unit, applicator, film, sheen, place } : null,
+    batch: isBatch ? { productId, lotId, family, mix, volume: amount, unit } : null,
+    mark: photoId !== null && markX !== null && markY !== null ? { photoId, x: markX, y: markY } : null,
+  }
 }
+/** An entry as its row's columns. */
+const toRow = ({ coat, batch, mark, ...entry }: NewEntry) => ({
+  ...entry,
+  ...coat,
+  ...(batch && { ...batch, amount: batch.volume }),
+  ...(mark && { photoId: mark.photoId, markX: mark.x, markY: mark.y }),
+})
+
+const entryColumns = `id, piece_id as "pieceId", part_id as "partId", step_id as "stepId", person_id as "personId", kind, at,
+  recorded_at as "recordedAt", corrects, minutes, product_id as "productId", family, mix, amount, unit,
+  applicator, film, sheen, place, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail,
+  result, check_code as "checkCode", outside, assist, repair, severity, spot, temperature, humidity,
+  lot_id as "lotId", batch_id as "batchId", photo_id as "photoId", mark_x as "markX", mark_y as "markY"`
 
 /** Every entry of the pieces given, corrected ones too, oldest first. */
 export async function listEntries(client: Client, pieceIds: readonly string[]): Promise<Entry[]> {
-  const { rows } = await client.query<EntryRow>(
-    `select id, piece_id as "pieceId", part_id as "partId", step_id as "stepId", person_id as "personId", kind, at,
-            recorded_at as "recordedAt", corrects, minutes, product_id as "productId", family, mix, amount, unit,
-            applicator, film, sheen, place, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail,
-            result, check_code as "checkCode", outside, assist, repair, severity, spot, temperature, humidity
-     from entry where piece_id = any($1) order by at, id`,
-    [pieceIds],
-  )
+  const { rows } = await client.query<EntryRow>(`select ${entryColumns} from entry e where piece_id = any($1) order by at, id`, [
+    pieceIds,
+  ])
   return rows.map(toEntry)
 }
 
@@ -52,22 +73,23 @@ export async function addEntries(
   studioId: string,
   entries: readonly NewEntry[],
 ): Promise<{ issue: EntryIssue } | null> {
-  const flat = entries.map(({ coat, ...entry }) => ({ ...entry, ...coat }))
   try {
     await client.query(
       `insert into entry (id, studio_id, piece_id, part_id, step_id, person_id, kind, at, recorded_at, corrects, minutes,
                           product_id, family, mix, amount, unit, applicator, film, sheen, place, cost_kind, money, fees, channel_id,
-                          note, detail, result, check_code, outside, assist, repair, severity, spot, temperature, humidity)
+                          note, detail, result, check_code, outside, assist, repair, severity, spot, temperature, humidity,
+                          lot_id, batch_id, photo_id, mark_x, mark_y)
        select id, $2, "pieceId", "partId", "stepId", "personId", kind, at, coalesce("recordedAt", now()), corrects, minutes,
               "productId", family, mix, amount, unit, applicator, film, sheen, place, "costKind", money, fees, "channelId",
-              note, detail, result, "checkCode", outside, assist, repair, severity, spot, temperature, humidity
+              note, detail, result, "checkCode", outside, assist, repair, severity, spot, temperature, humidity,
+              "lotId", "batchId", "photoId", "markX", "markY"
        from jsonb_to_recordset($1::jsonb) as e(id uuid, "pieceId" uuid, "partId" uuid, "stepId" uuid, "personId" uuid,
          kind text, at timestamptz, "recordedAt" timestamptz, corrects uuid, minutes numeric, "productId" uuid, family text, mix text, amount numeric,
          unit text, applicator text, film text, sheen text, place text, "costKind" text, money bigint, fees bigint, "channelId" uuid, note text,
          detail jsonb, result text, "checkCode" text, outside text, assist text, repair text, severity text, spot smallint,
-         temperature numeric, humidity numeric)
+         temperature numeric, humidity numeric, "lotId" uuid, "batchId" uuid, "photoId" uuid, "markX" numeric, "markY" numeric)
        on conflict (id) do nothing`,
-      [JSON.stringify(flat), studioId],
+      [JSON.stringify(entries.map(toRow)), studioId],
     )
   } catch (error) {
     const constraint = findConstraint(error)
@@ -77,6 +99,24 @@ export async function addEntries(
   const ids = entries.map(({ id }) => id)
   const { rows } = await client.query<{ stored: number }>('select count(*)::int as stored from entry where id = any($1)', [ids])
   return rows[0]?.stored === new Set(ids).size ? null : { issue: 'id-taken' }
+}
+
+export async function hasEntry(client: Client, id: string): Promise<boolean> {
+  const { rowCount } = await client.query('select from entry where id = $1', [id])
+  return rowCount === 1
+}
+
+/** The mixes made up since an instant, of any piece, and the coats taken from them, corrections applied. */
+export async function listMixLog(client: Client, since: string): Promise<Entry[]> {
+  const { rows } = await client.query<EntryRow>(
+    `select ${entryColumns} from entry e
+     where ((kind = 'mixed' and at >= $1)
+         or batch_id in (select id from entry m where m.kind = 'mixed' and m.at >= $1))
+       and not exists (select from entry c where c.corrects = e.id)
+     order by at, id`,
+    [since],
+  )
+  return rows.map(toEntry)
 }
 
 /** Clock entries of other pieces since an instant, corrections applied, with what was worked: they may have run beside these. */

@@ -14,9 +14,10 @@ export async function addPhoto(
   bytes: Renditions,
 ): Promise<void> {
   const { rowCount } = await client.query(
-    `insert into photo (id, studio_id, piece_id, moment, taken_at, width, height, alt) values ($1, $2, $3, $4, $5, $6, $7, $8)
+    `insert into photo (id, studio_id, piece_id, part_id, step_id, moment, taken_at, width, height, alt)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
      on conflict (id) do nothing`,
-    [photo.id, studioId, pieceId, photo.moment, photo.takenAt, photo.width, photo.height, photo.alt],
+    [photo.id, studioId, pieceId, photo.partId, photo.stepId, photo.moment, photo.takenAt, photo.width, photo.height, photo.alt],
   )
   if (rowCount !== 1) return
   await client.query(

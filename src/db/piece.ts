@@ -121,7 +121,8 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
   )
   const log = groupBy(await listEntries(client, ids), ({ pieceId }) => pieceId)
   const photos = await client.query<Photo & { pieceId: string }>(
-    `select id, piece_id as "pieceId", moment, taken_at as "takenAt", width, height, alt
+    `select id, piece_id as "pieceId", moment, taken_at as "takenAt", width, height, alt, part_id as "partId",
+            step_id as "stepId"
      from photo where piece_id = any($1) order by taken_at, id`,
     [ids],
   )

@@ -27,7 +27,8 @@ const parsers: Record<number, (text: string) => unknown> = {
   1184: toInstant,
   1700: toNumber,
 }
-const types = {
+/** How values come out of the database: instants as ISO 8601 in UTC, days as they are written, figures as numbers. */
+export const types = {
   getTypeParser: (oid: number, format?: 'text' | 'binary') =>
     format !== 'binary' && parsers[oid] ? parsers[oid] : pg.types.getTypeParser(oid, format as 'text'),
 } as pg.CustomTypesConfig

@@ -49,6 +49,19 @@ const serwist = new Serwist({
     },
   ],
 })
+/** A page that was never kept, and no server: said plainly, and asked for again until it is there. */
+const away = `<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
+<meta http-equiv="refresh" content="3"><title>No connection</title>
+<body style="font:20px/1.4 system-ui;margin:3rem auto;max-width:34rem;padding:0 1rem;color-scheme:light dark">
+<h1>No connection</h1><p>This page is not kept on this device. It opens by itself as soon as the server is back.
+What you wrote is safe on this device. <a href="/">To the bench</a></p></body></html>`
+serwist.setCatchHandler(({ request }) =>
+  Promise.resolve(
+    request.mode === 'navigate'
+      ? new Response(away, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } })
+      : Response.error(),
+  ),
+)
 serwist.addEventListeners()
 
 /** What a page needs to come alive, by the names it carries in its markup. */

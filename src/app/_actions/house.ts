@@ -12,14 +12,19 @@ import {
   type DryingText,
   type RevokeText,
   type RoomText,
+  emptyLotInput,
+  lotInput,
   productInput,
   studioInput,
   type ChannelText,
+  type EmptyLotText,
+  type LotText,
   type ProductText,
   type StudioText,
 } from '../../core/input/house'
 import { methodInput, type MethodText } from '../../core/input/piece'
-import { listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '../../db/studio'
+import { addLot, emptyLot } from '../../db/stock'
+import { findProduct, listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '../../db/studio'
 import { addCalendarFeed, revokeCalendarFeed } from '../../db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '../../db/climate'
 import { lessonsIn } from '../_server/lessons'
@@ -58,15 +63,30 @@ export async function keepChannel(typed: ChannelText): Promise<Answer> {
 }
 
 export async function keepProduct(typed: ProductText): Promise<Answer> {
-  return write(productInput, typed, (client, studio, product) => {
+  return write(productInput, typed, async (client, studio, { lotId, code, at, ...product }) => {
     const coloured = product.colourName !== null && product.colourHex !== null
-    return saveProduct(client, studio.id, {
+    await saveProduct(client, studio.id, {
       ...product,
       colourName: coloured ? product.colourName : null,
       colourHex: coloured ? product.colourHex : null,
       unit: unitOf(product.family),
     })
+    const { id: productId, size, price } = product
+    await addLot(client, studio.id, { id: lotId, productId, code, size, price, boughtAt: at })
   })
+}
+
+/** What a tin costs now is what the next coat is reckoned by before it is opened. */
+export async function buyLot(typed: LotText): Promise<Answer> {
+  return write(lotInput, typed, async (client, studio, { at, ...lot }) => {
+    const product = await findProduct(client, lot.productId)
+    if (!product) throw new Refused('not-found')
+    await addLot(client, studio.id, { ...lot, boughtAt: at })
+    await saveProduct(client, studio.id, { ...product, size: lot.size, price: lot.price })
+  })
+}
+export async function emptyTin(typed: EmptyLotText): Promise<Answer> {
+  return write(emptyLotInput, typed, async (client, _studio, { id, at }) => void (await emptyLot(client, id, at)))
 }
 
 export async function keepRoom(typed: RoomText): Promise<Answer> {

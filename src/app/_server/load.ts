@@ -18,14 +18,18 @@ import {
   type EndedCursor,
 } from '../../db/piece'
 import type { SalesChannel, Studio } from '../../core/house/studio'
-import type { Product } from '../../core/stock/product'
+import { batchesIn, type Batch } from '../../core/mix/batch'
+import type { Product, ShelfLot } from '../../core/stock/product'
 import { listLearned, listReadings, listRooms } from '../../db/climate'
-import { listOtherWork } from '../../db/entry'
+import { listMixLog, listOtherWork } from '../../db/entry'
+import { listLots } from '../../db/stock'
 import { getStudio, listChannels, listProducts } from '../../db/studio'
 import { withStudio } from './session'
 
 /** How far back the air still matters: the longest cure is 30 days. */
 const airDays = 45
+/** a mix that keeps is looked for no longer */
+const mixDays = 14
 const listAir = (client: Client, nowMs: number): Promise<RoomReading[]> =>
   listReadings(client, new Date(nowMs - airDays * 86_400_000).toISOString())
 
@@ -102,7 +106,7 @@ export const loadBench = (): Promise<BenchData> =>
     const files = await listPieceFiles(client, await listOpenPieces(client))
     const { studio, ...around } = await loadAround(client, nowMs, files)
     const { method, hours } = studio
-    return toBenchData(files, { ...around, method, hours, products: await listProducts(client) })
+    return toBenchData(files, { ...around, method, hours, products: await listProducts(client), lots: await listLots(client) })
   })
 
 export interface PieceView {
@@ -115,6 +119,9 @@ export interface PieceView {
   journey: Journey
   channels: SalesChannel[]
   products: Product[]
+  lots: ShelfLot[]
+  /** mixes of any piece that may still be good */
+  batches: Batch[]
   nowMs: number
 }
 
@@ -135,6 +142,8 @@ export const findPieceView = cache((id: string): Promise<PieceView | null> =>
       journey: journeyIn(file, around),
       channels: await listChannels(client),
       products: await listProducts(client),
+      lots: await listLots(client),
+      batches: batchesIn([{ log: await listMixLog(client, new Date(nowMs - mixDays * 86_400_000).toISOString()), climate }]),
       nowMs,
     }
   }),

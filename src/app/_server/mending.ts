@@ -12,7 +12,7 @@ import { store } from './store'
 import { Refused } from './write'
 
 export async function growByMending(client: Client, studio: Studio, entered: z.output<typeof mendInput>): Promise<void> {
-  const { planId, entryId, pieceId, partId, personId, stepIds, at, repair, severity, spot, failed, note } = entered
+  const { planId, entryId, pieceId, partId, personId, stepIds, at, repair, severity, spot, mark, failed, note } = entered
   const file = await findPieceFile(client, pieceId)
   const current = file && journeyOf(file, [], Date.parse(at)).parts.find(({ part }) => part.id === partId)
   if (!file || !current) throw new Refused('not-found')
@@ -32,7 +32,7 @@ export async function growByMending(client: Client, studio: Studio, entered: z.o
           },
         ]
       : []),
-    { id: entryId, kind: 'snag', ...on, stepId: failed?.stepId ?? null, repair, severity, spot, note },
+    { id: entryId, kind: 'snag', ...on, stepId: failed?.stepId ?? null, repair, severity, spot, mark, note },
   ])
   const plan = current.part.plan
   if (!repair || !plan) return

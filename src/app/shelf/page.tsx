@@ -1,12 +1,13 @@
-/** The shelf: what stands there, by family, and what a coat of it costs. */
+/** The shelf: what stands there, by family, how full each tin is, and what a coat of it costs. */
 import Link from 'next/link'
 import { getFamily, safeCoverage, type FamilyCode } from '../../core/finish/families'
 import { coatVolumes } from '../../core/mix/coatVolumes'
 import { formatMoney } from '../../core/money/money'
 import type { Product } from '../../core/stock/product'
-import { formatVolume } from '../../core/unit/length'
+import { listLots } from '../../db/stock'
 import { listProducts } from '../../db/studio'
 import { ProductForm } from '../../ui/house/ProductForm'
+import { TinList } from '../../ui/house/TinList'
 import { capital } from '../../ui/words/craft'
 import { loadStudio, withStudio } from '../_server/session'
 
@@ -14,7 +15,10 @@ export const metadata = { title: 'Shelf' }
 
 export default async function Shelf() {
   const studio = await loadStudio()
-  const products = await withStudio(listProducts)
+  const { products, lots } = await withStudio(async (client) => ({
+    products: await listProducts(client),
+    lots: await listLots(client),
+  }))
   const byFamily = groupByFamily(products)
   const coatCost = ({ family, price, size }: Product) =>
     formatMoney(
@@ -40,18 +44,14 @@ export default async function Shelf() {
             <h2 className="title text-2xl">{capital(getFamily(family).words)}</h2>
             <ul>
               {tins.map((tin) => (
-                <li key={tin.id} className="flex min-h-14 items-center gap-4 border-b border-line py-2">
-                  <span
-                    aria-hidden
-                    className="size-10 shrink-0 rounded-[0.8rem_0.1rem_0.1rem_0.1rem] border border-ink/30"
-                    style={{ background: tin.colourHex ?? 'var(--well)' }}
-                  />
-                  <span className="min-w-0 flex-1 text-lg font-semibold">{tin.colourName ?? tin.name}</span>
-                  <span className="text-right">
-                    {tin.unit === 'g' ? `${tin.size} g` : formatVolume(tin.size, studio.units)},{' '}
-                    {formatMoney(tin.price, studio.currency)}
-                    <span className="block text-sm text-soft">{coatCost(tin)} a coat of 1 m²</span>
-                  </span>
+                <li key={tin.id} className="border-b border-line py-4">
+                  <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+                    <span className="text-lg font-semibold">{tin.colourName ?? tin.name}</span>
+                    <span className="text-sm text-soft">{coatCost(tin)} a coat of 1 m²</span>
+                  </p>
+                  <div className="mt-2">
+                    <TinList product={tin} lots={lots.filter(({ productId }) => productId === tin.id)} />
+                  </div>
                 </li>
               ))}
             </ul>

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { entryFromText } from '../input/bench'
 import { parseAmount } from '../input/amount'
@@ -6,11 +7,14 @@ import { findLastLike } from '../log/lastLike'
 import { journeyOf } from '../piece/journey'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
 import { journeysOn, toBenchData } from './benchData'
-import { benchOrder, whatFits, type BenchLine } from './benchOrder'
+import { benchOrder, type BenchLine, type WhyCode } from './benchOrder'
+import { whatFits } from './whatFits'
 import { nextMorning } from './ifStopped'
 import { dueReminders, listReminders } from './reminders'
 import { defaultMethod } from '../finish/method'
 import { usualHours } from '../house/workingHours'
+
+const house = { currency: 'GBP', units: 'metric', zone: 'UTC' } as const
 
 const line = (id: string, minutes: number, over: Partial<BenchLine> = {}): BenchLine => {
   const step = planStep(id, { minutes })
@@ -42,6 +46,38 @@ describe('I have so many minutes', () => {
   })
   test('nothing that is longer than the time there is', () =>
     expect(whatFits([line('a', 20)], 15, () => 8)).toEqual({ taken: [], minutes: 0 }))
+  test('what stands far down the bench is weighed as well', () => {
+    const long = Array.from({ length: 30 }, (_, k) => other(`long ${k}`, 100))
+    expect(ids(whatFits([...long, line('short', 15)], 20, () => 8).taken)).toEqual(['short'])
+  })
+  test('no set that fits is worth more, by trying every one', () => {
+    const whys: WhyCode[] = ['closing', 'promised', 'open', 'nothing-holds']
+    const worths = { closing: 12_000, promised: 5_000, open: 3_000, 'nothing-holds': 2_000 } as Record<WhyCode, number>
+    const each = fc.tuple(fc.integer({ min: 5, max: 40 }), fc.nat(2), fc.nat(3))
+    fc.assert(
+      fc.property(fc.array(each, { maxLength: 8 }), fc.integer({ min: 5, max: 120 }), fc.nat(9), (facts, minutes, shared) => {
+        const made = facts.map(([length, go, why], k) => {
+          const plain = line(`step ${k}`, length, { why: whys[why] ?? 'open' })
+          return { ...plain, step: { ...plain.step, mix: `mix ${go}` } }
+        })
+        const costOf = (set: readonly BenchLine[]) => {
+          const goes = new Set<string | null>()
+          return set.reduce((sum, { step }) => {
+            const saved = goes.has(step.mix) ? Math.min(shared, step.minutes - 1) : 0
+            goes.add(step.mix)
+            return sum + step.minutes - saved
+          }, 0)
+        }
+        const worthOf = (set: readonly BenchLine[]) => set.reduce((sum, { why, step }) => sum + worths[why] + step.minutes, 0)
+        const sets = Array.from({ length: 1 << made.length }, (_, bits) => made.filter((__, k) => bits & (1 << k)))
+        const most = Math.max(...sets.filter((set) => costOf(set) <= minutes).map(worthOf))
+        const fits = whatFits(made, minutes, () => shared)
+        expect(fits.minutes).toBeLessThanOrEqual(minutes)
+        expect(costOf(fits.taken)).toBe(fits.minutes)
+        expect(worthOf(fits.taken)).toBe(most)
+      }),
+    )
+  })
 })
 
 describe('reminders', () => {
@@ -109,6 +145,8 @@ describe('the last like coat', () => {
       money: 0,
       coat: {
         productId,
+        lotId: null,
+        batchId: null,
         family: 'clay',
         mix: null,
         amount: 80,
@@ -149,6 +187,7 @@ describe('the bench as data', () => {
     others: [],
     learned: {},
     products: [],
+    lots: [],
   })
   const typed = { entryId: uuid(5), pieceId: uuid(1), partId: uuid(2), stepId: uuid(3), at: at('09:10') }
 
@@ -157,7 +196,7 @@ describe('the bench as data', () => {
     expect(JSON.stringify(data)).not.toContain('"mix":null,"amount":null')
   })
   test('a start written on the device runs at once, and once it is known it is not counted twice', () => {
-    const started = entryFromText('startStep', typed)
+    const started = entryFromText('startStep', typed, house)
     if (!started) throw new Error('a start can be read')
     const own = journeysOn(data, [started], ms('09:20'))
     expect(benchOrder(own, ms('09:20')).running).toHaveLength(1)
@@ -165,12 +204,12 @@ describe('the bench as data', () => {
     expect(journeysOn(known, [started, started], ms('09:20'))[0]?.log).toHaveLength(1)
   })
   test('what can’t be read is no entry', () => {
-    expect(entryFromText('startStep', { ...typed, stepId: 'two' })).toBeNull()
-    expect(entryFromText('helpStep', { ...typed, minutes: 'long' })).toBeNull()
-    expect(entryFromText('addNote', { ...typed, note: ' ' })).toBeNull()
+    expect(entryFromText('startStep', { ...typed, stepId: 'two' }, house)).toBeNull()
+    expect(entryFromText('helpStep', { ...typed, minutes: 'long' }, house)).toBeNull()
+    expect(entryFromText('addNote', { ...typed, note: ' ' }, house)).toBeNull()
   })
   test('nobody’s name is nobody, and an entry says all it does not say', () => {
-    const said = entryFromText('seeDry', { ...typed, result: 'dry', personId: '' })
+    const said = entryFromText('seeDry', { ...typed, result: 'dry', personId: '' }, house)
     expect(said).toEqual({
       ...blankEntry,
       id: uuid(5),

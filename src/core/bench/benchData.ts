@@ -8,8 +8,8 @@ import type { WorkingHours } from '../house/workingHours'
 import type { Learned } from '../learn/learned'
 import { blankEntry, type Entry, type EntryKind } from '../log/entry'
 import { journeysIn, type Journey, type OtherWork } from '../piece/journey'
-import type { Part, PieceFile, Plan, PlanStep } from '../piece/piece'
-import type { Product } from '../stock/product'
+import type { Part, Photo, PieceFile, Plan, PlanStep } from '../piece/piece'
+import type { Product, ShelfLot } from '../stock/product'
 
 /** An entry on its way to a device: what is empty is left out. */
 type SlimEntry = Pick<Entry, 'id' | 'kind' | 'at'> & Partial<Entry>
@@ -20,7 +20,7 @@ type SlimPart = Omit<Part, 'plan' | 'earlier'> & {
   plan: (Omit<Plan, 'steps'> & { steps: SlimStep[] }) | null
   earlier: SlimStep[]
 }
-type SlimFile = Omit<PieceFile, 'log' | 'photos' | 'parts'> & { parts: SlimPart[]; log: SlimEntry[] }
+type SlimFile = Omit<PieceFile, 'log' | 'parts'> & { parts: SlimPart[]; log: SlimEntry[] }
 
 const blankStep = {
   family: null,
@@ -43,6 +43,7 @@ interface BenchAround {
   others: OtherWork[]
   learned: Learned
   products: Product[]
+  lots: ShelfLot[]
 }
 export interface BenchData extends BenchAround {
   files: SlimFile[]
@@ -63,6 +64,10 @@ const whole = (entry: SlimEntry, pieceId: string): Entry => ({ ...blankEntry, re
 const slimStep = (step: PlanStep) => said(step) as SlimStep
 const wholeStep = (step: SlimStep): PlanStep => ({ ...blankStep, ...step })
 
+/** the last few are enough to point at what is wrong */
+const mostPhotos = 4
+const lastOf = (photos: readonly Photo[]): Photo[] => photos.slice(-mostPhotos)
+
 /** Pieces of the workshop, without what the bench does not ask after. */
 export function toBenchData(files: readonly PieceFile[], around: BenchAround): BenchData {
   // the air where something stands; the rest is looked up on its own page
@@ -71,13 +76,14 @@ export function toBenchData(files: readonly PieceFile[], around: BenchAround): B
   return {
     ...around,
     climates,
-    files: files.map(({ piece, parts, log }) => ({
+    files: files.map(({ piece, parts, log, photos }) => ({
       piece: { ...piece, condition: null, sourceNote: null },
       parts: parts.map((part) => ({
         ...part,
         plan: part.plan && { ...part.plan, steps: part.plan.steps.map(slimStep) },
         earlier: part.earlier.map(slimStep),
       })),
+      photos: lastOf(photos),
       log: log.filter((entry) => !elsewhere.has(entry.kind) && isAsked(entry, log)).map(slim),
     })),
   }
@@ -93,7 +99,7 @@ export function journeysOn(data: BenchData, written: readonly Entry[], nowMs: nu
       plan: part.plan && { ...part.plan, steps: part.plan.steps.map(wholeStep) },
       earlier: part.earlier.map(wholeStep),
     }))
-    return { ...file, parts, photos: [], log: [...file.log.map((entry) => whole(entry, file.piece.id)), ...own] }
+    return { ...file, parts, log: [...file.log.map((entry) => whole(entry, file.piece.id)), ...own] }
   })
   const { climates, rooms, method, others, learned } = data
   const climateOf = ({ piece }: PieceFile) => climateIn(climates, piece.roomId, rooms)

@@ -18,6 +18,8 @@ import { at, fileWith, ms, partWith, planStep } from '../testing/piece'
 import { benchOrder } from './benchOrder'
 import { ifStopped } from './ifStopped'
 
+const house = { currency: 'GBP', units: 'metric', zone: 'UTC' } as const
+
 const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
 const [wenna, joss] = [uuid(901), uuid(902)]
 const zone = 'UTC'
@@ -71,7 +73,7 @@ function tap(action: BenchAction, piece: number, step: number, time: string, mor
     personId: wenna,
     ...more,
   }
-  const entry = entryFromText(action, typed)
+  const entry = entryFromText(action, typed, house)
   if (!entry) throw new Error(`${action} can't be read`)
   const file = files[piece - 1]
   if (!file) throw new Error(`no piece ${piece}`)
@@ -295,12 +297,15 @@ describe('one window missed, one check failed', () => {
   test('the story of two tells it in order, and the section ends as it stands', () => {
     const [day, ...more] = storyOf(files[1] as PieceFile, { climate, nowMs: ms('20:00') }, zone)
     expect(more).toEqual([])
-    expect(day?.entries.map(({ kind }) => kind)).toEqual([
+    expect(day?.lines.map(({ entry: { kind } }) => kind)).toEqual([
       ...['ended', 'ended', 'coat', 'ended', 'ended', 'coat'],
       ...['ended', 'snag', 'ended', 'ended', 'coat'],
     ])
-    // old varnish, two coats, one touched in
-    expect(day?.sections[0]?.section.layers.filter(({ state }) => state !== 'planned')).toHaveLength(4)
-    expect(storyOf(files[1] as PieceFile, { climate, nowMs: ms('20:00') }, zone, 'coats')[0]?.entries).toHaveLength(3)
+    // old varnish, then a coat, another, one touched in: drawn where it changed, and nowhere else
+    const grown = day?.lines.flatMap(({ section }) =>
+      section ? [section.layers.filter(({ state }) => state !== 'planned').length] : [],
+    )
+    expect(grown).toEqual([1, 2, 3, 4])
+    expect(storyOf(files[1] as PieceFile, { climate, nowMs: ms('20:00') }, zone, 'coats')[0]?.lines).toHaveLength(3)
   })
 })

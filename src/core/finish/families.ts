@@ -26,6 +26,8 @@ export interface Family {
   waterShare?: number
   /** drinks a hard clear: a thin coat first */
   thirsty?: boolean
+  /** minutes for which it can be used once it is mixed */
+  potLife?: Range
   /** days to full hardness */
   cureDays?: Range
   unit?: 'ml' | 'g'
@@ -97,6 +99,7 @@ export const families = {
     rewets: 'freely',
     needsTopcoat: true,
     thirsty: true,
+    potLife: [1440, 2880],
     waterShare: 1,
     cureDays: [30, 30],
   },
@@ -123,6 +126,8 @@ export const families = {
     rewets: 'slightly',
     needsTopcoat: true,
     thirsty: true,
+    // the same day
+    potLife: [480, 720],
     waterShare: 0.1,
     cureDays: [30, 30],
   },

@@ -2,16 +2,19 @@
  * What is written at the bench, as entries of the log: the server stores them, and a device that has no connection reads its
  * own log by the same table until they are stored. Pure.
  */
-import type { z } from 'zod'
+import { z } from 'zod'
 import { unitOf } from '../finish/families'
+import type { House } from './fields'
 import { blankEntry, type Entry } from '../log/entry'
 import {
   assistInput,
   checkInput,
   coatInput,
+  costInput,
   endInput,
   helpInput,
   leaveOutInput,
+  mixInput,
   noteInput,
   seenInput,
   startInput,
@@ -21,10 +24,14 @@ import { mendInput } from './piece'
 
 type Draft = Pick<Entry, 'id' | 'pieceId' | 'kind' | 'at'> & Partial<Omit<Entry, 'recordedAt'>>
 interface BenchWrite<S extends z.ZodType = z.ZodType> {
-  schema: S
+  /** may depend on the house: its currency */
+  schema: S | ((house: House) => S)
   entry: (entered: z.output<S>) => Draft
 }
-const writing = <S extends z.ZodType>(schema: S, entry: (entered: z.output<S>) => Draft): BenchWrite<S> => ({ schema, entry })
+const writing = <S extends z.ZodType>(
+  schema: S | ((house: House) => S),
+  entry: (entered: z.output<S>) => Draft,
+): BenchWrite<S> => ({ schema, entry })
 
 export const benchWrites = {
   startStep: writing(startInput, ({ entryId: id, ...rest }) => ({ id, kind: 'started', ...rest })),
@@ -51,8 +58,20 @@ export const benchWrites = {
     money: 0,
     coat: { ...coat, unit: unitOf(coat.family) },
   })),
+  // likewise
+  mixBatch: writing(mixInput, ({ entryId: id, pieceId, partId, stepId, personId, at, ...batch }) => ({
+    id,
+    kind: 'mixed',
+    pieceId,
+    partId,
+    stepId,
+    personId,
+    at,
+    money: 0,
+    batch: { ...batch, unit: unitOf(batch.family) },
+  })),
   // the steps that mend it are planned where the plan is
-  mendPart: writing(mendInput, ({ entryId: id, pieceId, partId, personId, at, repair, severity, spot, note }) => ({
+  mendPart: writing(mendInput, ({ entryId: id, pieceId, partId, personId, at, repair, severity, spot, mark, note }) => ({
     id,
     kind: 'snag',
     pieceId,
@@ -62,19 +81,22 @@ export const benchWrites = {
     repair,
     severity,
     spot,
+    mark,
     note,
   })),
+  addCost: writing(costInput, ({ entryId: id, ...rest }) => ({ id, kind: 'cost', ...rest })),
   addNote: writing(noteInput, ({ entryId: id, ...rest }) => ({ id, kind: 'note', ...rest })),
 }
 
 export type BenchAction = keyof typeof benchWrites
-export type BenchText<A extends BenchAction> = z.input<(typeof benchWrites)[A]['schema']>
+type SchemaOf<A extends BenchAction> = (typeof benchWrites)[A] extends BenchWrite<infer S> ? S : never
+export type BenchText<A extends BenchAction> = z.input<SchemaOf<A>>
 export const benchActions = Object.keys(benchWrites) as BenchAction[]
 
 /** What was typed as the entry it will be, not stored yet; null where it can't be read. */
-export function entryFromText(action: BenchAction, typed: unknown): Entry | null {
+export function entryFromText(action: BenchAction, typed: unknown, house: House): Entry | null {
   const { schema, entry } = benchWrites[action] as BenchWrite
-  const parsed = schema.safeParse(typed)
+  const parsed = (schema instanceof z.ZodType ? schema : schema(house)).safeParse(typed)
   if (!parsed.success) return null
   const draft = entry(parsed.data)
   return { ...blankEntry, ...draft, recordedAt: draft.at }

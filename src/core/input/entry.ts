@@ -52,7 +52,15 @@ export const checkInput = z.object({
 export const seenInput = z.object({ ...onStep, result: z.enum(['dry', 'wet']) })
 export const assistInput = z.object({ ...onPart, assist: z.enum(['fan', 'heatGun']), on: z.boolean() })
 
+/** what may be left unsaid, and is empty then */
+const chosen = z
+  .union([id, z.literal('')])
+  .optional()
+  .transform((one) => one || null)
+
 const coatFields = {
+  lotId: chosen,
+  batchId: chosen,
   productId: z.union([id, z.literal('').transform(() => null)]),
   family: z.enum(familyCodes as [FamilyCode, ...FamilyCode[]]),
   mix: optionalWords(200),
@@ -67,6 +75,17 @@ const coatFields = {
 }
 export const coatInput = z.object({ ...onStep, ...coatFields })
 export type CoatText = z.input<typeof coatInput>
+
+/** A mix made up at a step; its parts are read from how it is written. */
+export const mixInput = z.object({
+  ...onStep,
+  family: z.enum(familyCodes as [FamilyCode, ...FamilyCode[]]),
+  productId: chosen,
+  lotId: chosen,
+  mix: words('what it is made of, like paint : water 2 : 1', 200),
+  volume: figure('how much was made up', 1, 100_000),
+})
+export type MixText = z.input<typeof mixInput>
 
 export const costInput = (house: House) =>
   z.object({

@@ -72,8 +72,26 @@ export const productInput = (house: House) =>
     colourHex: z.union([z.literal('').transform(() => null), colourHex]),
     size: figure('the size of the tin', 1, 100_000),
     price: neededMoney(house),
+    /** its first tin */
+    lotId: id,
+    code: optionalWords(60),
+    at: instant,
   })
 export type ProductText = z.input<ReturnType<typeof productInput>>
+
+/** Another tin of what is on the shelf already. */
+export const lotInput = (house: House) =>
+  z.object({
+    id,
+    productId: id,
+    code: optionalWords(60),
+    size: figure('the size of the tin', 1, 100_000),
+    price: neededMoney(house),
+    at: instant,
+  })
+export type LotText = z.input<ReturnType<typeof lotInput>>
+export const emptyLotInput = z.object({ id, at: instant })
+export type EmptyLotText = z.input<typeof emptyLotInput>
 
 export const roomInput = z.object({
   id,

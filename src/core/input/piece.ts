@@ -180,6 +180,10 @@ export const mendInput = z
       .transform((code) => (code === '' ? null : (code as RepairCode))),
     severity: z.enum(codesOf(severities)),
     spot: z.int().min(0).max(8).nullable(),
+    mark: z
+      .object({ photoId: id, x: z.number().min(0).max(1), y: z.number().min(0).max(1) })
+      .nullish()
+      .transform((mark) => mark ?? null),
     failed: z.object({ entryId: id, stepId: id, checkCode: z.enum(checkCodes) }).nullable(),
     note: optionalWords(2000),
   })

@@ -39,6 +39,7 @@ export const entryKinds = [
   'assisted',
   'unassisted',
   'snag',
+  'mixed',
   'coat',
   'cost',
   'note',
@@ -59,6 +60,10 @@ export type Result = (typeof results)[number]
 
 export interface CoatFigures {
   productId: string | null
+  /** the tin it was taken from first; null where the shelf had none */
+  lotId: string | null
+  /** the mix it was taken from: the entry that made it up */
+  batchId: string | null
   family: FamilyCode
   mix: string | null
   amount: number
@@ -68,6 +73,24 @@ export interface CoatFigures {
   sheen: Sheen | null
   /** the section of the surface it went on, where not all of it */
   place: string | null
+}
+
+/** A mix made up for one coat or many. */
+export interface BatchFigures {
+  productId: string | null
+  lotId: string | null
+  family: FamilyCode
+  mix: string
+  /** of the ready mix */
+  volume: number
+  unit: 'ml' | 'g'
+}
+
+/** A place on a photograph, as shares of its width and height from the top left. */
+export interface Mark {
+  photoId: string
+  x: number
+  y: number
 }
 
 export interface Entry {
@@ -87,8 +110,9 @@ export interface Entry {
   /** labour typed by hand; wins over the clock */
   minutes: number | null
   coat: CoatFigures | null
+  batch: BatchFigures | null
   costKind: CostKind | null
-  /** a cost, a coat's material, the ask of a listing, the price of a sale */
+  /** a cost, a coat's material, what went into a batch, the ask of a listing, the price of a sale */
   money: number | null
   /** what the channel really took of a sale */
   fees: number | null
@@ -105,6 +129,7 @@ export interface Entry {
   severity: Severity | null
   /** where on the part, a ninth of its face: 0 top left to 8 bottom right */
   spot: number | null
+  mark: Mark | null
   /** the air as it was where the entry was made */
   temperature: number | null
   humidity: number | null
@@ -140,6 +165,7 @@ export const blankEntry: Omit<Entry, 'id' | 'pieceId' | 'kind' | 'at' | 'recorde
   corrects: null,
   minutes: null,
   coat: null,
+  batch: null,
   costKind: null,
   money: null,
   fees: null,
@@ -152,6 +178,7 @@ export const blankEntry: Omit<Entry, 'id' | 'pieceId' | 'kind' | 'at' | 'recorde
   repair: null,
   severity: null,
   spot: null,
+  mark: null,
   temperature: null,
   humidity: null,
   detail: null,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { benchOrder, whatFits } from '../bench/benchOrder'
+import { benchOrder } from '../bench/benchOrder'
+import { whatFits } from '../bench/whatFits'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
 import { aheadOn, doneOn } from './facts'
 import { journeyOf } from './journey'
@@ -28,6 +29,8 @@ const coatOf = (id: string, when: string, amount: number, money: number) =>
     money,
     coat: {
       productId: null,
+      lotId: null,
+      batchId: null,
       family: 'chalk-style',
       mix: null,
       amount,

@@ -80,6 +80,9 @@ export interface Photo {
   width: number
   height: number
   alt: string
+  /** the part it shows, where it shows one; the step it was taken at, where it was taken at one */
+  partId: string | null
+  stepId: string | null
 }
 export interface PieceFile {
   piece: Piece

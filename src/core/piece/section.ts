@@ -41,7 +41,22 @@ const tones: Partial<Record<FamilyCode, string>> = {
 /** Whether the old finish has been taken off by the work done so far. */
 const strips = (done: readonly string[]) => done.includes('scrape') || done.includes('dewax')
 
-export function sectionOf({ part, steps, window }: PartJourney): Section {
+type Standing = Pick<PartJourney, 'part' | 'steps' | 'window'>
+
+/** The section as it stood at an instant: what was done later is still planned then. */
+export function sectionAsOf({ part, steps, gone }: PartJourney, at: string): Section {
+  const done = new Set(gone.flatMap(({ step, state }) => (state.endedAt !== null && state.endedAt <= at ? [step.id] : [])))
+  return sectionOf({
+    part: { ...part, earlier: part.earlier.filter(({ id }) => done.has(id)) },
+    steps: steps.map(({ step, state }) => ({
+      step,
+      state: state.status === 'left-out' ? state : { ...state, status: done.has(step.id) ? 'done' : 'waiting' },
+    })),
+    window: null,
+  })
+}
+
+export function sectionOf({ part, steps, window }: Standing): Section {
   const doneCodes = [...part.earlier, ...steps.filter(({ state }) => state.status === 'done').map(({ step }) => step)].map(
     ({ operation }) => operation,
   )

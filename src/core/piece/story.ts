@@ -1,5 +1,5 @@
-/** A piece's log as an account: day by day, with the section as it stood when the day ended. Pure. */
-import { sectionOf, type Section } from './section'
+/** A piece's log as an account: day by day, with the section as it grew. Pure. */
+import { sectionAsOf, type Section } from './section'
 import { dayOf } from '../time/wallTime'
 import { journeyIn, type Around } from './journey'
 import type { Entry, EntryKind } from '../log/entry'
@@ -16,51 +16,53 @@ export type StoryFilter = keyof typeof storyFilters
 
 const kindsOf: Record<Exclude<StoryFilter, 'all'>, readonly EntryKind[]> = {
   work: ['started', 'paused', 'resumed', 'ended', 'left-out', 'helped', 'seen', 'assisted', 'unassisted'],
-  coats: ['coat'],
+  coats: ['mixed', 'coat'],
   snags: ['checked', 'snag'],
   money: ['cost', 'listed', 'sold', 'handed-over', 'kept', 'given', 'scrapped'],
 }
 
+export interface StoryLine {
+  entry: Entry
+  /** the part as it stood then, where this line is the first to tell that it had changed */
+  section: Section | null
+}
 export interface StoryDay {
   /** YYYY-MM-DD in the studio's zone */
   day: string
-  entries: Entry[]
-  /** the parts as they stood when the day ended, where this day changed them */
-  sections: { partId: string; name: string; section: Section }[]
+  lines: StoryLine[]
   /** labour of all that ended this day, minutes */
   minutes: number
 }
 
-const drawn = (section: Section) => JSON.stringify(section)
-
-/** The days of a piece, oldest first; each entry in the order it happened. */
+/** The days of a piece, oldest first; each entry in the order it happened, the section growing along them. */
 export function storyOf(file: PieceFile, around: Around, zone: string, filter: StoryFilter = 'all'): StoryDay[] {
   const whole = journeyIn(file, around)
-  const days = new Map(file.log.map(({ id, at }) => [id, dayOf(at, zone)]))
-  const dayOfEntry = ({ id }: Entry) => days.get(id) ?? ''
+  const parts = new Map(whole.parts.map((part) => [part.part.id, part]))
   // an account tells what was done; when it was begun is told by the work itself
   const ended = new Set(whole.log.filter(({ kind }) => kind === 'ended').map(({ stepId }) => stepId))
   const told = whole.log.filter(
     ({ kind, stepId }) =>
       (filter === 'all' || kindsOf[filter].includes(kind)) && (filter === 'work' || kind !== 'started' || !ended.has(stepId)),
   )
-  const endings = whole.parts.flatMap(({ gone }) => gone)
-  const before = new Map<string, string>()
-  const account = [...new Set(whole.log.map(dayOfEntry))].map((day): StoryDay => {
-    const until = journeyIn({ ...file, log: file.log.filter((entry) => dayOfEntry(entry) <= day) }, around)
-    return {
-      day,
-      entries: told.filter((entry) => dayOfEntry(entry) === day),
-      sections: until.parts.flatMap((part) => {
-        const section = sectionOf(part)
-        const known = before.get(part.part.id)
-        before.set(part.part.id, drawn(section))
-        return part.part.plan && known !== drawn(section) ? [{ partId: part.part.id, name: part.part.name, section }] : []
-      }),
-      minutes: endings
-        .filter(({ state }) => state.ended && dayOfEntry(state.ended) === day)
-        .reduce((sum, { state }) => sum + state.minutes, 0),
-    }
+  const drawn = new Map<string, string>()
+  const lines = told.map((entry): StoryLine => {
+    const part = entry.partId === null ? undefined : parts.get(entry.partId)
+    if (!part?.part.plan) return { entry, section: null }
+    const section = sectionAsOf(part, entry.at)
+    const drawing = JSON.stringify(section)
+    const changed = drawn.get(part.part.id) !== drawing
+    drawn.set(part.part.id, drawing)
+    return { entry, section: changed ? section : null }
   })
-  return account.filter(({ entries }) => entries.length > 0)
+  const minutesOn = new Map<string, number>()
+  for (const { state } of whole.parts.flatMap(({ gone }) => gone)) {
+    const day = dayOf(state.endedAt ?? '', zone)
+    minutesOn.set(day, (minutesOn.get(day) ?? 0) + state.minutes)
+  }
+  const days = new Map<string, StoryLine[]>()
+  for (const line of lines) {
+    const day = dayOf(line.entry.at, zone)
+    days.set(day, [...(days.get(day) ?? []), line])
+  }
+  return [...days].map(([day, its]) => ({ day, lines: its, minutes: minutesOn.get(day) ?? 0 }))
 }

@@ -19,7 +19,7 @@ export interface Draw {
 const costSoFar = ({ price, size }: Lot, remaining: number) => roundMoney((price * (size - remaining)) / size)
 
 /** Opened lots first, the earliest opened before; then unopened, the earliest bought before; ties by id. */
-const inTurn = (a: Lot, b: Lot): number => {
+export const inTurn = (a: Lot, b: Lot): number => {
   if ((a.openedAt === null) !== (b.openedAt === null)) return a.openedAt === null ? 1 : -1
   const [one, other] = a.openedAt !== null && b.openedAt !== null ? [a.openedAt, b.openedAt] : [a.boughtAt, b.boughtAt]
   return one.localeCompare(other) || a.id.localeCompare(b.id)

@@ -1,5 +1,6 @@
 /** A tin on the shelf: its family, its colour where it has one, its size and price. Size in ml or g, money in minor units. */
 import type { FamilyCode } from '../finish/families'
+import { inTurn, type Lot } from './drawFromLots'
 
 export interface Product {
   id: string
@@ -11,6 +12,16 @@ export interface Product {
   unit: 'ml' | 'g'
   price: number
 }
+
+/** One tin as it was bought, with what is left in it. */
+export interface ShelfLot extends Lot {
+  productId: string
+  /** what is stamped on it */
+  code: string | null
+}
+/** The tins of a product that have something in them, the one to reach for first. */
+export const lotsInTurn = (lots: readonly ShelfLot[], productId: string): ShelfLot[] =>
+  lots.filter((lot) => lot.productId === productId && lot.remaining > 0).sort(inTurn)
 
 /** The tin to reach for: the family and colour wanted, else the family alone; null where the shelf has none. */
 export function findTin(products: readonly Product[], family: FamilyCode, hex: string | null): Product | null {

@@ -4,7 +4,7 @@ import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import type { Studio } from '../../core/house/studio'
 import { usualHours } from '../../core/house/workingHours'
-import { asStudio, makePool, type Client } from '../pool'
+import { asStudio, makePool, types, type Client } from '../pool'
 import { saveStudio } from '../studio'
 
 export const templateName = 'itinerum_template'
@@ -49,7 +49,7 @@ export async function makeDatabase(): Promise<TestDatabase> {
   const root = new pg.Client({ connectionString: testOwnerUrl('postgres') })
   await root.connect()
   await root.query(`create database ${name} template ${templateName}`)
-  const owner = new pg.Client({ connectionString: testOwnerUrl(name) })
+  const owner = new pg.Client({ connectionString: testOwnerUrl(name), types })
   await owner.connect()
   const url = new URL(testOwnerUrl(name))
   url.username = 'itinerum_app'

@@ -8,6 +8,6 @@ export const addRendition = (client: Client, studioId: string, pieceId: string, 
     client,
     studioId,
     pieceId,
-    { id, moment: 'before', takenAt: at, width: 4, height: 3, alt: '' },
+    { id, partId: null, stepId: null, moment: 'before', takenAt: at, width: 4, height: 3, alt: '' },
     { small: Buffer.from(words), large: Buffer.from(words) },
   )

@@ -8,6 +8,7 @@ import { addParts, addPiece, addPlan, type NewPart } from '../piece'
 import type { Client } from '../pool'
 import { addDryingFigure, addReading, saveRoom } from '../climate'
 import { addCalendarFeed } from '../calendarFeed'
+import { addDraws, addLot } from '../stock'
 import { saveChannel, savePerson, saveProduct } from '../studio'
 
 export const at = '2026-05-04T09:30:00.000Z'
@@ -86,6 +87,7 @@ export interface Whole {
   channelId: string
   personId: string
   productId: string
+  lotId: string
   readingId: string
   roomId: string
   figureId: string
@@ -99,10 +101,13 @@ export function wholePiece(): Whole {
   const piece = pieceRow()
   const part = partRow()
   const plan = planRow()
-  const [channelId, personId, productId] = [uuidv7(), uuidv7(), uuidv7()]
+  const [channelId, personId, productId, lotId] = [uuidv7(), uuidv7(), uuidv7(), uuidv7()]
+  const batchId = uuidv7()
   const onStep = { pieceId: piece.id, partId: part.id, stepId: plan.steps[0]?.id ?? null, at, personId }
   const coat = {
     productId,
+    lotId,
+    batchId: null,
     family: 'clay',
     mix: null,
     amount: 80.5,
@@ -116,6 +121,14 @@ export function wholePiece(): Whole {
     { id: uuidv7(), kind: 'started', ...onStep },
     { id: uuidv7(), kind: 'ended', ...onStep, minutes: 14 },
     { id: uuidv7(), kind: 'coat', ...onStep, money: 338, coat },
+    {
+      id: batchId,
+      kind: 'mixed',
+      ...onStep,
+      money: 210,
+      batch: { productId, lotId, family: 'clay', mix: 'paint : water 1 : 1', volume: 100, unit: 'ml' },
+    },
+    { id: uuidv7(), kind: 'coat', ...onStep, money: 84, coat: { ...coat, lotId: null, batchId, amount: 40 } },
     { id: uuidv7(), kind: 'paused', ...onStep },
     { id: uuidv7(), kind: 'helped', ...onStep, minutes: 12 },
     { id: uuidv7(), kind: 'checked', ...onStep, checkCode: 'raking-light', result: 'fail' },
@@ -134,6 +147,7 @@ export function wholePiece(): Whole {
     channelId,
     personId,
     productId,
+    lotId,
     readingId: uuidv7(),
     roomId: uuidv7(),
     figureId: uuidv7(),
@@ -159,6 +173,14 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     unit: 'ml',
     price: 2100,
   })
+  await addLot(client, studioId, {
+    id: whole.lotId,
+    productId: whole.productId,
+    code: '4417',
+    size: 500,
+    price: 2100,
+    boughtAt: at,
+  })
   await addRecipe(
     client,
     studioId,
@@ -182,6 +204,17 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
   await addPlan(client, studioId, part.id, plan)
   const trouble = await addEntries(client, studioId, whole.entries)
   if (trouble) throw new Error(trouble.issue)
-  const photo = { id: whole.photoId, moment: 'before', takenAt: at, width: 4, height: 3, alt: '' } as const
+  const first = whole.entries.find(({ kind }) => kind === 'coat')
+  await addDraws(client, studioId, first?.id ?? '', [{ lot: whole.lotId, amount: 80.5, cost: 338 }])
+  const photo = {
+    id: whole.photoId,
+    partId: part.id,
+    stepId: null,
+    moment: 'before',
+    takenAt: at,
+    width: 4,
+    height: 3,
+    alt: '',
+  } as const
   await addPhoto(client, studioId, piece.id, photo, { small: Buffer.from('small'), large: Buffer.from('large') })
 }

@@ -6,9 +6,11 @@
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { journeysOn, type BenchData } from '../../core/bench/benchData'
-import { benchOrder, whatFits, type BenchLine, type WhyCode } from '../../core/bench/benchOrder'
+import { benchOrder, type BenchLine, type WhyCode } from '../../core/bench/benchOrder'
+import { whatFits } from '../../core/bench/whatFits'
 import { isSilent } from '../../core/climate/believe'
 import { climateIn } from '../../core/climate/rooms'
+import { batchesIn } from '../../core/mix/batch'
 import { getOperation } from '../../core/labour/operations'
 import { useOutbox } from '../outbox/outbox'
 import { HandsChoice } from '../outbox/hands'
@@ -57,6 +59,11 @@ export function BenchView({ data }: { data: BenchData }) {
   const air = climateIn(data.climates, null, data.rooms).at(-1) ?? null
   const around: CardAround = {
     products: data.products,
+    lots: data.lots,
+    batches: batchesIn(
+      journeys.map(({ file: { piece }, log }) => ({ log, climate: climateIn(data.climates, piece.roomId, data.rooms) })),
+    ),
+    journeys,
     coats: journeys.flatMap(({ log }) => log.filter(({ kind }) => kind === 'coat')),
     nowMs,
   }

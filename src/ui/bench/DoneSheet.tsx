@@ -11,10 +11,14 @@ import { coatInput, type CoatText } from '../../core/input/entry'
 import { sheens } from '../../core/log/entry'
 import type { Reading } from '../../core/drying/windowFor'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
 import { isKey, useCalm } from '../form/useCalm'
 import { useEntryForm } from '../form/useEntryForm'
 import { useOutbox } from '../outbox/outbox'
+import { StepPhoto } from '../photo/AddPhotos'
+import { useNow } from '../time/now'
 import { checkAsks, checkHows } from '../words/checks'
+import { batchWords, lotWords } from '../words/stock'
 import { SnagForm } from './SnagForm'
 import type { CoatPlan, StepCard } from './stepCard'
 
@@ -185,6 +189,8 @@ function CoatForm({ card, plan, endedAt, air, judge }: Omit<Props, 'done'> & { p
       stepId: card.stepId,
       at: endedAt,
       productId: plan.tinId,
+      lotId: plan.tins.find(({ id }) => id === plan.tinId)?.lots[0]?.id ?? '',
+      batchId: plan.batchId,
       family: plan.family,
       mix: plan.mix,
       amount: String(plan.amount),
@@ -200,9 +206,13 @@ function CoatForm({ card, plan, endedAt, air, judge }: Omit<Props, 'done'> & { p
     () => judge(verdict.current),
   )
   const { register, watch, setValue } = form
+  const { zone } = useHouse()
+  const nowMs = useNow()
   const tin = plan.tins.find(({ id }) => id === watch('productId'))
+  // of the tin in hand; the product's usual one where none was named
+  const size = tin ? (tin.lots.find(({ id }) => id === watch('lotId'))?.size ?? tin.size) : null
   const measure = (text: string) => {
-    const amount = parseAmount(text, tin?.size ?? null)
+    const amount = parseAmount(text, size)
     if (amount !== null) setValue('amount', String(amount), { shouldValidate: true })
   }
   return (
@@ -210,13 +220,35 @@ function CoatForm({ card, plan, endedAt, air, judge }: Omit<Props, 'done'> & { p
       <Dialog.Description className="col-span-2 text-soft">
         What went on. It is filled in from the plan: change what was different.
       </Dialog.Description>
-      <ChoiceField
-        label="Product"
-        className="col-span-2"
-        {...register('productId')}
-        trouble={troubleOf('productId')}
-        options={[...plan.tins.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
-      />
+      {plan.batches.length > 0 && (
+        <ChoiceField
+          label="From the mix"
+          className="col-span-2"
+          {...register('batchId')}
+          options={[
+            ...plan.batches.map((batch) => [batch.id, batchWords(batch, zone, nowMs)] as const),
+            ['', 'No mix: from the tin'],
+          ]}
+        />
+      )}
+      {!watch('batchId') && (
+        <>
+          <ChoiceField
+            label="Product"
+            className={tin && tin.lots.length > 0 ? '' : 'col-span-2'}
+            {...register('productId', { onChange: () => setValue('lotId', '') })}
+            trouble={troubleOf('productId')}
+            options={[...plan.tins.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
+          />
+          {tin && tin.lots.length > 0 && (
+            <ChoiceField
+              label="From"
+              {...register('lotId')}
+              options={[...tin.lots.map((lot) => [lot.id, lotWords(lot, tin.unit)] as const), ['', 'whichever is open']]}
+            />
+          )}
+        </>
+      )}
       <div>
         <TextField
           label={`Amount, ${plan.unit}`}
@@ -224,7 +256,7 @@ function CoatForm({ card, plan, endedAt, air, judge }: Omit<Props, 'done'> & { p
           {...register('amount', { onBlur: (event: { target: { value: string } }) => measure(event.target.value) })}
           trouble={troubleOf('amount')}
         />
-        {tin && (
+        {size !== null && (
           <div className="mt-2 flex flex-wrap gap-2">
             {tinShares.map(([words, share]) => (
               <button
@@ -232,7 +264,7 @@ function CoatForm({ card, plan, endedAt, air, judge }: Omit<Props, 'done'> & { p
                 type="button"
                 className="press px-3 text-sm"
                 aria-label={`${words} of the tin`}
-                onClick={() => setValue('amount', String(Math.round(share * tin.size)))}
+                onClick={() => setValue('amount', String(Math.round(share * size)))}
               >
                 {words} tin
               </button>
@@ -282,17 +314,20 @@ function CoatForm({ card, plan, endedAt, air, judge }: Omit<Props, 'done'> & { p
           <AreaField label="Note" rows={2} {...register('note')} trouble={troubleOf('note')} className="col-span-2" />
         </div>
       </details>
-      <div className="col-span-2 flex flex-wrap gap-2" role="group" aria-label="Said quickly">
-        {chips.map((words) => (
-          <button
-            key={words}
-            type="button"
-            className="press px-3 text-sm"
-            onClick={() => setValue('note', [form.getValues('note'), words].filter(Boolean).join('. '))}
-          >
-            {words}
-          </button>
-        ))}
+      <div className="col-span-2 flex flex-wrap items-start gap-2">
+        <StepPhoto card={card} />
+        <div className="flex flex-wrap gap-2" role="group" aria-label="Said quickly">
+          {chips.map((words) => (
+            <button
+              key={words}
+              type="button"
+              className="press px-3 text-sm"
+              onClick={() => setValue('note', [form.getValues('note'), words].filter(Boolean).join('. '))}
+            >
+              {words}
+            </button>
+          ))}
+        </div>
       </div>
       <div className="col-span-2">
         <Trouble>{issue}</Trouble>

@@ -2,11 +2,13 @@
 /** Something is wrong: what, where, how bad. The likeliest first; the plan grows by what mends it. */
 import { useId, useState } from 'react'
 import { getRepair, repairCodes, type RepairCode } from '../../core/finish/repairs'
-import { severities, type Severity } from '../../core/log/entry'
+import { severities, type Mark, type Severity } from '../../core/log/entry'
+import type { Photo } from '../../core/piece/piece'
 import type { CheckCode } from '../../core/labour/operations'
 import type { Answer } from '../form/actions'
 import { AreaField, ChoiceField, pairs, Trouble } from '../form/Field'
 import { useOutbox } from '../outbox/outbox'
+import { MarkOnPhoto } from '../photo/MarkOnPhoto'
 import { spotWords } from '../words/checks'
 import { issueWords } from '../words/issues'
 import { mendIds } from './mendIds'
@@ -18,6 +20,8 @@ export interface SnagOn {
   partName: string
   face: number
   likely: readonly RepairCode[]
+  /** the last photographs on which it may be marked */
+  photos: readonly Photo[]
   /** the check that found it */
   failed: { entryId: string; stepId: string; checkCode: CheckCode } | null
 }
@@ -28,6 +32,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
   const [code, setCode] = useState<RepairCode | ''>('')
   const [severity, setSeverity] = useState<Severity>('plain')
   const [spot, setSpot] = useState<number | null>(null)
+  const [mark, setMark] = useState<Mark | null>(null)
   const [note, setNote] = useState('')
   const [answer, setAnswer] = useState<Answer | null>(null)
   const repair = code === '' ? null : getRepair(code)
@@ -38,7 +43,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
       return setAnswer({ issue: 'not-readable', fields: { repair: 'Choose what is wrong, or write it down.' } })
     const { pieceId, partId, failed } = on
     const when = at ?? new Date().toISOString()
-    const typed = { ...ids, pieceId, partId, at: when, repair: code, severity, spot, failed, note }
+    const typed = { ...ids, pieceId, partId, at: when, repair: code, severity, spot, mark, failed, note }
     const about = `Snag: ${repair?.words ?? 'a note'}, ${on.pieceName}, ${on.partName.toLowerCase()}`
     const got = await send('mendPart', typed, about)
     setAnswer(got)
@@ -46,6 +51,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
     setCode('')
     setNote('')
     setSpot(null)
+    setMark(null)
     setIds(mendIds())
     done()
   }
@@ -97,6 +103,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
           <AreaField label="Note" rows={2} value={note} onChange={(event) => setNote(event.target.value)} className="mt-3" />
         </fieldset>
       </div>
+      <OnPhoto photos={on.photos} mark={mark} set={setMark} />
       <Trouble>{issue}</Trouble>
       <button type="button" onClick={() => void save()} className="press press-now min-h-14 px-6 text-lg">
         {code === '' ? 'Write it down' : 'Put the mending into the plan'}
@@ -129,5 +136,42 @@ function WhereOn({ face, spot, choose }: { face: number; spot: number | null; ch
         ))}
       </div>
     </fieldset>
+  )
+}
+
+/** Or on a photograph: chosen small, marked large. */
+function OnPhoto({ photos, mark, set }: { photos: readonly Photo[]; mark: Mark | null; set: (mark: Mark | null) => void }) {
+  const [chosen, setChosen] = useState<string | null>(null)
+  const photo = photos.find(({ id }) => id === chosen)
+  if (photos.length === 0) return null
+  const choose = (id: string) => {
+    setChosen(chosen === id ? null : id)
+    set(null)
+  }
+  return (
+    <div>
+      <p className="mb-1 text-sm font-semibold">Or on a photograph</p>
+      <div className="flex flex-wrap gap-2">
+        {photos.map(({ id, alt }) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={chosen === id}
+            aria-label={`On: ${alt}`}
+            onClick={() => choose(id)}
+            className="aria-pressed:outline-3 aria-pressed:outline-now"
+          >
+            {/* eslint-disable-next-line @next/next/no-img-element */}
+            <img src={`/api/photos/${id}?size=small`} alt="" className="h-14 w-20 rounded-sm object-cover" />
+          </button>
+        ))}
+      </div>
+      {photo && (
+        <div className="mt-2 max-w-md">
+          <MarkOnPhoto photo={photo} mark={mark} set={set} />
+          <p className="mt-1 text-sm text-soft">{mark ? 'Marked. Tap elsewhere to move it.' : 'Tap where it is.'}</p>
+        </div>
+      )}
+    </div>
   )
 }

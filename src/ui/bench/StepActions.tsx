@@ -9,8 +9,10 @@ import { useCalm } from '../form/useCalm'
 import { useNow } from '../time/now'
 import { issueWords } from '../words/issues'
 import { spanWords } from '../words/time'
+import { StepPhoto } from '../photo/AddPhotos'
 import { ClockEnds } from './ClockEnds'
 import { useDoneSheet } from './DoneSheet'
+import { MixButton } from './MixSheet'
 import { SectionTimer } from './SectionTimer'
 import { useStep } from './useStep'
 import { RemedyButton } from './RemedyButton'
@@ -89,6 +91,8 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
         <button type="button" className="press" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           {running ? 'It took…' : 'Done already…'}
         </button>
+        {card.coat && card.coat.mixVolume !== null && <MixButton card={card} plan={card.coat} />}
+        {running && <StepPhoto card={card} />}
         {!running && phase === 'gone' && card.window?.remedy && <RemedyButton card={card} repair={card.window.remedy} />}
       </div>
       {(asking || forgotten) && (

@@ -1,7 +1,7 @@
 /** One step as the bench shows it: plain data, so that a small client island can act on it. */
 import type { Segment } from '../../core/drying/phase'
 import { checkOf, likelyRepairs } from '../../core/finish/checks'
-import { unitOf, type FamilyCode } from '../../core/finish/families'
+import { getFamily, unitOf, type FamilyCode } from '../../core/finish/families'
 import { remedyOf } from '../../core/finish/missed'
 import { mayHoldLead } from '../../core/finish/refusals'
 import type { RepairCode } from '../../core/finish/repairs'
@@ -13,9 +13,12 @@ import { findLastLike } from '../../core/log/lastLike'
 import type { Film } from '../../core/mix/coatVolumes'
 import { factsOf } from '../../core/piece/facts'
 import type { Journey, PartJourney } from '../../core/piece/journey'
-import type { PlanStep } from '../../core/piece/piece'
+import type { Photo, PieceFile, PlanStep } from '../../core/piece/piece'
 import { sectionOf, type Section } from '../../core/piece/section'
-import { findTin, type Product } from '../../core/stock/product'
+import { isGood, volumeFor, type Batch } from '../../core/mix/batch'
+import { coatsAhead } from '../../core/mix/coatsAhead'
+import { parseMix } from '../../core/mix/parts'
+import { findTin, lotsInTurn, type Product, type ShelfLot } from '../../core/stock/product'
 import { cautionWords, pastWords, reasonWords, stepTitle, withWhat } from '../words/craft'
 
 export interface Tin {
@@ -23,6 +26,8 @@ export interface Tin {
   name: string
   unit: 'ml' | 'g'
   size: number
+  /** what stands on the shelf of it, the one to reach for first */
+  lots: ShelfLot[]
 }
 export interface CoatPlan {
   family: FamilyCode
@@ -33,6 +38,11 @@ export interface CoatPlan {
   film: Film
   tinId: string
   tins: Tin[]
+  /** mixes of this family that can still be used; the one to reach for first */
+  batches: Batch[]
+  batchId: string
+  /** how much to make up, where it is mixed from parts or keeps for a while only; else null */
+  mixVolume: number | null
 }
 export interface WindowView {
   segments: Segment[]
@@ -71,6 +81,8 @@ export interface StepCard {
   cautions: string[]
   check: CheckCode | null
   likely: RepairCode[]
+  /** the last photographs of the piece: a snag may be marked on one */
+  photos: Photo[]
   reason: string
   coat: CoatPlan | null
   section: Section
@@ -82,26 +94,39 @@ export interface StepCard {
 /** What the card is made beside: the shelf, and the coats that were logged before. */
 export interface CardAround {
   products: readonly Product[]
+  lots: readonly ShelfLot[]
+  batches: readonly Batch[]
+  /** whose coats one mix may serve */
+  journeys: readonly Journey[]
   coats?: readonly Entry[]
   nowMs: number
 }
 
-function coatPlan(step: PlanStep, { products, coats = [] }: CardAround): CoatPlan | null {
+function coatPlan(step: PlanStep, { products, lots, batches, journeys, coats = [], nowMs }: CardAround): CoatPlan | null {
   if (!step.family || step.amount === null) return null
   const { family } = step
   const hex = step.colour?.hex ?? null
   const tin = findTin(products, family, hex)
   const fitting = products.filter((product) => product.family === family && (hex === null || product.colourHex === hex))
   const last = findLastLike(coats, family, new Set(fitting.map(({ id }) => id)))
+  const mix = step.mix ?? last?.mix ?? ''
+  const tinId = fitting.find(({ id }) => id === last?.productId)?.id ?? tin?.id ?? ''
+  const good = batches.filter((batch) => batch.family === family && isGood(batch, nowMs))
+  const mixed = parseMix(mix) !== null || getFamily(family).potLife !== undefined
   return {
     family,
     amount: step.amount,
     unit: tin?.unit ?? unitOf(family),
-    mix: step.mix ?? last?.mix ?? '',
+    mix,
     applicator: last?.applicator ?? step.applicator ?? '',
     film: step.film,
-    tinId: fitting.find(({ id }) => id === last?.productId)?.id ?? tin?.id ?? '',
-    tins: products.filter((product) => product.family === family).map(({ id, name, unit, size }) => ({ id, name, unit, size })),
+    tinId,
+    tins: products
+      .filter((product) => product.family === family)
+      .map(({ id, name, unit, size }) => ({ id, name, unit, size, lots: lotsInTurn(lots, id) })),
+    batches: good,
+    batchId: good.find((batch) => batch.mix === mix && (batch.productId ?? '') === tinId)?.id ?? '',
+    mixVolume: mixed ? Math.ceil(volumeFor(family, coatsAhead(journeys, step))) : null,
   }
 }
 
@@ -126,6 +151,13 @@ export function faceOf({ part }: PartJourney): number {
   const panel = part.surfaces.find((surface) => surface.shape === 'panel')
   return panel?.shape === 'panel' ? Math.min(2.4, Math.max(0.5, panel.width / panel.height)) : 0.5
 }
+
+/** What a part looked like last: photographs of it and of the whole piece, the latest first. */
+export const photosOf = ({ photos }: Pick<PieceFile, 'photos'>, partId: string): Photo[] =>
+  photos
+    .filter((photo) => photo.partId === null || photo.partId === partId)
+    .slice(-4)
+    .reverse()
 
 export function toStepCard({ file }: Pick<Journey, 'file'>, part: PartJourney, step: PlanStep, around: CardAround): StepCard {
   const { piece } = file
@@ -153,6 +185,7 @@ export function toStepCard({ file }: Pick<Journey, 'file'>, part: PartJourney, s
     cautions: step.cautions.map((code) => cautionWords[code]),
     check,
     likely: likelyRepairs(check, step.operation),
+    photos: photosOf(file, part.part.id),
     reason: reasonWords[step.reason],
     coat: getOperation(step.operation).layer ? coatPlan(step, around) : null,
     section: sectionOf(part),

@@ -1,8 +1,18 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
 import { createContext, useContext, type ReactNode } from 'react'
-import type { CorrectionText, CostText, ReadingText, StrikeText } from '../../core/input/entry'
-import type { CalendarText, ChannelText, DryingText, ProductText, RevokeText, RoomText, StudioText } from '../../core/input/house'
+import type { CorrectionText, ReadingText, StrikeText } from '../../core/input/entry'
+import type {
+  CalendarText,
+  ChannelText,
+  DryingText,
+  EmptyLotText,
+  LotText,
+  ProductText,
+  RevokeText,
+  RoomText,
+  StudioText,
+} from '../../core/input/house'
 import type {
   AddPartText,
   AmendText,
@@ -20,7 +30,6 @@ export type Answer = { ok: true } | { issue: IssueCode; fields?: Record<string, 
 type Ask<T> = (typed: T) => Promise<Answer>
 
 export interface Actions {
-  addCost: Ask<CostText>
   addAirReading: Ask<ReadingText>
   correctEntry: Ask<CorrectionText>
   strikeEntry: Ask<StrikeText>
@@ -36,6 +45,8 @@ export interface Actions {
   keepMethod: Ask<MethodText>
   keepChannel: Ask<ChannelText>
   keepProduct: Ask<ProductText>
+  buyLot: Ask<LotText>
+  emptyTin: Ask<EmptyLotText>
   keepRoom: Ask<RoomText>
   takeDryingFigure: Ask<DryingText>
   makeCalendar: Ask<CalendarText>

@@ -23,13 +23,16 @@ export function ProductForm() {
     colourHex: '',
     size: '',
     price: '',
+    lotId: uuidv7(),
+    code: '',
+    at: new Date().toISOString(),
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<ProductText>(
     productInput(house),
     defaults,
     keepProduct,
     (_, form) => {
-      form.reset({ ...defaults, id: uuidv7(), family })
+      form.reset({ ...defaults, id: uuidv7(), lotId: uuidv7(), at: new Date().toISOString(), family })
       router.refresh()
     },
   )
@@ -44,6 +47,7 @@ export function ProductForm() {
       <TextField label="What stands on it" {...register('name')} trouble={troubleOf('name')} />
       <TextField label={`Size, ${unitOf(family)}`} inputMode="decimal" {...register('size')} trouble={troubleOf('size')} />
       <TextField label={`Price, ${house.currency}`} inputMode="decimal" {...register('price')} trouble={troubleOf('price')} />
+      <TextField label="Stamped on it" placeholder="4417" {...register('code')} trouble={troubleOf('code')} />
       {isPaint(family) && (
         <>
           <TextField label="Colour’s name" {...register('colourName')} trouble={troubleOf('colourName')} />

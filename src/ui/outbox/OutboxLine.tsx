@@ -3,9 +3,11 @@
 import { useState } from 'react'
 import { useHouse } from '../form/house'
 import { useNow } from '../time/now'
+import { capital } from '../words/craft'
 import { issueWords } from '../words/issues'
 import { loggedWords } from '../words/time'
 import { useOutbox } from './outbox'
+import type { Kept } from './store'
 
 export function OutboxLine() {
   const { kept, reachable, sendAgain, letGo } = useOutbox()
@@ -22,10 +24,9 @@ export function OutboxLine() {
       <div className="mx-auto flex max-w-[78rem] flex-wrap items-center gap-x-4 px-4 sm:px-6">
         <p className="py-2 font-semibold">
           {!reachable && 'No connection. '}
-          {waiting.length > 0 &&
-            `${waiting.length === 1 ? 'One entry is' : `${waiting.length} entries are`} on this device, not stored yet.`}
+          {waiting.length > 0 && `${countWords(waiting)} ${waiting.length === 1 ? 'is' : 'are'} on this device, not stored yet.`}
           {!reachable && waiting.length === 0 && 'What you write is kept on this device until it is back.'}
-          {refused.length > 0 && ` ${refused.length === 1 ? 'One entry was' : `${refused.length} entries were`} not taken.`}
+          {refused.length > 0 && ` ${countWords(refused)} ${refused.length === 1 ? 'was' : 'were'} not taken.`}
         </p>
         {kept.length > 0 && (
           <button type="button" className="press my-1" aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -41,7 +42,7 @@ export function OutboxLine() {
               <span className="font-semibold">{each.about}</span>
               {each.issue && (
                 <>
-                  <span className="text-late">{issueWords[each.issue]}</span>
+                  <span className="text-late">{each.fields?.photo ?? issueWords[each.issue]}</span>
                   <button type="button" className="press" onClick={() => void sendAgain(each)}>
                     Send again
                   </button>
@@ -55,5 +56,14 @@ export function OutboxLine() {
         </ul>
       )}
     </div>
+  )
+}
+
+const counted = (count: number, one: string, many: string) => (count === 0 ? [] : [count === 1 ? one : `${count} ${many}`])
+/** "3 entries and one photograph", "One entry". */
+function countWords(some: readonly Kept[]): string {
+  const photos = some.filter(({ action }) => action === 'addPhoto').length
+  return capital(
+    [...counted(some.length - photos, 'one entry', 'entries'), ...counted(photos, 'one photograph', 'photographs')].join(' and '),
   )
 }

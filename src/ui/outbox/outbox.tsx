@@ -7,11 +7,14 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useRef, use
 import { entryFromText, type BenchAction, type BenchText } from '../../core/input/bench'
 import type { Entry } from '../../core/log/entry'
 import type { Answer } from '../form/actions'
+import { useHouse } from '../form/house'
 import { useRefresh } from '../time/useRefresh'
+import { issueWords, type IssueCode } from '../words/issues'
 import { useHands } from './hands'
-import { post, sendKept } from './send'
-import { forget, keep, listKept, mark, type Kept } from './store'
+import { answerOf, post, sendKept, type Mail } from './send'
+import { forget, keep, listKept, mark, type Kept, type PhotoTyped } from './store'
 
+export type PhotoSent = 'stored' | 'kept' | { words: string }
 export interface Outbox {
   /** not stored on the server, oldest first */
   kept: readonly Kept[]
@@ -20,6 +23,8 @@ export interface Outbox {
   reachable: boolean
   /** resolves once it is stored, or safely on the device; an issue where the server would not have it */
   send: <A extends BenchAction>(action: A, typed: BenchText<A>, about: string) => Promise<Answer>
+  /** resolves once it is stored, or safely on the device, or with why the server would not have it */
+  sendPhoto: (typed: PhotoTyped, file: Blob, about: string) => Promise<PhotoSent>
   sendAgain: (kept: Kept) => Promise<void>
   letGo: (kept: Kept) => Promise<void>
 }
@@ -44,27 +49,39 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
   const [stored, setStored] = useState<readonly Entry[]>([])
   const [reachable, setReachable] = useState(true)
   const { personId } = useHands()
+  const house = useHouse()
   const channel = useRef<BroadcastChannel | null>(null)
 
+  const entryOf = useCallback(
+    ({ action, typed }: Pick<Kept, 'action' | 'typed'>): Entry | null =>
+      action === 'addPhoto' ? null : entryFromText(action, typed, house),
+    [house],
+  )
   const reload = useCallback(async () => setKept(await listKept().catch(() => [])), [])
-  const flush = useCallback(async () => {
-    const { answered, reachable: there } = await sendKept()
-    setReachable(there)
-    const done = answered.flatMap(({ kept: each, answer }) => ('ok' in answer ? (entryOf(each) ?? []) : []))
-    if (done.length > 0) setStored((before) => [...before, ...done])
-    await reload()
-    if (answered.length > 0) {
-      channel.current?.postMessage('changed')
-      void refresh()
-    }
-    return answered
-  }, [reload, refresh])
+  const flush = useCallback(
+    async (mail: Mail) => {
+      const { answered, reachable: there } = await sendKept(mail)
+      setReachable(there)
+      const done = answered.flatMap(({ kept: each, answer }) => ('ok' in answer ? (entryOf(each) ?? []) : []))
+      if (done.length > 0) setStored((before) => [...before, ...done])
+      await reload()
+      if (answered.length > 0) {
+        channel.current?.postMessage('changed')
+        void refresh()
+      }
+      return { answered, reachable: there }
+    },
+    [reload, refresh, entryOf],
+  )
+  const flushAll = useCallback(async () => {
+    if ((await flush('entries')).reachable) await flush('photos')
+  }, [flush])
 
   useEffect(() => {
     const own = new BroadcastChannel(channelName)
     channel.current = own
     own.onmessage = () => void reload()
-    const begin = () => void reload().then(flush)
+    const begin = () => void reload().then(flushAll)
     begin()
     window.addEventListener('online', begin)
     const lost = () => setReachable(false)
@@ -74,18 +91,18 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
       window.removeEventListener('online', begin)
       window.removeEventListener('offline', lost)
     }
-  }, [flush, reload])
+  }, [flushAll, reload])
 
   const waits = kept.some(({ issue }) => issue === null)
   useEffect(() => {
     if (!waits) return
-    const timer = setInterval(() => void flush(), retryMs)
+    const timer = setInterval(() => void flushAll(), retryMs)
     return () => clearInterval(timer)
-  }, [waits, flush])
+  }, [waits, flushAll])
 
   const send = useCallback<Outbox['send']>(
     async (action, typed, about) => {
-      const draft = { action, typed: { ...(personId && { personId }), ...typed } as Kept['typed'], about }
+      const draft = { action, typed: { ...(personId && { personId }), ...(typed as Kept['typed']) }, about }
       const shown = entryOf(draft)
       if (!shown) return { issue: 'not-readable' }
       setTapped((before) => [...before, shown])
@@ -101,15 +118,33 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
         return answer
       }
       setKept((before) => [...before, own])
-      const sent = flush().then((answered) => answered.find(({ kept: { seq } }) => seq === own.seq)?.answer)
-      const answer = await Promise.race([sent, new Promise<undefined>((resolve) => setTimeout(resolve, onTheDeviceMs))])
+      const sent = flush('entries').then((all) => answerOf(own, all))
+      const answer = await Promise.race([sent, new Promise<null>((resolve) => setTimeout(resolve, onTheDeviceMs, null))])
       if (!answer || 'ok' in answer) return { ok: true }
       // whoever typed it is still here to put it right: it is theirs again
       await forget(own.seq)
       await reload()
       return answer
     },
-    [flush, personId, reload, refresh],
+    [flush, personId, reload, refresh, entryOf],
+  )
+  const sendPhoto = useCallback<Outbox['sendPhoto']>(
+    async (typed, file, about) => {
+      const own = await keep({ action: 'addPhoto', typed: { ...typed }, about, file }).catch(() => null)
+      if (!own) {
+        const answer = await post({ action: 'addPhoto', typed: { ...typed }, file })
+        if ('ok' in answer) void refresh()
+        return 'ok' in answer ? 'stored' : { words: wordsOf(answer) }
+      }
+      setKept((before) => [...before, own])
+      const answer = await answerOf(own, await flush('photos'))
+      if (!answer) return 'kept'
+      if ('ok' in answer) return 'stored'
+      await forget(own.seq)
+      await reload()
+      return { words: wordsOf(answer) }
+    },
+    [flush, reload, refresh],
   )
   const outbox = useMemo<Outbox>(
     () => ({
@@ -117,18 +152,19 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
       entries: [...stored, ...kept.filter(({ issue }) => issue === null).flatMap((each) => entryOf(each) ?? []), ...tapped],
       reachable,
       send,
+      sendPhoto,
       sendAgain: async (each) => {
         await mark({ ...each, issue: null })
-        await flush()
+        await flushAll()
       },
       letGo: async (each) => {
         await forget(each.seq)
         await reload()
       },
     }),
-    [kept, stored, tapped, reachable, send, flush, reload],
+    [kept, stored, tapped, reachable, send, sendPhoto, flushAll, reload, entryOf],
   )
   return <OutboxContext value={outbox}>{children}</OutboxContext>
 }
 
-const entryOf = ({ action, typed }: Pick<Kept, 'action' | 'typed'>): Entry | null => entryFromText(action, typed)
+const wordsOf = (answer: Extract<Answer, { issue: IssueCode }>): string => answer.fields?.photo ?? issueWords[answer.issue]

@@ -1,19 +1,34 @@
 /** What was written on this device and is not known to be stored: kept in the browser's own database, in order. */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { BenchAction } from '../../core/input/bench'
+import type { Photo } from '../../core/piece/piece'
 import type { IssueCode } from '../words/issues'
 
+/** A photograph beside what is written: where it belongs; its id is its entry's. */
+export interface PhotoTyped {
+  entryId: string
+  pieceId: string
+  partId: string | null
+  stepId: string | null
+  at: string
+  moment: Photo['moment']
+  alt: string
+}
 export interface Kept {
   /** the order in which it was written; made by the database */
   seq: number
-  action: BenchAction
+  action: BenchAction | 'addPhoto'
   typed: { entryId: string; pieceId: string; at: string } & Record<string, unknown>
+  /** the photograph itself */
+  file?: Blob
   /** what it is about, in words, for the list of what waits */
   about: string
   /** the server read it and would not have it; it stays here until somebody decides */
   issue: IssueCode | null
+  /** what was wrong with which field, where the server said so */
+  fields?: Record<string, string>
 }
-export type Draft = Omit<Kept, 'seq' | 'issue'>
+export type Draft = Omit<Kept, 'seq' | 'issue' | 'fields'>
 
 interface Schema extends DBSchema {
   outbox: { key: number; value: Omit<Kept, 'seq'> & { seq?: number } }

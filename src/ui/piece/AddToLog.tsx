@@ -1,16 +1,13 @@
 'use client'
-/** A note, a cost or a photograph, added to a piece without leaving its page. */
-import { useRouter } from 'next/navigation'
+/** A note or a cost, added to a piece without leaving its page. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { costInput, noteInput, type CostText, type NoteText } from '../../core/input/entry'
 import { costKinds } from '../../core/log/entry'
-import { useActions } from '../form/actions'
 import { useOutbox } from '../outbox/outbox'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
 import { useHouse } from '../form/house'
 import { useEntryForm } from '../form/useEntryForm'
-import { PhotoPicker, usePhotos, type Chosen } from './PhotoPicker'
 
 type Kind = 'note' | 'cost'
 
@@ -64,18 +61,14 @@ function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
 }
 
 function CostForm({ pieceId, done }: { pieceId: string; done: () => void }) {
-  const { addCost } = useActions()
+  const { send } = useOutbox()
   const house = useHouse()
-  const router = useRouter()
   const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<CostText>(
     costInput(house),
     { ...first, pieceId, costKind: 'consumables', money: '', note: '' },
-    addCost,
-    () => {
-      done()
-      router.refresh()
-    },
+    (typed) => send('addCost', typed, `Cost: ${typed.money} ${house.currency}, ${costKinds[typed.costKind]}`),
+    done,
   )
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 grid max-w-2xl grid-cols-2 items-end gap-3">
@@ -94,29 +87,5 @@ function CostForm({ pieceId, done }: { pieceId: string; done: () => void }) {
         Write it down
       </button>
     </form>
-  )
-}
-
-const moments = { before: 'before', during: 'during', after: 'after' } as const
-
-export function AddPhotos({ pieceId, name, moment }: { pieceId: string; name: string; moment: keyof typeof moments }) {
-  const photos = usePhotos()
-  const router = useRouter()
-  const [when, setWhen] = useState(moment)
-  const add = async (files: Chosen[]) => {
-    photos.setChosen([...photos.chosen, ...files])
-    if (await photos.send(files, pieceId, when, `${name}, ${when}`)) router.refresh()
-  }
-  return (
-    <div className="mt-4 flex flex-wrap items-end gap-3">
-      <ChoiceField
-        label="Taken"
-        value={when}
-        onChange={(event) => setWhen(event.target.value as keyof typeof moments)}
-        options={pairs(moments)}
-        className="w-36"
-      />
-      <PhotoPicker label="Add photographs" chosen={photos.chosen} states={photos.states} add={(files) => void add(files)} />
-    </div>
   )
 }

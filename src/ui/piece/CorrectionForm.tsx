@@ -24,11 +24,9 @@ interface Props {
 const paidKinds = new Set<Entry['kind']>(['sold', 'handed-over'])
 
 export function CorrectionForm({ entry, channels, tins }: Props) {
-  const { correctEntry, strikeEntry } = useActions()
+  const { correctEntry } = useActions()
   const house = useHouse()
   const router = useRouter()
-  const strike = useWrite(strikeEntry)
-  const [strikeId] = useState(() => uuidv7())
   const back = () => router.push(`/pieces/${entry.pieceId}`)
   const priced = entry.kind === 'cost' || entry.kind === 'listed' || paidKinds.has(entry.kind)
   const [defaults] = useState<CorrectionText>(() => ({
@@ -105,23 +103,32 @@ export function CorrectionForm({ entry, channels, tins }: Props) {
       )}
       <AreaField label="Note" {...register('note')} trouble={troubleOf('note')} className="col-span-2" />
       <div className="col-span-2 empty:hidden">
-        <Trouble>{issue ?? strike.issue}</Trouble>
+        <Trouble>{issue}</Trouble>
       </div>
       <button type="submit" disabled={pending} className="press press-now min-h-14 text-lg">
         Put it right
       </button>
-      <button
-        type="button"
-        disabled={strike.pending}
-        className="press min-h-14"
-        onClick={() =>
-          void strike
-            .send({ entryId: strikeId, corrects: entry.id, pieceId: entry.pieceId, at: new Date().toISOString() })
-            .then((stored) => stored && back())
-        }
-      >
+      <StrikeButton entry={entry} />
+    </form>
+  )
+}
+
+export function StrikeButton({ entry }: { entry: Pick<Entry, 'id' | 'pieceId'> }) {
+  const { strikeEntry } = useActions()
+  const router = useRouter()
+  const strike = useWrite(strikeEntry)
+  const [strikeId] = useState(() => uuidv7())
+  const strikeOut = async () => {
+    const { id: corrects, pieceId } = entry
+    const stored = await strike.send({ entryId: strikeId, corrects, pieceId, at: new Date().toISOString() })
+    if (stored) router.push(`/pieces/${pieceId}`)
+  }
+  return (
+    <div>
+      <button type="button" disabled={strike.pending} className="press min-h-14 w-full" onClick={() => void strikeOut()}>
         Strike it out
       </button>
-    </form>
+      <Trouble>{strike.issue}</Trouble>
+    </div>
   )
 }

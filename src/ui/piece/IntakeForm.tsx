@@ -14,7 +14,7 @@ import { useHouse } from '../form/house'
 import { useEntryForm } from '../form/useEntryForm'
 import { useNow } from '../time/now'
 import { newPart, PartFields, type PartsText } from './PartFields'
-import { PhotoPicker, usePhotos } from './PhotoPicker'
+import { PhotoPicker, usePhotos } from '../photo/PhotoPicker'
 
 export function IntakeForm() {
   const house = useHouse()
@@ -44,8 +44,9 @@ export function IntakeForm() {
     defaults,
     takeIn,
     async ({ id, name }) => {
-      const stored = await photos.send(photos.chosen, id, 'before', `${name}, before`)
-      if (stored) router.push(`/pieces/${id}`)
+      const whole = { pieceId: id, partId: null, stepId: null }
+      const allWell = await photos.send(photos.chosen, { ...whole, moment: 'before', alt: `${name}, before` })
+      if (allWell) router.push(`/pieces/${id}`)
       else setStanding(id)
     },
     'draft:intake',
@@ -82,12 +83,7 @@ export function IntakeForm() {
         <h2 id="photographs" className="title mb-3 text-3xl">
           Photographs
         </h2>
-        <PhotoPicker
-          label="Choose photographs"
-          chosen={photos.chosen}
-          states={photos.states}
-          add={(files) => photos.setChosen([...photos.chosen, ...files])}
-        />
+        <PhotoPicker label="Choose photographs" chosen={photos.chosen} states={photos.states} add={photos.add} />
       </section>
 
       <section aria-labelledby="parts">

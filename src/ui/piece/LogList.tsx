@@ -1,5 +1,6 @@
 /** The log as an account, newest first. A corrected line shows what it was; every line can be put right. */
 import Link from 'next/link'
+import type { ReactNode } from 'react'
 import { historyOf, costKinds, severities, sheens, type Entry } from '../../core/log/entry'
 import { getRepair } from '../../core/finish/repairs'
 import { checkAsks, resultWords, spotWords } from '../words/checks'
@@ -20,12 +21,14 @@ interface Props {
 
 /** One entry in a sentence. */
 export function entrySentence(entry: Entry, { channels, money }: Pick<Props, 'channels' | 'money'>): string {
-  const { coat } = entry
+  const { coat, batch } = entry
   const channel = channels.find(({ id }) => id === entry.channelId)?.name
   const facts = [
     coat ? `${coat.amount} ${coat.unit} ${getFamily(coat.family).words}` : null,
     coat?.mix,
     coat?.applicator,
+    batch && `${batch.volume} ${batch.unit} of ${batch.mix}`,
+    coat?.batchId && 'from a mix',
     coat && coat.film !== 'normal' ? `${coat.film} film` : null,
     coat?.sheen && sheens[coat.sheen],
     coat?.place,
@@ -59,7 +62,8 @@ export function LogLine({
   channels,
   money,
   when,
-}: Omit<Props, 'nowMs' | 'zone'> & { entry: Entry; when: (at: string) => string }) {
+  beside,
+}: Omit<Props, 'nowMs' | 'zone'> & { entry: Entry; when: (at: string) => string; beside?: ReactNode }) {
   const on = entry.stepId ? findStep(journey, entry.stepId) : undefined
   const before = historyOf(entry, journey.file.log)
   const worked = entry.kind === 'ended' && entry.minutes === null ? workedOn(journey, entry.stepId) : null
@@ -67,10 +71,17 @@ export function LogLine({
     .filter(Boolean)
     .join(' · ')
   return (
-    <li className="grid grid-cols-[6.5rem_1fr_auto] items-baseline gap-x-4 border-b border-line py-1.5 sm:grid-cols-[8.5rem_1fr_auto]">
+    <li
+      className={`grid items-baseline gap-x-4 border-b border-line py-1.5 ${
+        beside === undefined
+          ? 'grid-cols-[6.5rem_1fr_auto] sm:grid-cols-[8.5rem_1fr_auto]'
+          : 'grid-cols-[3.2rem_4rem_1fr] sm:grid-cols-[5rem_5rem_1fr_auto]'
+      }`}
+    >
       <time dateTime={entry.at} className="text-soft">
         {when(entry.at)}
       </time>
+      {beside !== undefined && <div className="row-span-2 self-start">{beside}</div>}
       <p className="min-w-0">
         <strong>{entryWords[entry.kind]}</strong> {on && `${stepTitle(on.step)}, ${on.part.name.toLowerCase()}`}
         {sentence && <span className="block">{sentence}</span>}
@@ -84,7 +95,7 @@ export function LogLine({
       {entry.kind !== 'amended' && (
         <Link
           href={`/pieces/${entry.pieceId}/log/${entry.id}`}
-          className="unprinted inline-flex min-h-12 items-center"
+          className={`unprinted inline-flex min-h-12 items-center ${beside === undefined ? '' : 'col-start-3 sm:col-start-auto'}`}
           aria-label={`Put right: ${entryWords[entry.kind]}, ${when(entry.at)}`}
         >
           Put right

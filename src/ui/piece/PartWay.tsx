@@ -4,13 +4,12 @@ import Link from 'next/link'
 import type { Journey, PartJourney } from '../../core/piece/journey'
 import { areaOfPart } from '../../core/piece/area'
 import { sectionOf } from '../../core/piece/section'
-import type { Product } from '../../core/stock/product'
 import { getExistingFinish, getSubstrate } from '../../core/finish/parts'
 import { getLook } from '../../core/finish/looks'
 import { formatArea, type UnitSystem } from '../../core/unit/length'
 import { Section } from '../drawing/Section'
 import { StepActions } from '../bench/StepActions'
-import { faceOf, toStepCard } from '../bench/stepCard'
+import { faceOf, photosOf, toStepCard, type CardAround } from '../bench/stepCard'
 import { checkOf, likelyRepairs } from '../../core/finish/checks'
 import { EndConflict } from './EndConflict'
 import { SnagList } from './SnagList'
@@ -25,13 +24,14 @@ import { LogCoatButton } from './LogCoatButton'
 interface Props {
   journey: Journey
   part: PartJourney
-  products: readonly Product[]
+  /** the shelf and the mixes */
+  stock: Pick<CardAround, 'products' | 'lots' | 'batches'>
   zone: string
   units: UnitSystem
   nowMs: number
 }
 
-export function PartWay({ journey, part, products, zone, units, nowMs }: Props) {
+export function PartWay({ journey, part, stock, zone, units, nowMs }: Props) {
   const { piece } = journey.file
   const { steps, next, running, part: facts } = part
   const earlier = facts.earlier.length
@@ -39,7 +39,7 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
   const current = running?.step ?? next
   const ahead = steps.filter(({ step, state }) => state.status === 'waiting' && step.id !== current?.id)
   const lastDone = part.gone.at(-1)
-  const around = { products, coats: journey.log.filter(({ kind }) => kind === 'coat'), nowMs }
+  const around: CardAround = { ...stock, journeys: [journey], coats: journey.log.filter(({ kind }) => kind === 'coat'), nowMs }
   const card = current && toStepCard(journey, part, current, around)
   const planHref = `/pieces/${piece.id}/plan/${facts.id}`
   const snagOn = {
@@ -49,6 +49,7 @@ export function PartWay({ journey, part, products, zone, units, nowMs }: Props) 
     partName: facts.name,
     face: faceOf(part),
     likely: lastDone ? likelyRepairs(checkOf(lastDone.step), lastDone.step.operation) : [],
+    photos: photosOf(journey.file, facts.id),
     failed: null,
   }
   const amountOf = ({ family, amount }: PlanStep) =>

@@ -3,6 +3,7 @@ import { severities } from '../../core/log/entry'
 import { getRepair } from '../../core/finish/repairs'
 import type { Journey } from '../../core/piece/journey'
 import { snagsOf } from '../../core/piece/snags'
+import { MarkedPhoto } from '../photo/MarkOnPhoto'
 import { spotWords } from '../words/checks'
 import { loggedWords, spanWords } from '../words/time'
 
@@ -12,14 +13,21 @@ export function SnagList({ journey, partId, zone, nowMs }: { journey: Journey; p
   return (
     <ul aria-label="Snags" className="mt-4">
       {snags.map(({ entry, minutes, ahead, steps }) => {
+        const photo = journey.file.photos.find(({ id }) => id === entry.mark?.photoId)
         const repair = entry.repair ? getRepair(entry.repair) : null
         return (
           <li key={entry.id} className="flex gap-3 border-b border-line py-2">
-            <span aria-hidden className="mt-1 grid size-9 shrink-0 grid-cols-3 grid-rows-3 border-2 border-ink">
-              {spotWords.map((words, k) => (
-                <span key={words} className={entry.spot === k ? 'bg-late' : ''} />
-              ))}
-            </span>
+            {photo ? (
+              <span className="w-24 shrink-0 self-start">
+                <MarkedPhoto photo={photo} mark={entry.mark} size="small" alt={`Where it is, on: ${photo.alt}`} />
+              </span>
+            ) : (
+              <span aria-hidden className="mt-1 grid size-9 shrink-0 grid-cols-3 grid-rows-3 border-2 border-ink">
+                {spotWords.map((words, k) => (
+                  <span key={words} className={entry.spot === k ? 'bg-late' : ''} />
+                ))}
+              </span>
+            )}
             <p>
               <strong>{repair?.words ?? 'Snag'}</strong>{' '}
               <span className="text-soft">

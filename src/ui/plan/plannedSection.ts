@@ -20,17 +20,5 @@ export function plannedSection(part: PlanPart, wish: FinishWish, planned: readon
     madeAt: '',
     steps: steps.map(({ step }) => step),
   }
-  return sectionOf({
-    part: { ...part, plan, earlier: [] },
-    steps,
-    gone: [],
-    window: null,
-    running: null,
-    next: null,
-    finishedAt: '',
-    handle: null,
-    use: null,
-    checks: [],
-    assistance: [],
-  })
+  return sectionOf({ part: { ...part, plan, earlier: [] }, steps, window: null })
 }

@@ -24,6 +24,7 @@ export const entryWords: Record<EntryKind, string> = {
   assisted: 'Set to dry faster',
   unassisted: 'Left to dry by itself',
   snag: 'Snag',
+  mixed: 'Mixed',
   coat: 'Coat',
   cost: 'Cost',
   note: 'Note',

@@ -4,8 +4,11 @@ import { formatMoney } from '../../../core/money/money'
 import { ledgerSoFar } from '../../../core/piece/ledger'
 import { sources } from '../../../core/piece/piece'
 import { DoneSheetProvider } from '../../../ui/bench/DoneSheet'
-import { BeforeAfter } from '../../../ui/piece/BeforeAfter'
-import { AddPhotos, AddToLog } from '../../../ui/piece/AddToLog'
+import { AddPhotos } from '../../../ui/photo/AddPhotos'
+import { BeforeAfter } from '../../../ui/photo/BeforeAfter'
+import { PhotoStrip } from '../../../ui/photo/PhotoStrip'
+import { stripOf } from '../../../ui/photo/stripOf'
+import { AddToLog } from '../../../ui/piece/AddToLog'
 import { LogList } from '../../../ui/piece/LogList'
 import { PartWay } from '../../../ui/piece/PartWay'
 import { nextWords, WayLine } from '../../../ui/piece/PieceRow'
@@ -20,7 +23,7 @@ export async function generateMetadata({ params }: Params) {
 }
 
 export default async function PiecePage({ params }: Params) {
-  const { studio, journey, channels, products, air, nowMs } = await getView(params)
+  const { studio, journey, channels, products, lots, batches, air, nowMs } = await getView(params)
   const { piece, photos } = journey.file
   const money = (minor: number) => formatMoney(minor, studio.currency)
   const soFar = ledgerSoFar(journey, studio)
@@ -81,7 +84,7 @@ export default async function PiecePage({ params }: Params) {
               key={part.part.id}
               journey={journey}
               part={part}
-              products={products}
+              stock={{ products, lots, batches }}
               zone={studio.zone}
               units={studio.units}
               nowMs={nowMs}
@@ -95,28 +98,11 @@ export default async function PiecePage({ params }: Params) {
             </h2>
             {photos.length === 0 && <p className="mt-2 text-soft">None yet. One before the first step is worth most.</p>}
             {first && after && <BeforeAfter before={first.id} after={after.id} width={after.width} height={after.height} />}
-            <ul className={`mt-3 grid gap-3 ${after ? 'grid-cols-2' : 'grid-cols-1'}`}>
-              {photos.map(({ id, alt, width, height, moment }) => (
-                <li key={id}>
-                  <a href={`/api/photos/${id}?size=large`}>
-                    {/* the server keeps these in two sizes already */}
-                    {/* eslint-disable-next-line @next/next/no-img-element */}
-                    <img
-                      src={`/api/photos/${id}?size=${after ? 'small' : 'large'}`}
-                      alt={alt}
-                      width={width}
-                      height={height}
-                      loading="lazy"
-                      className="h-auto w-full rounded-sm"
-                    />
-                  </a>
-                  <span className="eyebrow">{moment}</span>
-                </li>
-              ))}
-            </ul>
+            {photos.length > 0 && <PhotoStrip photos={stripOf(journey.file)} />}
             <AddPhotos
               pieceId={piece.id}
               name={piece.name}
+              parts={journey.file.parts.map(({ id, name }) => ({ id, name }))}
               moment={
                 journey.stage === 'just-in' ? 'before' : journey.parts.every(({ finishedAt }) => finishedAt) ? 'after' : 'during'
               }

@@ -1,4 +1,5 @@
 /** Photographs in and out. The bytes of an id never change, so they may be kept by the browser for good. */
+import pg from 'pg'
 import { z } from 'zod'
 import { addPhoto, findRendition } from '../../../../db/photo'
 import { findPiece } from '../../../../db/piece'
@@ -44,6 +45,8 @@ const answer = (issue: PictureIssue) => Response.json({ issue, words: trouble[is
 
 const query = z.object({
   piece: z.uuid(),
+  part: z.uuid().nullable().default(null),
+  step: z.uuid().nullable().default(null),
   moment: z.enum(['before', 'during', 'after']),
   at: z.iso.datetime(),
   alt: z.string().max(300).default(''),
@@ -77,14 +80,19 @@ export async function PUT(request: Request, { params }: { params: Promise<{ id: 
   if (!file) return answer('too-big')
   const picture = await readPicture(file)
   if ('issue' in picture) return answer(picture.issue)
-  const { piece: pieceId, moment, at: takenAt, alt } = asked.data
+  const { piece: pieceId, part: partId, step: stepId, moment, at: takenAt, alt } = asked.data
   const { width, height, bytes } = picture
+  const photo = { id: id.data, partId, stepId, moment, takenAt, width, height, alt }
   const found = await withStudio(async (client, studioId) => {
     if (!(await findPiece(client, pieceId))) return false
-    await addPhoto(client, studioId, pieceId, { id: id.data, moment, takenAt, width, height, alt }, bytes)
+    await addPhoto(client, studioId, pieceId, photo, bytes)
     return true
+  }).catch((error: unknown) => {
+    // a part or a step that is not there
+    if (error instanceof pg.DatabaseError && error.code === '23503') return false
+    throw error
   })
   return found
     ? Response.json({ id: id.data, width, height }, { status: 201 })
-    : Response.json({ issue: 'not-found', words: 'The piece of this photograph is not here any more.' }, { status: 404 })
+    : Response.json({ issue: 'not-found', words: 'The piece or part of this photograph is not here any more.' }, { status: 404 })
 }

@@ -3,6 +3,9 @@ import Link from 'next/link'
 import { formatMoney } from '../../../../core/money/money'
 import { storyFilters, storyOf, type StoryFilter } from '../../../../core/piece/story'
 import { Section } from '../../../../ui/drawing/Section'
+import { PhotoStrip, type StripPhoto } from '../../../../ui/photo/PhotoStrip'
+import { stripOf } from '../../../../ui/photo/stripOf'
+import { dayOf } from '../../../../core/time/wallTime'
 import { LogLine } from '../../../../ui/piece/LogList'
 import { PrintButton } from '../../../../ui/piece/PrintButton'
 import { clockTime, dayWords, spanWords } from '../../../../ui/words/time'
@@ -22,6 +25,7 @@ export default async function StoryPage({
   const filter: StoryFilter = asked in storyFilters ? (asked as StoryFilter) : 'all'
   const { piece } = journey.file
   const days = storyOf(journey.file, around, studio.zone, filter)
+  const photos = stripOf(journey.file)
   const money = (minor: number) => formatMoney(minor, studio.currency)
   return (
     <div className="pt-6">
@@ -53,37 +57,31 @@ export default async function StoryPage({
         </div>
       </div>
       {days.length === 0 && <p className="mt-6 text-xl">Nothing of this has been written down yet.</p>}
-      <div className="mt-6 space-y-8">
-        {days.map(({ day, entries, sections, minutes }) => (
-          <section
-            key={day}
-            aria-labelledby={`day-${day}`}
-            className="grid gap-x-10 border-t-2 border-ink pt-3 lg:grid-cols-[1fr_15rem]"
-          >
-            <div className="min-w-0">
-              <h2 id={`day-${day}`} className="title text-3xl">
-                {dayWords(day)}
-              </h2>
-              {minutes > 0 && <p className="text-soft">{spanWords(minutes)} of work</p>}
-              <ol className="mt-1">
-                {entries.map((entry) => (
-                  <LogLine key={entry.id} {...{ entry, journey, channels, money }} when={(at) => clockTime(at, studio.zone)} />
-                ))}
-              </ol>
-            </div>
-            {sections.length > 0 && (
-              <ul className="mt-3 flex flex-wrap content-start gap-4 lg:mt-0">
-                {sections.map(({ partId, name, section }) => (
-                  <li key={partId} className="w-28">
-                    <Section model={section} className="w-full" />
-                    <span className="eyebrow">{name}</span>
-                  </li>
-                ))}
-              </ul>
-            )}
+      <div className="mt-6 max-w-4xl space-y-8">
+        {days.map(({ day, lines, minutes }) => (
+          <section key={day} aria-labelledby={`day-${day}`} className="border-t-2 border-ink pt-3">
+            <h2 id={`day-${day}`} className="title text-3xl">
+              {dayWords(day)}
+            </h2>
+            {minutes > 0 && <p className="text-soft">{spanWords(minutes)} of work</p>}
+            <ol className="mt-1">
+              {lines.map(({ entry, section }) => (
+                <LogLine
+                  key={entry.id}
+                  {...{ entry, journey, channels, money }}
+                  when={(at) => clockTime(at, studio.zone)}
+                  beside={section && <Section model={section} className="size-16 sm:size-20" />}
+                />
+              ))}
+            </ol>
+            <PhotosOf photos={photos.filter(({ takenAt }) => dayOf(takenAt, studio.zone) === day)} />
           </section>
         ))}
       </div>
     </div>
   )
+}
+
+function PhotosOf({ photos }: { photos: readonly StripPhoto[] }) {
+  return photos.length === 0 ? null : <PhotoStrip photos={photos} />
 }

@@ -2,7 +2,7 @@
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { formatMoney } from '../../../../../core/money/money'
-import { CorrectionForm } from '../../../../../ui/piece/CorrectionForm'
+import { CorrectionForm, StrikeButton } from '../../../../../ui/piece/CorrectionForm'
 import { entrySentence } from '../../../../../ui/piece/LogList'
 import { entryWords } from '../../../../../ui/words/piece'
 import { momentWords } from '../../../../../ui/words/time'
@@ -27,11 +27,21 @@ export default async function EntryPage({ params }: { params: Promise<{ id: stri
         {entrySentence(entry, { channels, money: (minor) => formatMoney(minor, studio.currency) })}. It stays in the log, struck
         through.
       </p>
-      <CorrectionForm
-        entry={entry}
-        channels={channels}
-        tins={products.filter(({ family }) => family === entry.coat?.family).map(({ id, name }) => ({ id, name }))}
-      />
+      {entry.batch ? (
+        <div className="mt-5 max-w-md">
+          <p className="mb-4">
+            Coats name the mix they were taken from. Was it written down wrongly? Strike it out, and mix it anew; what was taken
+            from it keeps what it cost.
+          </p>
+          <StrikeButton entry={entry} />
+        </div>
+      ) : (
+        <CorrectionForm
+          entry={entry}
+          channels={channels}
+          tins={products.filter(({ family }) => family === entry.coat?.family).map(({ id, name }) => ({ id, name }))}
+        />
+      )}
     </div>
   )
 }

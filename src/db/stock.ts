@@ -1,0 +1,83 @@
+/** The tins on the shelf, what was drawn of them, and batches of mixes: remains are sums over the log, corrections applied. */
+import type { Draw } from '../core/stock/drawFromLots'
+import type { ShelfLot } from '../core/stock/product'
+import type { Client } from './pool'
+
+/** Corrected coats took nothing: the coat that stands in their place did. */
+const lotColumns = `l.id, l.product_id as "productId", l.code, l.size, l.price, l.bought_at as "boughtAt",
+  d.opened_at as "openedAt", greatest(0, l.size - coalesce(d.taken, 0)) as remaining`
+const lotsWith = (whichDraws: string) => `
+  from lot l left join lateral (
+    select sum(d.amount) as taken, min(e.at) as opened_at
+    from draw d join entry e on e.id = d.entry_id
+    where d.lot_id = l.id and ${whichDraws} and not exists (select from entry c where c.corrects = e.id)
+  ) d on true
+  where l.emptied_at is null`
+
+/** Every tin that stands on the shelf, in the order it was bought. */
+export async function listLots(client: Client): Promise<ShelfLot[]> {
+  const { rows } = await client.query<ShelfLot>(`select ${lotColumns} ${lotsWith('true')} order by l.bought_at, l.id`)
+  return rows
+}
+/** The tins of one product, as if `without` had taken nothing. Nobody else draws from them until the transaction ends. */
+export async function takeLotsInHand(client: Client, productId: string, without: string | null): Promise<ShelfLot[]> {
+  await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [productId])
+  const { rows } = await client.query<ShelfLot>(
+    `select ${lotColumns} ${lotsWith('e.id is distinct from $2')} and l.product_id = $1 order by l.bought_at, l.id`,
+    [productId, without],
+  )
+  return rows
+}
+
+export interface BoughtLot {
+  id: string
+  productId: string
+  code: string | null
+  size: number
+  price: number
+  boughtAt: string
+}
+/** Puts a tin on the shelf; the same id again changes nothing. */
+export async function addLot(client: Client, studioId: string, lot: BoughtLot): Promise<void> {
+  await client.query(
+    `insert into lot (id, studio_id, product_id, code, size, price, bought_at) values ($1, $2, $3, $4, $5, $6, $7)
+     on conflict (id) do nothing`,
+    [lot.id, studioId, lot.productId, lot.code, lot.size, lot.price, lot.boughtAt],
+  )
+}
+/** Takes a tin off the shelf; false where there is none of that id, or it was taken off before. */
+export async function emptyLot(client: Client, id: string, at: string): Promise<boolean> {
+  const { rowCount } = await client.query('update lot set emptied_at = $2 where id = $1 and emptied_at is null', [id, at])
+  return rowCount === 1
+}
+
+export async function addDraws(client: Client, studioId: string, entryId: string, draws: readonly Draw[]): Promise<void> {
+  await client.query(
+    `insert into draw (entry_id, studio_id, lot_id, amount, money)
+     select $2, $3, lot, amount, cost from jsonb_to_recordset($1::jsonb) as d(lot uuid, amount numeric, cost bigint)
+     on conflict (entry_id, lot_id) do nothing`,
+    [JSON.stringify(draws), entryId, studioId],
+  )
+}
+
+export interface MadeBatch {
+  productId: string | null
+  volume: number
+  left: number
+  /** what went into it, minor units */
+  money: number
+}
+/** A batch as it stands, as if `without` had taken nothing of it; null where there is none. Locked as a product's tins are. */
+export async function takeBatchInHand(client: Client, id: string, without: string | null): Promise<MadeBatch | null> {
+  await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [id])
+  const { rows } = await client.query<MadeBatch>(
+    `select m.product_id as "productId", m.amount as volume, m.money,
+            greatest(0, m.amount - coalesce((
+              select sum(e.amount) from entry e
+              where e.batch_id = m.id and e.id is distinct from $2 and not exists (select from entry c where c.corrects = e.id)
+            ), 0)) as left
+     from entry m where m.id = $1 and m.kind = 'mixed' and not exists (select from entry c where c.corrects = m.id)`,
+    [id, without],
+  )
+  return rows[0] ?? null
+}

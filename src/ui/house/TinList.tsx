@@ -1,0 +1,131 @@
+'use client'
+/** The tins of one product: each as full as the log says, taken off when it is empty; another one bought. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { lotInput, type LotText } from '../../core/input/house'
+import { moneyText } from '../../core/money/money'
+import type { Product, ShelfLot } from '../../core/stock/product'
+import { formatVolume } from '../../core/unit/length'
+import { useActions } from '../form/actions'
+import { TextField, Trouble } from '../form/Field'
+import { useHouse } from '../form/house'
+import { useEntryForm } from '../form/useEntryForm'
+import { useWrite } from '../form/useWrite'
+import { useNow } from '../time/now'
+import { loggedWords } from '../words/time'
+
+export function TinList({ product, lots }: { product: Product; lots: readonly ShelfLot[] }) {
+  const [buying, setBuying] = useState(false)
+  return (
+    <div>
+      <ul className="flex flex-wrap items-end gap-x-6 gap-y-4">
+        {lots.map((lot) => (
+          <Tin key={lot.id} lot={lot} product={product} />
+        ))}
+        <li className="ml-auto">
+          <button
+            type="button"
+            className="press"
+            aria-expanded={buying}
+            aria-label={`Another tin of ${product.name}`}
+            onClick={() => setBuying(!buying)}
+          >
+            Another tin
+          </button>
+        </li>
+      </ul>
+      {buying && <BuyForm product={product} done={() => setBuying(false)} />}
+    </div>
+  )
+}
+
+/** A tin from the front: what is left stands in it. */
+function Tin({ lot, product }: { lot: ShelfLot; product: Product }) {
+  const { emptyTin } = useActions()
+  const { units, zone } = useHouse()
+  const nowMs = useNow()
+  const router = useRouter()
+  const write = useWrite(emptyTin)
+  const left = product.unit === 'g' ? `${Math.round(lot.remaining)} g` : formatVolume(lot.remaining, units)
+  const name = lot.code ? `Tin ${lot.code}` : 'Tin'
+  const empty = async () => {
+    if (await write.send({ id: lot.id, at: new Date().toISOString() })) router.refresh()
+  }
+  return (
+    <li className="flex items-end gap-3">
+      <svg viewBox="0 0 40 48" aria-hidden className="h-16 w-13 shrink-0">
+        <rect x="3" y="6" width="34" height="40" fill="var(--sheet)" />
+        <rect
+          x="3"
+          y={46 - 40 * (lot.remaining / lot.size)}
+          width="34"
+          height={40 * (lot.remaining / lot.size)}
+          fill={product.colourHex ?? 'var(--line)'}
+        />
+        <path d="M3 6v40h34V6" fill="none" stroke="var(--ink)" strokeWidth="2" />
+        {lot.openedAt === null ? (
+          <path d="M1 3h38v4H1z" fill="var(--ink)" />
+        ) : (
+          <path d="M3 6h34" stroke="var(--ink)" strokeWidth="2" strokeDasharray="3 3" />
+        )}
+      </svg>
+      <div className="leading-snug">
+        <p>
+          {lot.remaining > 0 ? (
+            <>
+              <strong>{left}</strong> <span className="text-soft">left</span>
+            </>
+          ) : (
+            <strong className="text-late">used up</strong>
+          )}
+        </p>
+        <p className="text-sm text-soft">
+          {name}, {lot.openedAt ? `opened ${loggedWords(lot.openedAt, zone, nowMs)}` : 'not opened'}
+        </p>
+        <button
+          type="button"
+          disabled={write.pending}
+          className="min-h-12 cursor-pointer text-sm font-semibold underline"
+          aria-label={`It is empty: ${name} of ${product.name}`}
+          onClick={() => void empty()}
+        >
+          It is empty
+        </button>
+        <Trouble>{write.issue}</Trouble>
+      </div>
+    </li>
+  )
+}
+
+function BuyForm({ product, done }: { product: Product; done: () => void }) {
+  const { buyLot } = useActions()
+  const house = useHouse()
+  const router = useRouter()
+  const [defaults] = useState<LotText>(() => ({
+    id: uuidv7(),
+    productId: product.id,
+    code: '',
+    size: String(product.size),
+    price: moneyText(product.price, house.currency),
+    at: new Date().toISOString(),
+  }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<LotText>(lotInput(house), defaults, buyLot, () => {
+    done()
+    router.refresh()
+  })
+  const { register } = form
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
+      <TextField label="Stamped on it" placeholder="4417" {...register('code')} trouble={troubleOf('code')} />
+      <TextField label={`Size, ${product.unit}`} inputMode="decimal" {...register('size')} trouble={troubleOf('size')} />
+      <TextField label={`Price, ${house.currency}`} inputMode="decimal" {...register('price')} trouble={troubleOf('price')} />
+      <button type="submit" disabled={pending} className="press press-now">
+        Put it on the shelf
+      </button>
+      <div className="col-span-2 empty:hidden sm:col-span-4">
+        <Trouble>{issue}</Trouble>
+      </div>
+    </form>
+  )
+}
