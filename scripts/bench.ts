@@ -20,7 +20,7 @@ if (!piece) throw new Error('no piece on /pieces: is the demo loaded?')
 const paths = { empty: '/blank', bench: '/', pieces: '/pieces', piece, money: `${piece}/money`, record: `${piece}/record` }
 const spans = new Map<string, number[]>(Object.keys(paths).map((name) => [name, []]))
 // pages take turns, so that a busy moment of the machine falls on all of them alike
-for (let round = -10; round < rounds; round += 1) {
+for (let round = -40; round < rounds; round += 1) {
   for (const [name, path] of Object.entries(paths)) {
     const begun = performance.now()
     await answer(path)

@@ -3,35 +3,6 @@ import type { Entry } from '../core/log/entry'
 import type { OtherWork } from '../core/piece/journey'
 import { findConstraint, type Client } from './pool'
 
-interface EntryRow extends Omit<Entry, 'coat' | 'batch' | 'mark'> {
-  productId: string | null
-  lotId: string | null
-  batchId: string | null
-  photoId: string | null
-  markX: number | null
-  markY: number | null
-  family: NonNullable<Entry['coat']>['family'] | null
-  mix: string | null
-  amount: number | null
-  unit: 'ml' | 'g' | null
-  applicator: string | null
-  film: NonNullable<Entry['coat']>['film'] | null
-  sheen: NonNullable<Entry['coat']>['sheen']
-  place: string | null
-}
-
-function toEntry(all: EntryRow): Entry {
-  const { productId, lotId, batchId, family, mix, amount, unit, applicator, film, sheen, place, photoId, markX, markY, ...row } =
-    all
-  const isCoat = family !== null && amount !== null && unit !== null && film !== null
-  const isBatch = row.kind === 'mixed' && family !== null && amount !== null && unit !== null && mix !== null
-  return {
-    ...row,
-    coat: isCoat ? { productId, lotId, batchId, family, mix, amount, unit, applicator, film, sheen, place } : null,
-    batch: isBatch ? { productId, lotId, family, mix, volume: amount, unit } : null,
-    mark: photoId !== null && markX !== null && markY !== null ? { photoId, x: markX, y: markY } : null,
-  }
-}
 /** An entry as its row's columns. */
 const toRow = ({ coat, batch, mark, ...entry }: NewEntry) => ({
   ...entry,
@@ -40,18 +11,23 @@ const toRow = ({ coat, batch, mark, ...entry }: NewEntry) => ({
   ...(mark && { photoId: mark.photoId, markX: mark.x, markY: mark.y }),
 })
 
+/** What belongs together comes as one: hundreds of rows are read for a page, and most of their columns are empty. */
 const entryColumns = `id, piece_id as "pieceId", part_id as "partId", step_id as "stepId", person_id as "personId", kind, at,
-  recorded_at as "recordedAt", corrects, minutes, product_id as "productId", family, mix, amount, unit,
-  applicator, film, sheen, place, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail,
+  recorded_at as "recordedAt", corrects, minutes, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail,
   result, check_code as "checkCode", outside, assist, repair, severity, spot, temperature, humidity,
-  lot_id as "lotId", batch_id as "batchId", photo_id as "photoId", mark_x as "markX", mark_y as "markY"`
+  case when kind = 'coat' then json_build_object('productId', product_id, 'lotId', lot_id, 'batchId', batch_id,
+    'family', family, 'mix', mix, 'amount', amount, 'unit', unit, 'applicator', applicator, 'film', film, 'sheen', sheen,
+    'place', place) end as coat,
+  case when kind = 'mixed' then json_build_object('productId', product_id, 'lotId', lot_id, 'family', family, 'mix', mix,
+    'volume', amount, 'unit', unit) end as batch,
+  case when photo_id is not null then json_build_object('photoId', photo_id, 'x', mark_x, 'y', mark_y) end as mark`
 
 /** Every entry of the pieces given, corrected ones too, oldest first. */
 export async function listEntries(client: Client, pieceIds: readonly string[]): Promise<Entry[]> {
-  const { rows } = await client.query<EntryRow>(`select ${entryColumns} from entry e where piece_id = any($1) order by at, id`, [
+  const { rows } = await client.query<Entry>(`select ${entryColumns} from entry e where piece_id = any($1) order by at, id`, [
     pieceIds,
   ])
-  return rows.map(toEntry)
+  return rows
 }
 
 export type NewEntry = Pick<Entry, 'id' | 'pieceId' | 'kind' | 'at'> & Partial<Omit<Entry, 'recordedAt'>>
@@ -108,7 +84,7 @@ export async function hasEntry(client: Client, id: string): Promise<boolean> {
 
 /** The mixes made up since an instant, of any piece, and the coats taken from them, corrections applied. */
 export async function listMixLog(client: Client, since: string): Promise<Entry[]> {
-  const { rows } = await client.query<EntryRow>(
+  const { rows } = await client.query<Entry>(
     `select ${entryColumns} from entry e
      where ((kind = 'mixed' and at >= $1)
          or batch_id in (select id from entry m where m.kind = 'mixed' and m.at >= $1))
@@ -116,7 +92,7 @@ export async function listMixLog(client: Client, since: string): Promise<Entry[]
      order by at, id`,
     [since],
   )
-  return rows.map(toEntry)
+  return rows
 }
 
 /** Clock entries of other pieces since an instant, corrections applied, with what was worked: they may have run beside these. */

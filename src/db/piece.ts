@@ -70,10 +70,8 @@ interface SurfaceRow {
 interface PlanRow extends Omit<Plan, 'steps'> {
   partId: string
 }
-interface StepRow extends Omit<PlanStep, 'coat'> {
+interface StepRow extends PlanStep {
   planId: string
-  coatNumber: number | null
-  coatOf: number | null
 }
 
 function toSurface({ shape, relief, count, width, height, length, top, foot, diameter }: SurfaceRow): Surface {
@@ -84,13 +82,15 @@ function toSurface({ shape, relief, count, width, height, length, top, foot, dia
   return { ...common, shape, diameter, length }
 }
 
-function toStep({ planId: _, coatNumber, coatOf, ...row }: StepRow): PlanStep {
-  return { ...row, coat: coatNumber !== null && coatOf !== null ? { number: coatNumber, of: coatOf } : null }
-}
+const toStep = ({ planId: _, ...step }: StepRow): PlanStep => step
 
 function groupBy<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>()
-  for (const row of rows) groups.set(key(row), [...(groups.get(key(row)) ?? []), row])
+  for (const row of rows) {
+    const group = groups.get(key(row))
+    if (group) group.push(row)
+    else groups.set(key(row), [row])
+  }
   return groups
 }
 
@@ -115,7 +115,8 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
   )
   const steps = await client.query<StepRow>(
     `select id, plan_id as "planId", position, operation, family, colour, mix, applicator, grit, film, minutes, amount,
-            window_label as "window", check_code as "check", cautions, reason, needed, mends, coat_number as "coatNumber", coat_of as "coatOf"
+            window_label as "window", check_code as "check", cautions, reason, needed, mends,
+            case when coat_number is not null then json_build_object('number', coat_number, 'of', coat_of) end as coat
      from step where plan_id = any($1) order by plan_id, position`,
     [plans.rows.map(({ id }) => id)],
   )

@@ -195,6 +195,34 @@ describe('the bench as data', () => {
     expect(data.files[0]?.log).toEqual([])
     expect(JSON.stringify(data)).not.toContain('"mix":null,"amount":null')
   })
+  test('of what is done and settled how it was to be done stays home; the last one done holds its part back as before', () => {
+    const steps = [uuid(3), uuid(4), uuid(6), uuid(7)].map((id) => ({
+      ...planStep(id, { mix: 'paint : water 1 : 1', cautions: ['dust'] }),
+      mends: null,
+    }))
+    const on = (k: number) => ({ partId: uuid(2), stepId: steps[k]?.id ?? null })
+    const log = [
+      entry('ended', at('09:00'), on(0)),
+      entry('ended', at('09:30'), on(1)),
+      entry('checked', at('09:30'), { ...on(1), checkCode: 'raking-light', result: 'later' }),
+      entry('ended', at('10:00'), on(2)),
+    ].map((each) => ({ ...each, pieceId: uuid(1) }))
+    const worked = fileWith([partWith(steps, { id: uuid(2) })], log, { id: uuid(1) })
+    const around = { climates: {}, rooms: [], method: defaultMethod, hours: usualHours, others: [], learned: {} }
+    const sent = toBenchData([worked], { ...around, products: [], lots: [] })
+    expect(sent.files[0]?.parts[0]?.plan?.steps.map(({ mix, window }) => [mix !== undefined, window !== undefined])).toEqual([
+      [false, false],
+      [true, true],
+      [true, true],
+      [true, true],
+    ])
+    const [there] = journeysOn(sent, [], ms('10:10'))
+    const here = journeyOf(worked, [], ms('10:10'))
+    expect(there?.parts[0]?.window).toEqual(here.parts[0]?.window)
+    expect(there?.parts[0]?.next).toEqual(here.parts[0]?.next)
+    expect(there?.parts[0]?.checks).toEqual(here.parts[0]?.checks)
+    expect(there?.minutesDone).toBe(here.minutesDone)
+  })
   test('a start written on the device runs at once, and once it is known it is not counted twice', () => {
     const started = entryFromText('startStep', typed, house)
     if (!started) throw new Error('a start can be read')

@@ -36,7 +36,7 @@ export function listAlternatives(part: FinishablePart, wish: FinishWish, method:
     ),
     ...sealCodes.map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'seal', to }, { ...wish, seal: to }, method]),
     ...paintCodes
-      .filter((to) => to !== wish.paint && means.shelf.includes(to))
+      .filter((to) => to !== wish.paint && (means.shelf[to] ?? 0) > 0)
       .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'paint', to }, { ...wish, paint: to }, method]),
     ...lookCodes
       .filter((to) => to !== wish.look)
@@ -70,7 +70,7 @@ export function findFromShelf(
   method: HouseMethod,
   means: Means,
 ): { wish: FinishWish; figures: PlanFigures } | { lacking: FamilyCode[] } {
-  const paints = [wish.paint, ...paintCodes.filter((code) => code !== wish.paint && means.shelf.includes(code))]
+  const paints = [wish.paint, ...paintCodes.filter((code) => code !== wish.paint && (means.shelf[code] ?? 0) > 0)]
   const seals = [wish.seal, ...[undefined, ...sealCodes].filter((code) => code !== wish.seal)]
   const looks = [wish.look, ...lookCodes.filter((code) => code !== wish.look)]
   const extras = wish.with?.length ? [wish.with, []] : [wish.with]

@@ -1,6 +1,7 @@
 /** What steps take from the shelf. Amounts in ml, or g for wax; pure. */
-import type { FamilyCode } from '../finish/families'
+import { getFamily, type FamilyCode } from '../finish/families'
 import type { PlannedStep } from '../finish/planFinish'
+import type { Shelf } from '../stock/product'
 
 export interface Amount {
   family: FamilyCode
@@ -20,6 +21,15 @@ export function sumAmounts(steps: readonly PlannedStep[]): Amount[] {
     sums.set(key, { family, hex, name: colour?.name ?? null, amount: (sums.get(key)?.amount ?? 0) + amount })
   }
   return [...sums.values()]
+}
+
+/** Families of which the shelf has not enough for these amounts. Cleaners are not reckoned; a mix counts as if all of it were paint. */
+export function lackingOn(shelf: Shelf, amounts: readonly Amount[]): FamilyCode[] {
+  const needs = new Map<FamilyCode, number>()
+  for (const { family, amount } of amounts) needs.set(family, (needs.get(family) ?? 0) + amount)
+  return [...needs].flatMap(([family, needed]) =>
+    (shelf[family] ?? 0) < needed && getFamily(family).role !== 'cleaner' ? [family] : [],
+  )
 }
 
 /** What `after` takes more (or, negative, less) than `before`, by product family and colour. */

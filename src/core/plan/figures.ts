@@ -1,21 +1,22 @@
 /** What a plan asks: hours, days, money, materials, a hand, an awkward hour. At the reference climate; pure. */
 import { demandsOf, type RiskCode, type Skill } from '../finish/demands'
-import { getFamily, type FamilyCode } from '../finish/families'
+import type { FamilyCode } from '../finish/families'
 import type { PlannedStep } from '../finish/planFinish'
 import { usualHours, type WorkingHours } from '../house/workingHours'
 import { roundMoney } from '../money/money'
-import { sumAmounts, type Amount } from './amounts'
+import type { Shelf } from '../stock/product'
+import { lackingOn, sumAmounts, type Amount } from './amounts'
 import { layOut } from './timeline'
 
 /** What a house has to work with. */
 export interface Means {
-  /** families that stand on the shelf */
-  shelf: readonly FamilyCode[]
+  /** what stands on the shelf */
+  shelf: Shelf
   hours: WorkingHours
   /** minor units per ml or g; a family without a price is reckoned at nothing and counts as unpriced */
   unitPrice: Partial<Record<FamilyCode, number>>
 }
-export const noMeans: Means = { shelf: [], hours: usualHours, unitPrice: {} }
+export const noMeans: Means = { shelf: {}, hours: usualHours, unitPrice: {} }
 
 export interface PlanFigures {
   minutes: number
@@ -30,7 +31,7 @@ export interface PlanFigures {
   materials: number
   /** products without a price */
   unpriced: FamilyCode[]
-  /** products the shelf lacks */
+  /** products of which the shelf has too little, or none */
   lacking: FamilyCode[]
   skill: Skill
   risks: RiskCode[]
@@ -52,7 +53,7 @@ export function figuresOf(steps: readonly PlannedStep[], { shelf, hours, unitPri
     amounts,
     materials: amounts.reduce((sum, { family, amount }) => sum + roundMoney(amount * (unitPrice[family] ?? 0)), 0),
     unpriced: used.filter((family) => unitPrice[family] === undefined),
-    lacking: used.filter((family) => !shelf.includes(family) && getFamily(family).role !== 'cleaner'),
+    lacking: lackingOn(shelf, amounts),
     ...demandsOf(steps),
   }
 }

@@ -6,7 +6,8 @@ import type { FamilyCode } from '../finish/families'
 import { planFinish, type FinishablePart, type FinishPlan, type FinishWish } from '../finish/planFinish'
 import type { FinishRefusal } from '../finish/refusals'
 import { checkStack, type Conflict } from '../stack/checkStack'
-import { sumAmounts, type Amount } from './amounts'
+import type { Shelf } from '../stock/product'
+import { lackingOn, sumAmounts, type Amount } from './amounts'
 import { usualHours, type WorkingHours } from '../house/workingHours'
 import type { PartKind } from '../finish/parts'
 import { listShared, layOut, type SharedWork, type Timeline } from './timeline'
@@ -21,8 +22,8 @@ export interface PieceWish {
   }[]
   method?: HouseMethod
   hours?: WorkingHours
-  /** families on the shelf; what is not among them is to be bought */
-  shelf?: readonly FamilyCode[]
+  /** what is on the shelf; what it has too little of is to be bought */
+  shelf?: Shelf
 }
 export interface PartPlan {
   id: string
@@ -66,6 +67,6 @@ export function planPiece({ parts, method = defaultMethod, hours = usualHours, s
     timeline,
     shared: listShared(timeline.slots, timed),
     amounts,
-    toBuy: shelf ? [...new Set(amounts.map(({ family }) => family))].filter((family) => !shelf.includes(family)) : [],
+    toBuy: shelf ? lackingOn(shelf, amounts) : [],
   }
 }

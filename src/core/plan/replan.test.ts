@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '../finish/method'
+import type { FamilyCode } from '../finish/families'
 import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
 import { checkStack } from '../stack/checkStack'
 import { findFromShelf, listAlternatives } from './alternatives'
@@ -21,6 +22,8 @@ const ahead = (wish: FinishWish, done: readonly PlannedStep[], facts = part): Pl
   if ('refusal' in outcome) throw new Error(outcome.refusal.code)
   return outcome.steps
 }
+/** a shelf that has more of these than any plan takes */
+const full = (...families: FamilyCode[]): Means['shelf'] => Object.fromEntries(families.map((code) => [code, 10_000]))
 const operations = (steps: readonly PlannedStep[]) => steps.map(({ operation }) => operation)
 
 describe('a mind changed half-way', () => {
@@ -68,7 +71,7 @@ describe('a mind changed half-way', () => {
 })
 
 describe('other ways', () => {
-  const means: Means = { ...noMeans, shelf: ['chalk-style', 'chalk-mineral', 'clear-wax', 'water-clear'] }
+  const means: Means = { ...noMeans, shelf: full('chalk-style', 'chalk-mineral', 'clear-wax', 'water-clear') }
 
   test('leaving the texture saves the rubs; a quicker look only stands there if it saves', () => {
     const ways = listAlternatives(part, solid, defaultMethod, means)
@@ -79,7 +82,7 @@ describe('other ways', () => {
     for (const { change, figures } of ways) if (change.kind === 'look') expect(figures.minutes).toBeLessThan(own)
   })
   test('what the shelf lacks is named', () => {
-    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: ['clay'] }).lacking).toEqual(['chalk-style', 'water-clear'])
+    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: full('clay') }).lacking).toEqual(['chalk-style', 'water-clear'])
     expect(figuresOf(stepsOf(solid), means).lacking).toEqual([])
   })
   test('a square metre costs what its coats take, and what has no price is said', () => {
@@ -101,7 +104,8 @@ describe('other ways', () => {
 })
 
 describe('only what is on the shelf', () => {
-  const from = (shelf: Means['shelf'], wish = solid) => findFromShelf(part, wish, defaultMethod, { ...noMeans, shelf })
+  const from = (families: FamilyCode[], wish = solid) =>
+    findFromShelf(part, wish, defaultMethod, { ...noMeans, shelf: full(...families) })
 
   test('a shelf that has it all keeps the wish', () => {
     expect(from(['chalk-style', 'water-clear'])).toMatchObject({ wish: solid })
@@ -118,6 +122,18 @@ describe('only what is on the shelf', () => {
       if ('figures' in found) expect(found.figures.lacking).toEqual([])
     }
   })
+  test('a tin that holds too little is as none: the clear gives way where it would not reach', () => {
+    const { wish } = findFromShelf(part, solid, defaultMethod, {
+      ...noMeans,
+      shelf: { 'chalk-style': 176, 'water-clear': 60, 'clear-wax': 400 },
+    }) as { wish: FinishWish }
+    expect(wish).toMatchObject({ look: 'smooth-solid', paint: 'chalk-style', seal: 'wax' })
+    // 110 + 66 ml of the paint are needed: one short and it is lacking
+    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: { 'chalk-style': 175, 'water-clear': 1000 } }).lacking).toEqual([
+      'chalk-style',
+    ])
+    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: { 'chalk-style': 176, 'water-clear': 1000 } }).lacking).toEqual([])
+  })
   test('an empty shelf says what is lacking at the least', () => {
     const found = from([])
     expect(found).toEqual({ lacking: ['chalk-style', expect.any(String)] })
@@ -128,7 +144,7 @@ describe('a whole piece', () => {
   test('two parts of a square metre: amounts add up, and what is not on the shelf is to be bought', () => {
     const plan = planPiece({
       parts: ['top', 'base'].map((id) => ({ id, facts: part, wish: solid })),
-      shelf: ['chalk-style'],
+      shelf: { 'chalk-style': 352, 'water-clear': 100 },
     })
     // per part: 1000 × 1/10 × 1.1 = 110, and 0.6 of it = 66
     expect(plan.amounts).toContainEqual({ family: 'chalk-style', hex: jar.hex, name: jar.name, amount: 2 * (110 + 66) })

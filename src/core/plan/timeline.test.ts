@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import type { PlannedStep } from '../finish/planFinish'
 import { usualHours } from '../house/workingHours'
 import { layOut, listShared } from './timeline'
+import { wholePiece } from './wholePiece'
 
 const step = (operation: PlannedStep['operation'], minutes: number, window: PlannedStep['window'] = null): PlannedStep => ({
   operation,
@@ -108,5 +109,27 @@ describe('one painter’s days', () => {
   })
   test('no working day is an error that says what to do', () => {
     expect(() => layOut([], { from: 540, to: 1020, days: [] })).toThrow(/choose at least one day/)
+  })
+})
+
+describe('the whole piece with one part more', () => {
+  const hours = { from: 540, to: 1020, days: [1, 2, 3, 4, 5] }
+
+  test('its hours are added, and no day where it fits into the drying of the others', () => {
+    // the top: 30 min, an hour's wait, 30 min; the base fits in between
+    const top = { id: 'top', steps: [step('coat', 30, wait(60)), step('smooth', 30)] }
+    const base = [step('clean', 20)]
+    expect(wholePiece([top], { id: 'base' }, [], base, hours)).toEqual({ minutes: 80, days: 1, more: { minutes: 20, days: 0 } })
+  })
+  test('a night more where it dries overnight', () => {
+    const top = { id: 'top', steps: [step('coat', 30, wait(60)), step('smooth', 30)] }
+    const base = [step('undercoat', 20, wait(720)), step('clean', 10)]
+    expect(wholePiece([top], { id: 'base' }, [], base, hours)).toMatchObject({ days: 2, more: { days: 1 } })
+  })
+  test('against the plan it had: less, where less is to do; alone, only itself', () => {
+    const top = { id: 'top', steps: [step('coat', 30)] }
+    const [long, short] = [[step('clean', 50)], [step('clean', 20)]]
+    expect(wholePiece([top], { id: 'base' }, long, short, hours).more).toEqual({ minutes: -30, days: 0 })
+    expect(wholePiece([], { id: 'base' }, [], short, hours)).toEqual({ minutes: 20, days: 1, more: { minutes: 20, days: 1 } })
   })
 })

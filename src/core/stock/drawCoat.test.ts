@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { drawCoat } from './drawCoat'
 import type { Lot } from './drawFromLots'
-import { findTin, lotsInTurn, unitPricesOf, type Product, type ShelfLot } from './product'
+import { findTin, lotsInTurn, shelfOf, unitPricesOf, type Product, type ShelfLot } from './product'
 
 const lot = (id: string, remaining: number, over: Partial<Lot> = {}): Lot => ({
   id,
@@ -78,6 +78,14 @@ describe('the tin to reach for', () => {
     expect(findTin(shelf, 'casein', null)).toBeNull()
   })
   test('the cheapest of a family gives its price', () => expect(unitPricesOf(shelf)).toEqual({ clay: 3.8, 'clear-wax': 4 }))
+  test('what is left of a family is all its tins together', () => {
+    const lots: ShelfLot[] = [
+      { ...lot('a', 120), productId: 'slate', code: null },
+      { ...lot('b', 300), productId: 'plain', code: null },
+      { ...lot('c', 80), productId: 'gone', code: null },
+    ]
+    expect(shelfOf(shelf, lots)).toEqual({ clay: 420 })
+  })
   test('its open tins first, none that is used up, none of another product', () => {
     const lots: ShelfLot[] = [
       { ...lot('new', 500), productId: 'slate', code: null },

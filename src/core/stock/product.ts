@@ -33,6 +33,20 @@ export function findTin(products: readonly Product[], family: FamilyCode, hex: s
   )
 }
 
+/** How much of each family is on the shelf, ml or g. */
+export type Shelf = Partial<Record<FamilyCode, number>>
+
+/** What is left in all tins together, by family. */
+export function shelfOf(products: readonly Product[], lots: readonly ShelfLot[]): Shelf {
+  const families = new Map(products.map(({ id, family }) => [id, family]))
+  const shelf: Shelf = {}
+  for (const { productId, remaining } of lots) {
+    const family = families.get(productId)
+    if (family) shelf[family] = (shelf[family] ?? 0) + remaining
+  }
+  return shelf
+}
+
 /** Minor units per ml or g of each family, from the cheapest tin of it on the shelf. */
 export function unitPricesOf(products: readonly Product[]): Partial<Record<FamilyCode, number>> {
   const prices: Partial<Record<FamilyCode, number>> = {}

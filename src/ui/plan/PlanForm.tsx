@@ -10,6 +10,7 @@ import { findRefusal } from '../../core/finish/refusals'
 import { getSeal, sealCodes, sealFits, type SealCode } from '../../core/finish/seals'
 import type { Means } from '../../core/plan/figures'
 import type { PlanDifference } from '../../core/plan/replan'
+import type { WholePiece } from '../../core/plan/wholePiece'
 import type { Conflict } from '../../core/stack/checkStack'
 import type { Section as SectionModel } from '../../core/piece/section'
 import { getOperation } from '../../core/labour/operations'
@@ -64,6 +65,7 @@ export function PlanForm({
     figures,
     ways,
     difference,
+    wholeWay,
     nearest,
     shownSection,
     edited,
@@ -182,6 +184,7 @@ export function PlanForm({
                 </span>
               </p>
             )}
+            {wholeWay && <p className="mt-1 text-soft">{wholeWords(wholeWay)}</p>}
           </div>
           {shownSection && (
             <Section model={shownSection} clashes={clashesIn(acts, told, shownSection)} className="-mt-1 w-36 shrink-0" />
@@ -251,6 +254,10 @@ function differenceWords({ added, dropped, minutes, days, amounts }: PlanDiffere
     .filter(Boolean)
     .join(' ')
 }
+
+/** What this part does to the piece it belongs to. */
+const wholeWords = ({ minutes, days, more }: WholePiece): string =>
+  `The whole piece: ${spanWords(minutes)} over ${days === 1 ? 'one day' : `${days} days`}; that is ${more.minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(more.minutes))}, ${daysWords(more.days)}.`
 
 const daysWords = (days: number) =>
   days === 0 ? 'as many days' : `${days > 0 ? '+' : '−'}${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`

@@ -1,12 +1,15 @@
 /** A part as the plan desk holds it: its facts, what is done on it, what was wished before. */
 import type { HouseMethod } from '../../core/finish/method'
 import type { Part, Plan, PlanStep } from '../../core/piece/piece'
+import type { TimedPart } from '../../core/plan/timeline'
 
 export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
   pieceId: string
   done: PlanStep[]
   /** what is still ahead of it by the plan in force */
   ahead: PlanStep[]
+  /** what is still ahead of the piece's other parts */
+  others: TimedPart[]
   before: Pick<Plan, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'departures'> | null
   method: HouseMethod
 }

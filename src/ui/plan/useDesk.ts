@@ -16,6 +16,7 @@ import { factsOf } from '../../core/piece/facts'
 import { findFromShelf, listAlternatives, type Change } from '../../core/plan/alternatives'
 import { figuresOf, type Means } from '../../core/plan/figures'
 import { differenceOf, replan } from '../../core/plan/replan'
+import { wholePiece } from '../../core/plan/wholePiece'
 import { checkStack, type Conflict } from '../../core/stack/checkStack'
 import { plannedSection } from './plannedSection'
 import type { DeskTin, PlanPart } from './planPart'
@@ -150,6 +151,17 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: Means) 
         )
       : null
 
+  const wholeWay =
+    part.others.length > 0 && kept.length > 0
+      ? wholePiece(
+          part.others,
+          { id: part.id, kind: part.kind },
+          part.ahead,
+          kept.map(({ step }) => step),
+          means.hours,
+        )
+      : null
+
   const chooseLook = (code: LookCode) => {
     setLook(code)
     setSeal('')
@@ -234,6 +246,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: Means) 
     ways: later.ways,
     drawn: later.drawn,
     difference,
+    wholeWay,
     nearest,
     shownSection,
     facts,

@@ -4,7 +4,7 @@ import { notFound } from 'next/navigation'
 import { getExistingFinish, getSubstrate, uses } from '../../../../../core/finish/parts'
 import { aheadOn, doneOn } from '../../../../../core/piece/facts'
 import { areaOfPart } from '../../../../../core/piece/area'
-import { unitPricesOf } from '../../../../../core/stock/product'
+import { shelfOf, unitPricesOf } from '../../../../../core/stock/product'
 import { formatArea } from '../../../../../core/unit/length'
 import { PlanForm } from '../../../../../ui/plan/PlanForm'
 import { listRecipes } from '../../../../../db/recipe'
@@ -14,7 +14,7 @@ import { getPieceView } from '../../../../_server/load'
 export const metadata = { title: 'Choose a finish' }
 
 export default async function PlanDesk({ params }: { params: Promise<{ id: string; part: string }> }) {
-  const { studio, journey, products } = await getPieceView(params)
+  const { studio, journey, products, lots } = await getPieceView(params)
   const wanted = (await params).part
   const current = journey.parts.find(({ part }) => part.id === wanted)
   if (!current) notFound()
@@ -22,6 +22,10 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
   const done = doneOn(current)
   const ahead = aheadOn(current)
   const { piece } = journey.file
+  const others = journey.parts
+    .filter(({ part: { id } }) => id !== wanted)
+    .map((each) => ({ id: each.part.id, kind: each.part.kind, steps: aheadOn(each) }))
+    .filter(({ steps }) => steps.length > 0)
   return (
     <div className="pt-6">
       <p className="text-lg">
@@ -36,10 +40,10 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
         </Link>
       </p>
       <PlanForm
-        part={{ ...part, pieceId: piece.id, done, ahead, before: plan, method: studio.method }}
+        part={{ ...part, pieceId: piece.id, done, ahead, others, before: plan, method: studio.method }}
         recipes={await withStudio(listRecipes)}
         means={{
-          shelf: [...new Set(products.map(({ family }) => family))],
+          shelf: shelfOf(products, lots),
           hours: studio.hours,
           unitPrice: unitPricesOf(products),
         }}
