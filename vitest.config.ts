@@ -9,7 +9,12 @@ export default defineConfig({
       {
         resolve: { alias },
         // machines are shared: a test ends when it is done
-        test: { testTimeout: 120_000, name: 'unit', include: ['src/**/*.test.ts'], exclude: ['src/db/**'] },
+        test: {
+          testTimeout: 120_000,
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'sensor/**/*.test.ts'],
+          exclude: ['src/db/**'],
+        },
       },
       {
         resolve: { alias },

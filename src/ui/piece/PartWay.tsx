@@ -28,10 +28,11 @@ interface Props {
   stock: Pick<CardAround, 'products' | 'lots' | 'batches'>
   zone: string
   units: UnitSystem
+  money: (minor: number) => string
   nowMs: number
 }
 
-export function PartWay({ journey, part, stock, zone, units, nowMs }: Props) {
+export function PartWay({ journey, part, stock, zone, units, money, nowMs }: Props) {
   const { piece } = journey.file
   const { steps, next, running, part: facts } = part
   const earlier = facts.earlier.length
@@ -114,7 +115,7 @@ export function PartWay({ journey, part, stock, zone, units, nowMs }: Props) {
           </div>
         )}
         {facts.plan && part.gone.length > 0 && !journey.ending && <MendForm on={snagOn} />}
-        <SnagList journey={journey} partId={facts.id} zone={zone} nowMs={nowMs} />
+        <SnagList journey={journey} partId={facts.id} zone={zone} nowMs={nowMs} money={money} />
         {ahead.length > 0 && (
           <ol className="mt-5 border-t border-line">
             {ahead.map(({ step }) => (

@@ -7,12 +7,20 @@ import { MarkedPhoto } from '../photo/MarkOnPhoto'
 import { spotWords } from '../words/checks'
 import { loggedWords, spanWords } from '../words/time'
 
-export function SnagList({ journey, partId, zone, nowMs }: { journey: Journey; partId: string; zone: string; nowMs: number }) {
+interface Props {
+  journey: Journey
+  partId: string
+  zone: string
+  nowMs: number
+  money: (minor: number) => string
+}
+
+export function SnagList({ journey, partId, zone, nowMs, money }: Props) {
   const snags = snagsOf(journey).filter(({ entry }) => entry.partId === partId)
   if (snags.length === 0) return null
   return (
     <ul aria-label="Snags" className="mt-4">
-      {snags.map(({ entry, minutes, ahead, steps }) => {
+      {snags.map(({ entry, minutes, money: spent, ahead, steps }) => {
         const photo = journey.file.photos.find(({ id }) => id === entry.mark?.photoId)
         const repair = entry.repair ? getRepair(entry.repair) : null
         return (
@@ -44,7 +52,9 @@ export function SnagList({ journey, partId, zone, nowMs }: { journey: Journey; p
               </span>
               <span className="block text-soft">
                 {ahead > 0 ? `${ahead === 1 ? 'one step' : `${ahead} steps`} to mend it` : steps > 0 ? 'mended' : 'noted'}
-                {minutes > 0 ? `, ${spanWords(minutes)} spent on it` : ''}
+                {minutes > 0
+                  ? `, ${[spanWords(minutes), spent > 0 && money(spent)].filter(Boolean).join(' and ')} spent on it`
+                  : ''}
               </span>
             </p>
           </li>

@@ -87,6 +87,7 @@ export default async function PiecePage({ params }: Params) {
               stock={{ products, lots, batches }}
               zone={studio.zone}
               units={studio.units}
+              money={money}
               nowMs={nowMs}
             />
           ))}

@@ -30,8 +30,15 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       [...(plan?.steps ?? []), ...earlier].map((step) => [step.id, { part: name, operation: step.operation }] as const),
     ),
   )
-  const rows = file.log.map(({ coat, detail, stepId, ...entry }) => {
-    const flat = { ...entry, ...(stepId ? steps.get(stepId) : {}), ...coat, detail: detail && JSON.stringify(detail) }
+  const rows = file.log.map(({ coat, batch, mark, detail, stepId, ...entry }) => {
+    const flat = {
+      ...entry,
+      ...(stepId ? steps.get(stepId) : {}),
+      ...coat,
+      ...batch,
+      ...(mark && { photoId: mark.photoId, markX: mark.x, markY: mark.y }),
+      detail: detail && JSON.stringify(detail),
+    }
     return Object.fromEntries(Object.entries(flat).map(([name, value]) => [name, plain(value)]))
   })
   const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))]
