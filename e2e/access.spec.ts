@@ -1,6 +1,6 @@
 /** Every view: nothing serious for axe in either theme, nothing wider than the screen, nothing said to the console. */
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
+import { expectAxeClean } from './axe'
 
 async function hrefOf(page: Page, list: string, match: string | RegExp): Promise<string> {
   await page.goto(list)
@@ -46,9 +46,7 @@ for (const [name, find] of Object.entries(views)) {
     for (const colorScheme of themes) {
       await page.emulateMedia({ colorScheme })
       await page.goto(path, { waitUntil: 'load' })
-      const { violations } = await new AxeBuilder({ page }).analyze()
-      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-      expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+      await expectAxeClean(page)
     }
     const { wide, room } = await page.evaluate(() => ({
       wide: document.documentElement.scrollWidth,
@@ -58,6 +56,40 @@ for (const [name, find] of Object.entries(views)) {
     expect(said).toEqual([])
   })
 }
+
+test('what opens over a page is axe clean too, and silent', async ({ page }) => {
+  const said: string[] = []
+  page.on('console', (message) => message.type() === 'error' && said.push(message.text()))
+  await page.goto(await hrefOf(page, '/pieces', 'Washstand'))
+  await page
+    .getByRole('button', { name: /^Larger/ })
+    .nth(1)
+    .click()
+  await expect(page.getByRole('dialog').getByRole('img')).toBeVisible()
+  await expectAxeClean(page)
+  // the strip by keys: the next one, and back where one was
+  const shown = () => page.getByRole('dialog').getByRole('img').getAttribute('src')
+  const first = await shown()
+  await page.keyboard.press('ArrowRight')
+  await expect.poll(shown).not.toBe(first)
+  await page.keyboard.press('ArrowLeft')
+  await expect.poll(shown).toBe(first)
+  await page.keyboard.press('Escape')
+  await page.getByText('Something went wrong').first().click()
+  await page
+    .getByRole('button', { name: /^On: Washstand/ })
+    .first()
+    .click()
+  await expect(page.getByText('Tap where it is.')).toBeVisible()
+  await expectAxeClean(page)
+  await page.goto('/shelf')
+  await page
+    .getByRole('button', { name: /^Another tin of/ })
+    .first()
+    .click()
+  await expectAxeClean(page)
+  expect(said).toEqual([])
+})
 
 test('at the bench every target is 48 px high, and the figure can be read from two metres', async ({ page }) => {
   await page.goto('/')

@@ -1,6 +1,7 @@
 /** The bench with wet hands: taps counted, clocks paused and put right, fans, fingers, checks that fail, the story of it all. */
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
+import { expectAxeClean } from './axe'
 
 /** Counts every tap on a button, choice or field between its making and the asking. */
 async function countTaps(page: Page): Promise<() => Promise<number>> {
@@ -220,6 +221,7 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
   await sheet.getByLabel('From').selectOption({ label: 'Tin 8080, 1000 ml left, not opened' })
   // one to one
   await expect(sheet.getByRole('definition')).toHaveText(['60ml', '60ml'])
+  await expectAxeClean(page)
   await sheet.getByRole('button', { name: 'Mixed, write it down' }).click()
   await expect(sheet).toBeHidden()
   await expect(page.locator('ol').getByText('120 ml of paint : water 1 : 1')).toBeVisible()
@@ -230,6 +232,7 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
     .getByRole('button', { name: /^Done: / })
     .click()
   await expect(sheet.getByLabel('From the mix')).toContainText('120 ml left')
+  await expectAxeClean(page)
   await sheet.getByLabel('Amount, ml').fill('50')
   await sheet.getByRole('button', { name: 'All well, write it down' }).click()
   await expect(page.locator('ol').getByText(/50 ml .*from a mix/)).toBeVisible()

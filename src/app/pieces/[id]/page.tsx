@@ -77,7 +77,7 @@ export default async function PiecePage({ params }: Params) {
           </nav>
         </div>
       </header>
-      <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
+      <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
         <div className="space-y-6">
           {journey.parts.map((part) => (
             <PartWay
