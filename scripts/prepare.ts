@@ -30,6 +30,8 @@ try {
       [uuidv7(), Intl.DateTimeFormat().resolvedOptions().timeZone],
     )
   }
+  // what was just loaded or restored is known to the planner before the first page is asked for
+  await client.query('analyze')
   const { rows } = await client.query<{ id: string }>('select id from studio order by created_at, id limit 1')
   console.log(rows[0]?.id ?? '')
 } finally {

@@ -39,7 +39,7 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
   ['way', `${bureau}/way`, wide, 'light'],
   ['money', `${chest}/money`, wide, 'light'],
   ['record', `${chest}/record`, wide, 'light'],
-  ['story', `${washstand}/story`, wide, 'light'],
+  ['story', `${washstand}/story?show=coats`, wide, 'light'],
   ['air', '/air', wide, 'light'],
   ['learned', '/learned', wide, 'light'],
   ['intake', '/pieces/new', wide, 'light'],

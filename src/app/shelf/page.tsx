@@ -45,13 +45,7 @@ export default async function Shelf() {
             <ul>
               {tins.map((tin) => (
                 <li key={tin.id} className="border-b border-line py-4">
-                  <p className="flex flex-wrap items-baseline justify-between gap-x-4">
-                    <span className="text-lg font-semibold">{tin.colourName ?? tin.name}</span>
-                    <span className="text-sm text-soft">{coatCost(tin)} a coat of 1 m²</span>
-                  </p>
-                  <div className="mt-2">
-                    <TinList product={tin} lots={lots.filter(({ productId }) => productId === tin.id)} />
-                  </div>
+                  <TinList product={tin} lots={lots.filter(({ productId }) => productId === tin.id)} coatCost={coatCost(tin)} />
                 </li>
               ))}
             </ul>

@@ -15,27 +15,35 @@ import { useWrite } from '../form/useWrite'
 import { useNow } from '../time/now'
 import { loggedWords } from '../words/time'
 
-export function TinList({ product, lots }: { product: Product; lots: readonly ShelfLot[] }) {
+export function TinList({ product, lots, coatCost }: { product: Product; lots: readonly ShelfLot[]; coatCost: string }) {
   const [buying, setBuying] = useState(false)
   return (
     <div>
-      <ul className="flex flex-wrap items-end gap-x-6 gap-y-4">
-        {lots.map((lot) => (
-          <Tin key={lot.id} lot={lot} product={product} />
-        ))}
-        <li className="ml-auto">
-          <button
-            type="button"
-            className="press"
-            aria-expanded={buying}
-            aria-label={`Another tin of ${product.name}`}
-            onClick={() => setBuying(!buying)}
-          >
-            Another tin
-          </button>
-        </li>
-      </ul>
+      <div className="flex items-start justify-between gap-4">
+        <h3 className="leading-snug">
+          <span className="text-lg font-semibold">{product.colourName ?? product.name}</span>
+          <span className="block text-sm text-soft">{coatCost} a coat of 1 m²</span>
+        </h3>
+        <button
+          type="button"
+          className="press shrink-0"
+          aria-expanded={buying}
+          aria-label={`Another tin of ${product.name}`}
+          onClick={() => setBuying(!buying)}
+        >
+          Another tin
+        </button>
+      </div>
       {buying && <BuyForm product={product} done={() => setBuying(false)} />}
+      {lots.length === 0 ? (
+        <p className="font-semibold text-late">None left.</p>
+      ) : (
+        <ul className="mt-2 flex flex-wrap gap-x-6 gap-y-3">
+          {lots.map((lot) => (
+            <Tin key={lot.id} lot={lot} product={product} />
+          ))}
+        </ul>
+      )}
     </div>
   )
 }

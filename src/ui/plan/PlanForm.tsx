@@ -256,8 +256,11 @@ function differenceWords({ added, dropped, minutes, days, amounts }: PlanDiffere
 }
 
 /** What this part does to the piece it belongs to. */
-const wholeWords = ({ minutes, days, more }: WholePiece): string =>
-  `The whole piece: ${spanWords(minutes)} over ${days === 1 ? 'one day' : `${days} days`}; that is ${more.minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(more.minutes))}, ${daysWords(more.days)}.`
+function wholeWords({ minutes, days, more }: WholePiece): string {
+  const whole = `The whole piece: ${spanWords(minutes)} over ${days === 1 ? 'one day' : `${days} days`}`
+  if (more.minutes === 0 && more.days === 0) return `${whole}, as before.`
+  return `${whole}; that is ${more.minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(more.minutes))}, ${daysWords(more.days)}.`
+}
 
 const daysWords = (days: number) =>
   days === 0 ? 'as many days' : `${days > 0 ? '+' : '−'}${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`
