@@ -150,6 +150,35 @@ test('a mind changed half-way keeps what is done and says what more it takes', a
   await expect(page.getByText('Coat 1 of 2, Kelp Jar').first()).toBeAttached()
 })
 
+test('a part seen late is added, and the desk says what it does to the whole piece before it is taken', async ({ page }, {
+  project,
+}) => {
+  const name = `Pier table, ${project.name}`
+  await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  // alone it is the whole piece itself
+  await expect(page.getByText(/^The whole piece:/)).toHaveCount(0)
+  await page.getByRole('button', { name: 'Take this way' }).click()
+  await page.getByRole('link', { name: 'Add a part' }).click()
+  await page.getByLabel('Called').fill('Apron')
+  await page.getByLabel('Made of').selectOption({ label: 'solid wood, close-grained' })
+  await page.getByLabel('On it now').selectOption({ label: 'varnish or polyurethane' })
+  await page.getByLabel('Width').fill('100')
+  await page.getByLabel('Height').fill('20')
+  await page.getByRole('button', { name: 'Add the part' }).click()
+  await page.getByRole('region', { name: 'Apron' }).getByRole('link', { name: 'Choose a finish' }).first().click()
+  const whole = page.getByText(/^The whole piece: .* over .*; that is \+\d+ min, /)
+  await expect(whole).toBeVisible()
+  // what is alike is worked in one go: it adds less than its own way takes
+  const own = (await page.getByRole('region', { name: 'The way there' }).locator('.figure').first().textContent()) ?? ''
+  const minutesIn = (text: string) => {
+    const [, hours = '0', minutes = '0'] = /(?:(\d+) h)? ?(\d+)?/.exec(text) ?? []
+    return Number(hours) * 60 + Number(minutes)
+  }
+  const more = minutesIn(/that is \+([^,]+),/.exec((await whole.textContent()) ?? '')?.[1] ?? '')
+  expect(more).toBeGreaterThan(0)
+  expect(more).toBeLessThan(minutesIn(own))
+})
+
 test('three taps find shellac, and the part and its log know it', async ({ page }, { project }) => {
   await takeIn(page, `Work box, ${project.name}`, { madeOf: 'solid wood, close-grained' })
   await page.getByRole('link', { name: 'Find out what is on it' }).click()

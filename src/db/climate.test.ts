@@ -55,6 +55,40 @@ describe('rooms and their air', () => {
       expect((await listRooms(client)).map(({ name }) => name)).toEqual(['Loft', 'Long loft', 'Store'])
     })
   })
+  test('what a sensor said long ago comes as means of three hours; what was typed, and what is recent, as it was', async () => {
+    const room = uuidv7()
+    await here(async (client) => {
+      await saveRoom(client, db.here, { id: room, name: 'Drying room', sensor: 'drying' }, 3)
+      const read = (time: string, temperature: number, source: 'typed' | 'sensor') => ({
+        id: uuidv7(),
+        at: `2026-08-01T${time}:00.000Z`,
+        temperature,
+        humidity: 50,
+        roomId: room,
+        source,
+      })
+      await addReadings(client, db.here, [
+        read('06:10', 18, 'sensor'),
+        read('07:00', 19, 'sensor'),
+        read('08:50', 23, 'sensor'),
+        read('08:55', 30, 'typed'),
+        read('09:00', 21, 'sensor'),
+        read('12:20', 22, 'sensor'),
+        read('12:40', 24, 'sensor'),
+      ])
+      await addReading(client, db.here, { ...read('07:30', 85, 'sensor'), doubt: 'absurd' })
+      const air = await listReadings(client, '2026-08-01T00:00:00.000Z', '2026-08-01T12:30:00.000Z')
+      const own = air.filter(({ roomId }) => roomId === room).map((each) => [each.at.slice(11, 16), each.temperature])
+      // 18, 19 and 23 are 20 on the mean of 06:00 to 09:00
+      expect(own).toEqual([
+        ['06:00', 20],
+        ['08:55', 30],
+        ['09:00', 21],
+        ['12:00', 22],
+        ['12:40', 24],
+      ])
+    })
+  })
   test('two rooms of one studio can’t be read by one sensor; another studio’s may', async () => {
     const room = () => ({ id: uuidv7(), name: 'Twice', sensor: 'twice' })
     await here((client) => saveRoom(client, db.here, room(), 0))
@@ -117,11 +151,24 @@ describe('what is said at the bench', () => {
     const other = wholePiece()
     await here((client) => storeWhole(client, db.here, other))
     const work = await here<Awaited<ReturnType<typeof listOtherWork>>>((client) =>
-      listOtherWork(client, [whole.piece.id], '2026-01-01T00:00:00.000Z'),
+      listOtherWork(client, [whole.piece.id], [at.slice(0, 10)]),
     )
     const steps = new Set(work.map(({ stepId }) => stepId))
     expect([...steps]).toEqual([other.plan.steps[0]?.id])
     expect(work[0]).toMatchObject({ operation: 'coat', family: 'clay', hex: '#3d5661' })
+    // the day after counts as beside it, the day after that does not; a step comes whole, whenever it was begun
+    const on = (day: string) =>
+      here<typeof work>((client) => listOtherWork(client, [whole.piece.id], [day])).then((found) => found.length)
+    expect(await on('2026-05-05')).toBe(work.length)
+    expect(await on('2026-05-06')).toBe(0)
+    const late = {
+      kind: 'resumed',
+      pieceId: other.piece.id,
+      partId: other.part.id,
+      stepId: other.plan.steps[0]?.id ?? null,
+    } as const
+    await here((client) => addEntries(client, db.here, [{ id: uuidv7(), ...late, at: '2026-05-06T10:00:00.000Z' }]))
+    expect(await on('2026-05-06')).toBe(work.length + 1)
   })
   test('pieces with a snag are found', async () => {
     const found = await here<Awaited<ReturnType<typeof listPiecesWithSnags>>>((client) => listPiecesWithSnags(client, 10))

@@ -95,16 +95,25 @@ export async function listMixLog(client: Client, since: string): Promise<Entry[]
   return rows
 }
 
-/** Clock entries of other pieces since an instant, corrections applied, with what was worked: they may have run beside these. */
-export async function listOtherWork(client: Client, pieceIds: readonly string[], since: string): Promise<OtherWork[]> {
+/**
+ * Clocks of other pieces' steps that were touched on the days given or beside them, corrections applied, with what was worked:
+ * they may have run beside these. A step comes whole, whenever it was begun. Days YYYY-MM-DD in UTC.
+ */
+export async function listOtherWork(client: Client, pieceIds: readonly string[], days: readonly string[]): Promise<OtherWork[]> {
   const { rows } = await client.query<OtherWork>(
-    `select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
-     from entry e join step s on s.id = e.step_id
+    `with near as (
+       select distinct (d::date + beside)::timestamp at time zone 'UTC' as midnight
+       from unnest($2::text[]) d cross join generate_series(-1, 1) beside
+     ), touched as (
+       select distinct w.step_id from near join entry w on w.at >= midnight and w.at < midnight + interval '1 day'
+       where w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped') and not (w.piece_id = any($1))
+     )
+     select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
+     from touched join entry e on e.step_id = touched.step_id join step s on s.id = e.step_id
      where e.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
-       and e.at >= $2 and not (e.piece_id = any($1))
        and not exists (select from entry c where c.corrects = e.id)
      order by e.at, e.id`,
-    [pieceIds, since],
+    [pieceIds, days],
   )
   return rows
 }

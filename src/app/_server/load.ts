@@ -18,6 +18,7 @@ import {
   type EndedCursor,
 } from '../../db/piece'
 import type { SalesChannel, Studio } from '../../core/house/studio'
+import { clockKinds } from '../../core/log/labour'
 import { batchesIn, type Batch } from '../../core/mix/batch'
 import type { Product, ShelfLot } from '../../core/stock/product'
 import { listLearned, listReadings, listRooms } from '../../db/climate'
@@ -28,28 +29,28 @@ import { withStudio } from './session'
 
 /** How far back the air still matters: the longest cure is 30 days. */
 const airDays = 45
+/** windows of hours are read by every reading, cures of weeks by means */
+const exactAirDays = 3
+const daysAgo = (nowMs: number, days: number) => new Date(nowMs - days * 86_400_000).toISOString()
 /** a mix that keeps is looked for no longer */
 const mixDays = 14
 const listAir = (client: Client, nowMs: number): Promise<RoomReading[]> =>
-  listReadings(client, new Date(nowMs - airDays * 86_400_000).toISOString())
+  listReadings(client, daysAgo(nowMs, airDays), daysAgo(nowMs, exactAirDays))
 
 /** What journeys are read in beside the pieces themselves. */
 async function loadAround(client: Client, nowMs: number, files: readonly PieceFile[]) {
-  const clocked = files.flatMap(({ log }) => log).filter(({ kind }) => kind === 'started' || kind === 'ended')
-  const since = clocked.map(({ at }) => at).sort()[0]
+  const days = new Set(files.flatMap(({ log }) => log.flatMap(({ kind, at }) => (clockKinds.has(kind) ? [at.slice(0, 10)] : []))))
   const rooms = await listRooms(client)
   return {
     studio: await getStudio(client),
     rooms,
     climates: climatesOf(await listAir(client, nowMs), rooms),
     learned: await listLearned(client),
-    others: since
-      ? await listOtherWork(
-          client,
-          files.map(({ piece }) => piece.id),
-          since,
-        )
-      : [],
+    others: await listOtherWork(
+      client,
+      files.map(({ piece }) => piece.id),
+      [...days],
+    ),
   }
 }
 
@@ -143,7 +144,7 @@ export const findPieceView = cache((id: string): Promise<PieceView | null> =>
       channels: await listChannels(client),
       products: await listProducts(client),
       lots: await listLots(client),
-      batches: batchesIn([{ log: await listMixLog(client, new Date(nowMs - mixDays * 86_400_000).toISOString()), climate }]),
+      batches: batchesIn([{ log: await listMixLog(client, daysAgo(nowMs, mixDays)), climate }]),
       nowMs,
     }
   }),

@@ -75,6 +75,7 @@ alter table entry
   add constraint entry_marked_whole check (num_nonnulls(photo_id, mark_x, mark_y) in (0, 3)),
   add constraint entry_mixed_whole check (kind <> 'mixed' or (num_nonnulls(family, amount, unit, money, mix) = 5 and amount > 0));
 create index entry_mixed on entry (studio_id, at desc) where kind = 'mixed';
+create index entry_by_step on entry (step_id, at) where step_id is not null;
 create index entry_by_batch on entry (batch_id) where batch_id is not null;
 
 alter table photo
