@@ -116,7 +116,7 @@ test('fourteen entries on two devices without a connection are stored once each,
 
   // back again: each device sends by itself
   await own.start()
-  for (const page of [first, second]) await expect(page.getByText(/on this device/)).toBeHidden({ timeout: 30_000 })
+  for (const page of [first, second]) await expect(page.getByText(/on this device/)).toHaveCount(0, { timeout: 40_000 })
   const rows = await own.ask<{ kind: string; at: string; id: string; note: string | null }>(
     'select id, kind, at::text, note from entry order by recorded_at, at offset $1',
     [before],

@@ -7,8 +7,11 @@ const folder = fileURLToPath(new URL('./migrations/*.sql', import.meta.url))
 /** Any number, the same in every starter. */
 const lock = 4_170_520_261
 
-/** Names of the migrations applied now, in order; empty where there was nothing to do. Throws where a landed file was edited. */
-export async function migrate(connectionString: string): Promise<string[]> {
+/**
+ * Names of the migrations applied now, in order; empty where there was nothing to do. Throws where a landed file was edited.
+ * `to` stops at an earlier schema, like "009", for tests.
+ */
+export async function migrate(connectionString: string, to?: string): Promise<string[]> {
   const client = new pg.Client({ connectionString })
   await client.connect()
   try {
@@ -23,7 +26,7 @@ export async function migrate(connectionString: string): Promise<string[]> {
       execQuery: (query) => client.query(query),
       execSqlScript: (script) => client.query(script) as unknown as Promise<void>,
     })
-    const applied = await postgrator.migrate()
+    const applied = await postgrator.migrate(to)
     await client.query('commit')
     return applied.map(({ filename }) => filename.split('/').at(-1) ?? filename)
   } catch (error) {
