@@ -5,6 +5,8 @@ const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
 
 export default defineConfig({
   test: {
+    // long files share the processors
+    maxWorkers: '100%',
     projects: [
       {
         resolve: { alias },

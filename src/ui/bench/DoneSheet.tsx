@@ -12,6 +12,7 @@ import { sheens } from '../../core/log/entry'
 import type { Reading } from '../../core/drying/windowFor'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
 import { useHouse } from '../form/house'
+import { Sheet } from '../frame/Sheet'
 import { isKey, useCalm } from '../form/useCalm'
 import { useEntryForm } from '../form/useEntryForm'
 import { useOutbox } from '../outbox/outbox'
@@ -36,12 +37,12 @@ export function DoneSheetProvider({ air, children }: { air: Reading | null; chil
   return (
     <DoneSheetContext value={show}>
       {children}
-      {open && <Sheet key={open.card.stepId} {...open} air={air} done={() => setOpen(null)} />}
+      {open && <DoneDialog key={open.card.stepId} {...open} air={air} done={() => setOpen(null)} />}
     </DoneSheetContext>
   )
 }
 
-function Sheet(props: Props) {
+function DoneDialog(props: Props) {
   const { send } = useOutbox()
   const { calm } = useCalm(true)
   const { card, endedAt, done } = props
@@ -55,22 +56,18 @@ function Sheet(props: Props) {
   return (
     // closed without an answer, the check is asked again later
     <Dialog.Root open onOpenChange={(next) => !next && answer('later')}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-black/50" />
-        <Dialog.Content
-          onPointerDownOutside={(event) => calm || event.preventDefault()}
-          onClickCapture={(event) => {
-            if (calm || isKey(event)) return
-            event.preventDefault()
-            event.stopPropagation()
-          }}
-          className="sheet fixed inset-x-0 bottom-0 z-40 max-h-[92dvh] overflow-y-auto p-5 sm:inset-x-auto sm:bottom-auto sm:left-1/2 sm:top-1/2 sm:w-[40rem] sm:-translate-x-1/2 sm:-translate-y-1/2 sm:p-7"
-        >
-          <div role="group" aria-disabled={calm ? undefined : true}>
-            <Done {...props} answer={answer} />
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
+      <Sheet
+        onPointerDownOutside={(event) => calm || event.preventDefault()}
+        onClickCapture={(event) => {
+          if (calm || isKey(event)) return
+          event.preventDefault()
+          event.stopPropagation()
+        }}
+      >
+        <div role="group" aria-disabled={calm ? undefined : true}>
+          <Done {...props} answer={answer} />
+        </div>
+      </Sheet>
     </Dialog.Root>
   )
 }

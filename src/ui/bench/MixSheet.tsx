@@ -7,6 +7,7 @@ import { mixInput, type MixText } from '../../core/input/entry'
 import { componentsOf } from '../../core/mix/batch'
 import { ChoiceField, TextField, Trouble } from '../form/Field'
 import { useEntryForm } from '../form/useEntryForm'
+import { Sheet } from '../frame/Sheet'
 import { useOutbox } from '../outbox/outbox'
 import { lotWords } from '../words/stock'
 import type { CoatPlan, StepCard } from './stepCard'
@@ -18,12 +19,9 @@ export function MixButton({ card, plan }: { card: StepCard; plan: CoatPlan }) {
       <Dialog.Trigger className="press" aria-label={`Mix it: ${card.title}, ${card.pieceName}, ${card.partName.toLowerCase()}`}>
         Mix it
       </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-black/50" />
-        <Dialog.Content className="sheet fixed inset-x-0 bottom-0 z-40 max-h-[92dvh] overflow-y-auto p-5 sm:inset-x-auto sm:bottom-auto sm:left-1/2 sm:top-1/2 sm:w-[36rem] sm:-translate-x-1/2 sm:-translate-y-1/2 sm:p-7">
-          <MixForm card={card} plan={plan} done={() => setOpen(false)} />
-        </Dialog.Content>
-      </Dialog.Portal>
+      <Sheet>
+        <MixForm card={card} plan={plan} done={() => setOpen(false)} />
+      </Sheet>
     </Dialog.Root>
   )
 }

@@ -12,6 +12,7 @@ import { MarkOnPhoto } from '../photo/MarkOnPhoto'
 import { spotWords } from '../words/checks'
 import { issueWords } from '../words/issues'
 import { mendIds } from './mendIds'
+import { Picture } from '../photo/Picture'
 
 export interface SnagOn {
   pieceId: string
@@ -161,8 +162,7 @@ function OnPhoto({ photos, mark, set }: { photos: readonly Photo[]; mark: Mark |
             onClick={() => choose(id)}
             className="aria-pressed:outline-3 aria-pressed:outline-now"
           >
-            {/* eslint-disable-next-line @next/next/no-img-element */}
-            <img src={`/api/photos/${id}?size=small`} alt="" className="h-14 w-20 rounded-sm object-cover" />
+            <Picture photoId={id} size="small" alt="" className="h-14 w-20 rounded-sm object-cover" />
           </button>
         ))}
       </div>

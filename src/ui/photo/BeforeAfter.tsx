@@ -2,19 +2,17 @@
 /** Before and after, one over the other: the edge between them is dragged, or moved with the arrow keys. */
 import { Slider } from 'radix-ui'
 import { useState } from 'react'
+import { Picture } from './Picture'
 
 export function BeforeAfter({ before, after, width, height }: { before: string; after: string; width: number; height: number }) {
   const [edge, setEdge] = useState(50)
-  const source = (id: string) => `/api/photos/${id}?size=large`
   return (
     <figure className="mt-3">
       <div className="relative overflow-hidden rounded-sm" style={{ aspectRatio: `${width} / ${height}` }}>
-        {/* the server keeps these in two sizes already */}
-        {/* eslint-disable-next-line @next/next/no-img-element */}
-        <img src={source(before)} alt="Before" className="absolute inset-0 size-full object-cover" />
-        {/* eslint-disable-next-line @next/next/no-img-element */}
-        <img
-          src={source(after)}
+        <Picture photoId={before} size="large" alt="Before" className="absolute inset-0 size-full object-cover" />
+        <Picture
+          photoId={after}
+          size="large"
           alt="After"
           className="absolute inset-0 size-full object-cover"
           style={{ clipPath: `inset(0 0 0 ${edge}%)` }}

@@ -3,6 +3,7 @@
 import type { KeyboardEvent, MouseEvent } from 'react'
 import type { Mark } from '../../core/log/entry'
 import type { Photo } from '../../core/piece/piece'
+import { Picture } from './Picture'
 
 const keySteps: Record<string, readonly [dx: number, dy: number]> = {
   ArrowLeft: [-0.02, 0],
@@ -54,15 +55,7 @@ export function MarkedPhoto({
 }) {
   return (
     <span className="relative block">
-      {/* the server keeps these in two sizes already */}
-      {/* eslint-disable-next-line @next/next/no-img-element */}
-      <img
-        src={`/api/photos/${photo.id}?size=${size}`}
-        alt={alt}
-        width={photo.width}
-        height={photo.height}
-        className="h-auto w-full"
-      />
+      <Picture photoId={photo.id} size={size} alt={alt} width={photo.width} height={photo.height} className="h-auto w-full" />
       {mark && (
         <span
           aria-hidden

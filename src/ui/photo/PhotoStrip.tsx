@@ -6,6 +6,7 @@ import type { Photo } from '../../core/piece/piece'
 import { useHouse } from '../form/house'
 import { useNow } from '../time/now'
 import { loggedWords } from '../words/time'
+import { Picture } from './Picture'
 
 export interface StripPhoto extends Photo {
   /** "Top, coat 1 of 2" */
@@ -44,10 +45,9 @@ export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
               onClick={() => setAt(k)}
               aria-label={`Larger: ${photo.alt}`}
             >
-              {/* the server keeps these in two sizes already */}
-              {/* eslint-disable-next-line @next/next/no-img-element */}
-              <img
-                src={`/api/photos/${photo.id}?size=small`}
+              <Picture
+                photoId={photo.id}
+                size="small"
                 alt={photo.alt}
                 width={photo.width}
                 height={photo.height}
@@ -69,9 +69,9 @@ export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
           {open && (
             <>
               <Dialog.Title className="sr-only">{open.alt}</Dialog.Title>
-              {/* eslint-disable-next-line @next/next/no-img-element */}
-              <img
-                src={`/api/photos/${open.id}?size=large`}
+              <Picture
+                photoId={open.id}
+                size="large"
                 alt={open.alt}
                 width={open.width}
                 height={open.height}

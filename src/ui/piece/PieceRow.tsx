@@ -8,6 +8,7 @@ import { stageWords } from '../words/piece'
 import { momentWords } from '../words/time'
 import { windowWords } from '../words/window'
 import { outcomes } from '../../core/log/entry'
+import { Picture } from '../photo/Picture'
 
 const journeyMarks = ['just-in', 'under-way', 'resting', 'ready', 'listed', 'ended'] as const
 
@@ -65,10 +66,9 @@ export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zo
         className="grid grid-cols-[5.5rem_1fr] items-center gap-x-5 gap-y-1 py-4 no-underline sm:grid-cols-[8rem_minmax(0,1.3fr)_minmax(0,1.2fr)_6.5rem] lg:grid-cols-[8rem_minmax(0,1.3fr)_minmax(0,1.2fr)_11.5rem_6.5rem]"
       >
         {picture ? (
-          // the server keeps these in two sizes already
-          // eslint-disable-next-line @next/next/no-img-element
-          <img
-            src={`/api/photos/${picture.id}?size=small`}
+          <Picture
+            photoId={picture.id}
+            size="small"
             alt={picture.alt}
             width={picture.width}
             height={picture.height}

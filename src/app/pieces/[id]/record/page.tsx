@@ -11,6 +11,7 @@ import { PrintButton } from '../../../../ui/piece/PrintButton'
 import { stepTitle, withWhat } from '../../../../ui/words/craft'
 import { dateWords, spanWords } from '../../../../ui/words/time'
 import { getPieceView } from '../../../_server/load'
+import { Picture } from '../../../../ui/photo/Picture'
 
 export const metadata = { title: 'Record' }
 
@@ -50,14 +51,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
         <div className="mt-5 grid grid-cols-2 gap-4">
           {shown.map(({ id, alt, width, height, moment }) => (
             <figure key={id}>
-              {/* eslint-disable-next-line @next/next/no-img-element -- kept in two sizes by the server */}
-              <img
-                src={`/api/photos/${id}?size=large`}
-                alt={alt}
-                width={width}
-                height={height}
-                className="h-auto w-full rounded-sm"
-              />
+              <Picture photoId={id} size="large" alt={alt} width={width} height={height} className="h-auto w-full rounded-sm" />
               <figcaption className="eyebrow">{moment}</figcaption>
             </figure>
           ))}
