@@ -172,6 +172,14 @@ test('fourteen entries on two devices without a connection are stored once each,
   )
   expect(ended).toHaveLength(1)
   expect(rows.map(({ id }) => id)).toContain(ended[0]?.corrects)
+
+  // a page that was never kept says so, and opens by itself when the server is back
+  await own.stop()
+  const other = await two.newPage()
+  await other.goto(`${own.address()}/learned`)
+  await expect(other.getByRole('heading', { level: 1, name: 'No connection' })).toBeVisible()
+  await own.start()
+  await expect(other.getByRole('heading', { level: 1, name: /learned/ })).toBeVisible()
   await one.close()
   await two.close()
 })
