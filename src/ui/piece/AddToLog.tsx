@@ -48,6 +48,7 @@ function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
     { ...first, pieceId, note: '' },
     (typed) => send('addNote', typed, `Note: ${typed.note.slice(0, 60)}`),
     done,
+    `draft:note:${pieceId}`,
   )
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 max-w-2xl space-y-3">
