@@ -75,6 +75,7 @@ test('what opens over a page is axe clean too, and silent', async ({ page }) => 
   await page.keyboard.press('ArrowLeft')
   await expect.poll(shown).toBe(first)
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: /^Larger/ }).nth(1)).toBeFocused()
   await page.getByText('Something went wrong').first().click()
   await page
     .getByRole('button', { name: /^On: Washstand/ })

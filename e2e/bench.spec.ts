@@ -207,7 +207,8 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
   // another one is bought
   await page.goto('/shelf')
   const kelp = page.getByRole('listitem').filter({ hasText: /^Kelp Jar/ })
-  await kelp.getByRole('button', { name: /^Another tin of/ }).click()
+  // a double tap opens it and does not close it again
+  await kelp.getByRole('button', { name: /^Another tin of/ }).dblclick()
   await kelp.getByLabel('Stamped on it').fill('8080')
   await kelp.getByRole('button', { name: 'Put it on the shelf' }).click()
   await expect(kelp.getByText('Tin 8080, not opened')).toBeVisible()
@@ -240,7 +241,11 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
   await expect(kelp.getByRole('listitem').filter({ hasText: 'Tin 8080' })).toContainText('940 ml left')
   // the old one is thrown away
   await kelp.getByRole('button', { name: /^It is empty: Tin 0932/ }).click()
-  await expect(kelp.getByText(/Tin 0932/)).toHaveCount(0)
+  await expect(kelp.getByText('Tin 0932 is off the shelf.')).toBeVisible()
+  await expect(kelp.getByRole('listitem').filter({ hasText: 'Tin 0932' })).toHaveCount(0)
+  // a slip of the thumb is put right
+  await kelp.getByRole('button', { name: 'Put it back' }).click()
+  await expect(kelp.getByRole('listitem').filter({ hasText: 'Tin 0932' })).toBeVisible()
 })
 
 test('a photograph taken at a step stands in the strip by its part, and a snag is marked on it', async ({ page }) => {

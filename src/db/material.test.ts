@@ -3,9 +3,10 @@ import { v7 as uuidv7 } from 'uuid'
 import { listEntries, listMixLog, type NewEntry } from './entry'
 import { addWithMaterial } from './material'
 import { findPieceFile } from './piece'
-import { addLot, emptyLot, listLots } from './stock'
+import { addLot, emptyLot, listLots, putLotBack } from './stock'
 import { makeDatabase, type TestDatabase } from './testing/database'
 import { at, storeWhole, wholePiece, type Whole } from './testing/rows'
+import { coatFigures } from '../core/testing/piece'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -30,20 +31,7 @@ const coatOn = (
   partId: part.id,
   stepId: plan.steps[0]?.id ?? null,
   at,
-  coat: {
-    productId,
-    lotId: null,
-    batchId: null,
-    family: 'clay',
-    mix: null,
-    amount,
-    unit: 'ml',
-    applicator: null,
-    film: 'normal',
-    sheen: null,
-    place: null,
-    ...over,
-  },
+  coat: coatFigures({ productId, family: 'clay', amount, ...over }),
 })
 const add = (entry: NewEntry) => db.as(db.here, (client) => addWithMaterial(client, db.here, entry))
 const lotOf = async (id: string) => (await db.as(db.here, listLots)).find((lot) => lot.id === id)
@@ -124,6 +112,10 @@ describe('a coat takes from the shelf', () => {
     const entry = coatOn(whole, 50)
     await add(entry)
     expect(await drawsOf(entry.id)).toEqual([])
+    // put back, it is as full as it was
+    const back = () => db.as(db.here, (client) => putLotBack(client, whole.lotId))
+    expect([await back(), await back()]).toEqual([true, false])
+    expect(await lotOf(whole.lotId)).toMatchObject({ remaining: 419.5 })
   })
 
   test('a product that is not here is refused, and nothing is left behind', async () => {

@@ -51,6 +51,12 @@ export async function emptyLot(client: Client, id: string, at: string): Promise<
   return rowCount === 1
 }
 
+/** Puts a tin back that was taken off by mistake; false where it stands there. */
+export async function putLotBack(client: Client, id: string): Promise<boolean> {
+  const { rowCount } = await client.query('update lot set emptied_at = null where id = $1 and emptied_at is not null', [id])
+  return rowCount === 1
+}
+
 export async function addDraws(client: Client, studioId: string, entryId: string, draws: readonly Draw[]): Promise<void> {
   await client.query(
     `insert into draw (entry_id, studio_id, lot_id, amount, money)

@@ -23,7 +23,7 @@ import {
   type StudioText,
 } from '../../core/input/house'
 import { methodInput, type MethodText } from '../../core/input/piece'
-import { addLot, emptyLot } from '../../db/stock'
+import { addLot, emptyLot, putLotBack } from '../../db/stock'
 import { findProduct, listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '../../db/studio'
 import { addCalendarFeed, revokeCalendarFeed } from '../../db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '../../db/climate'
@@ -86,7 +86,9 @@ export async function buyLot(typed: LotText): Promise<Answer> {
   })
 }
 export async function emptyTin(typed: EmptyLotText): Promise<Answer> {
-  return write(emptyLotInput, typed, async (client, _studio, { id, at }) => void (await emptyLot(client, id, at)))
+  return write(emptyLotInput, typed, async (client, _studio, { id, at, back }) => {
+    await (back ? putLotBack(client, id) : emptyLot(client, id, at))
+  })
 }
 
 export async function keepRoom(typed: RoomText): Promise<Answer> {

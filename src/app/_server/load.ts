@@ -119,10 +119,6 @@ export interface PieceView {
   around: Around
   journey: Journey
   channels: SalesChannel[]
-  products: Product[]
-  lots: ShelfLot[]
-  /** mixes of any piece that may still be good */
-  batches: Batch[]
   nowMs: number
 }
 
@@ -142,9 +138,6 @@ export const findPieceView = cache((id: string): Promise<PieceView | null> =>
       around,
       journey: journeyIn(file, around),
       channels: await listChannels(client),
-      products: await listProducts(client),
-      lots: await listLots(client),
-      batches: batchesIn([{ log: await listMixLog(client, daysAgo(nowMs, mixDays)), climate }]),
       nowMs,
     }
   }),
@@ -156,3 +149,18 @@ export async function getPieceView(params: Promise<{ id: string }>): Promise<Pie
   const view = id.success ? await findPieceView(id.data) : null
   return view ?? notFound()
 }
+
+export interface Stock {
+  products: Product[]
+  lots: ShelfLot[]
+  /** mixes of any piece that may still be good */
+  batches: Batch[]
+}
+/** The shelf, and the mixes in the air that a piece stands in: for pages where something is taken of them. */
+export const loadStock = ({ around: { climate, nowMs } }: Pick<PieceView, 'around'>): Promise<Stock> =>
+  withStudio(async (client) => ({
+    products: await listProducts(client),
+    lots: await listLots(client),
+    batches: batchesIn([{ log: await listMixLog(client, daysAgo(nowMs, mixDays)), climate }]),
+  }))
+export const loadProducts = (): Promise<Product[]> => withStudio(listProducts)

@@ -5,7 +5,7 @@ import { parseAmount } from '../input/amount'
 import { blankEntry } from '../log/entry'
 import { findLastLike } from '../log/lastLike'
 import { journeyOf } from '../piece/journey'
-import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
+import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
 import { journeysOn, toBenchData } from './benchData'
 import { benchOrder, type BenchLine, type WhyCode } from './benchOrder'
 import { whatFits } from './whatFits'
@@ -143,19 +143,7 @@ describe('the last like coat', () => {
     entry('coat', at(when), {
       ...onStep('one'),
       money: 0,
-      coat: {
-        productId,
-        lotId: null,
-        batchId: null,
-        family: 'clay',
-        mix: null,
-        amount: 80,
-        unit: 'ml',
-        applicator,
-        film: 'normal',
-        sheen: null,
-        place: null,
-      },
+      coat: coatFigures({ productId, family: 'clay', amount: 80, applicator }),
     })
   const coats = [coat('11:00', 'slate', 'foam'), coat('09:00', 'husk', 'bristle'), coat('12:00', 'husk', 'synthetic')]
 

@@ -90,7 +90,8 @@ export const lotInput = (house: House) =>
     at: instant,
   })
 export type LotText = z.input<ReturnType<typeof lotInput>>
-export const emptyLotInput = z.object({ id, at: instant })
+/** `back`: it was taken off by mistake */
+export const emptyLotInput = z.object({ id, at: instant, back: z.boolean() })
 export type EmptyLotText = z.input<typeof emptyLotInput>
 
 export const roomInput = z.object({

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { journeyOf } from '../piece/journey'
-import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
+import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
 import { batchesIn, componentsOf, goodUntilOf, isGood, shareOfBatch, volumeFor } from './batch'
 import { coatsAhead } from './coatsAhead'
 import { parseMix, yieldOf } from './parts'
@@ -48,19 +48,7 @@ describe('a batch', () => {
     entry('coat', at('10:00'), {
       ...onStep('one'),
       money: 0,
-      coat: {
-        productId: null,
-        lotId: null,
-        batchId,
-        family: 'casein',
-        mix: null,
-        amount,
-        unit: 'ml',
-        applicator: null,
-        film: 'normal',
-        sheen: null,
-        place: null,
-      },
+      coat: coatFigures({ batchId, family: 'casein', amount }),
     })
   const mixed = (id: string, when: string, family: 'casein' | 'chalk-style', volume = 300) =>
     entry('mixed', when, {

@@ -2,8 +2,9 @@
 import { getFamily, type FamilyCode } from '../finish/families'
 import { windowFor, type Reading } from '../drying/windowFor'
 import type { Entry } from '../log/entry'
-import { drawCoat } from '../stock/drawCoat'
-import { mixBatch } from './mixBatch'
+import { roundMoney } from '../money/money'
+import { costSoFar } from '../stock/drawFromLots'
+import { inBatches, shareOut } from './mixBatch'
 import { parseMix, yieldOf } from './parts'
 
 export interface Batch {
@@ -52,18 +53,20 @@ export const isGood = ({ goodUntil, left }: Batch, nowMs: number): boolean =>
 /** What goes into so much of a mix, in ml; null where its parts are not told. */
 export function componentsOf(mix: string, volume: number): { name: string; ml: number }[] | null {
   const components = parseMix(mix)
-  if (!components || !(volume > 0)) return null
-  return mixBatch({ volume, components, yield: yieldOf(components), coats: [], potLifeMinutes: 0 }).components
+  return components && volume > 0 ? shareOut({ volume, components, yield: yieldOf(components) }) : null
 }
 
 /** How much to make up: what the coats that fall within the pot life take together. */
-export function volumeFor(family: FamilyCode, coats: readonly { ml: number; atMinute: number }[]): number {
-  const potLifeMinutes = getFamily(family).potLife?.[0] ?? Infinity
-  return mixBatch({ volume: 0, components: [{ name: 'mix', parts: 1 }], yield: 1, coats, potLifeMinutes }).batches[0]?.ml ?? 0
-}
+export const volumeFor = (family: FamilyCode, coats: readonly { ml: number; atMinute: number }[]): number =>
+  inBatches(coats, getFamily(family).potLife?.[0] ?? Infinity)[0]?.ml ?? 0
 
-/** What a coat taken from a batch costs: its share of what went in; the coats that use it up sum to all of it. */
+/**
+ * What a coat taken from a batch costs: its share of what went in, so that the coats that use it up sum to all of it; what it
+ * gave beyond that at the same rate.
+ */
 export function shareOfBatch(batch: { volume: number; left: number; money: number }, amount: number): number {
-  const asTin = { id: '', size: batch.volume, remaining: batch.left, price: batch.money, openedAt: null, boughtAt: '' }
-  return drawCoat({ lots: [asTin], chosenId: '', amount, fallback: { price: batch.money, size: batch.volume } }).cost
+  const tin = { price: batch.money, size: batch.volume }
+  const within = Math.min(amount, batch.left)
+  const beyond = roundMoney((tin.price * (amount - within)) / tin.size)
+  return costSoFar(tin, batch.left - within) - costSoFar(tin, batch.left) + beyond
 }

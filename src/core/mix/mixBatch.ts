@@ -13,19 +13,29 @@ export interface MixInput {
 }
 export interface MixedBatches {
   components: { name: string; ml: number }[]
-  /** coats that fall within the pot life of a batch share it */
   batches: { atMinute: number; ml: number }[]
 }
 
-/** Throws where the parts or the yield are nothing. */
-export function mixBatch({ volume, components, yield: share, coats, potLifeMinutes }: MixInput): MixedBatches {
-  const parts = components.reduce((sum, each) => sum + each.parts, 0)
-  if (!(parts > 0) || !(share > 0)) throw new Error('a mix has parts above nothing, and a yield above nothing')
+/** Coats that fall within the pot life of a batch share it; the next one is made for the coat after. */
+export function inBatches(coats: MixInput['coats'], potLifeMinutes: number): MixedBatches['batches'] {
   const batches: MixedBatches['batches'] = []
   for (const { ml, atMinute } of coats) {
     const batch = batches.at(-1)
     if (batch && atMinute - batch.atMinute <= potLifeMinutes) batch.ml += ml
     else batches.push({ atMinute, ml })
   }
-  return { components: components.map(({ name, parts: own }) => ({ name, ml: (volume * own) / (share * parts) })), batches }
+  return batches
 }
+
+/** How much of each component goes into a volume. Throws where the parts or the yield are nothing. */
+export function shareOut({ volume, components, yield: share }: Pick<MixInput, 'volume' | 'components' | 'yield'>) {
+  const parts = components.reduce((sum, each) => sum + each.parts, 0)
+  if (!(parts > 0) || !(share > 0)) throw new Error('a mix has parts above nothing, and a yield above nothing')
+  return components.map(({ name, parts: own }) => ({ name, ml: (volume * own) / (share * parts) }))
+}
+
+/** Throws as {@link shareOut} does. */
+export const mixBatch = (mix: MixInput): MixedBatches => ({
+  components: shareOut(mix),
+  batches: inBatches(mix.coats, mix.potLifeMinutes),
+})

@@ -1,49 +1,17 @@
 import { describe, expect, test } from 'vitest'
 import { benchOrder } from '../bench/benchOrder'
 import { whatFits } from '../bench/whatFits'
-import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
+import { at, entry, fileWith, ms, onStep, partWith, planStep, worked } from '../testing/piece'
 import { aheadOn, doneOn } from './facts'
 import { journeyOf } from './journey'
-import { earnedBy, ledgerSoFar, ledgerWhenDone, pricesFor, taxFor, type Terms } from './ledger'
 import { sectionOf } from './section'
 
-const terms: Terms = {
-  hourRate: 1800,
-  overheadRate: 200,
-  taxMode: 'none',
-  taxShare: 0,
-  wish: { profit: 2000 },
-  haggle: 0.1,
-  step: 500,
-}
 const first = planStep('one')
 const second = planStep('two', { operation: 'smooth', family: null, colour: null, amount: null, minutes: 15, window: null })
 const last = planStep('three', { family: 'chalk-style', minutes: 25 })
-const done = (id: string, from: string, to: string) => [
-  entry('started', at(from), onStep(id)),
-  entry('ended', at(to), onStep(id)),
-]
-const coatOf = (id: string, when: string, amount: number, money: number) =>
-  entry('coat', when, {
-    ...onStep(id),
-    money,
-    coat: {
-      productId: null,
-      lotId: null,
-      batchId: null,
-      family: 'chalk-style',
-      mix: null,
-      amount,
-      unit: 'ml',
-      applicator: null,
-      film: 'normal',
-      sheen: null,
-      place: null,
-    },
-  })
 
 describe('where a piece stands', () => {
-  const file = fileWith([partWith([first, second, last])], done('one', '09:00', '09:30'))
+  const file = fileWith([partWith([first, second, last])], worked('one', '09:00', '09:30'))
 
   test('a coat ended at 9:30 may be tested from 10:30 and is safe from 11:30', () => {
     const [part] = journeyOf(file, [], ms('10:00')).parts
@@ -56,12 +24,12 @@ describe('where a piece stands', () => {
   test('after a change of plan the window is the one to what now follows: wear, not the next coat', () => {
     const worn = planStep('wear', { operation: 'dry-distress', family: null, colour: null, amount: null, window: null })
     const part = partWith([worn], { earlier: [first] })
-    const [changed] = journeyOf(fileWith([part], done('one', '09:00', '09:30')), [], ms('09:40')).parts
+    const [changed] = journeyOf(fileWith([part], worked('one', '09:00', '09:30')), [], ms('09:40')).parts
     // chalk-style is touch dry after 30 minutes
     expect(changed?.window?.times.opens).toBe(at('10:00'))
   })
   test('a clock that ran when the plan was changed runs on, counts once, and the new plan begins after it', () => {
-    const running = [...done('one', '09:00', '09:30'), entry('started', at('11:30'), onStep('two'))]
+    const running = [...worked('one', '09:00', '09:30'), entry('started', at('11:30'), onStep('two'))]
     const before = partWith([first, second, last])
     const [old] = journeyOf(fileWith([before], running), [], ms('11:40')).parts
     if (!old) throw new Error('a piece has a part')
@@ -93,7 +61,7 @@ describe('where a piece stands', () => {
   })
   test('just in, under way, resting, listed, ended: one after another', () => {
     const parts = [partWith([first])]
-    const all = done('one', '09:00', '09:30')
+    const all = worked('one', '09:00', '09:30')
     const stage = (log: ReturnType<typeof entry>[], day = 4) => journeyOf(fileWith(parts, log), [], ms('12:00', day)).stage
     expect(stage([])).toBe('just-in')
     expect(stage([entry('started', at('09:00'), onStep('one'))])).toBe('under-way')
@@ -131,7 +99,7 @@ describe('the bench’s order', () => {
   })
 
   test('what closes within the hour stands before what nothing holds', () => {
-    const waxed = journey(done('wax', '09:00', '09:20'), '10:00', [closing, off])
+    const waxed = journey(worked('wax', '09:00', '09:20'), '10:00', [closing, off])
     const idle = journey([], '10:00')
     expect(benchOrder([idle, waxed], ms('10:00')).now.map(({ step, why }) => [step.id, why])).toEqual([
       ['off', 'closing'],
@@ -139,8 +107,8 @@ describe('the bench’s order', () => {
     ])
   })
   test('an hour later it is gone, and drying work is not offered', () => {
-    const waxed = journey(done('wax', '09:00', '09:20'), '11:00', [closing, off])
-    const wet = journey(done('one', '10:30', '10:50'), '11:00')
+    const waxed = journey(worked('wax', '09:00', '09:20'), '11:00', [closing, off])
+    const wet = journey(worked('one', '10:30', '10:50'), '11:00')
     const { gone, drying, now } = benchOrder([waxed, wet], ms('11:00'))
     expect([gone.map(({ step }) => step.id), drying.map(({ step }) => step.id), now]).toEqual([['off'], ['two'], []])
   })
@@ -151,47 +119,5 @@ describe('the bench’s order', () => {
   })
   test('a piece that has left is on nobody’s bench', () => {
     expect(benchOrder([journey([entry('kept', at('09:00'))], '10:00')], ms('10:00')).now).toEqual([])
-  })
-})
-
-describe('what it costs', () => {
-  const log = [
-    entry('cost', at('08:00'), { costKind: 'bought', money: 3000 }),
-    entry('cost', at('08:10'), { costKind: 'consumables', money: 150 }),
-    ...done('one', '09:00', '09:30'),
-    coatOf('one', at('09:30'), 90, 288),
-  ]
-  const journey = journeyOf(fileWith([partWith([first, second, last])], log), [], ms('12:00'))
-
-  test('30.00 bought, 1.50 consumables, 2.88 paint, half an hour’s overhead of 1.00', () => {
-    expect(ledgerSoFar(journey, terms)).toEqual({
-      lines: [
-        { kind: 'bought', amount: 3000 },
-        { kind: 'materials', amount: 288 },
-        { kind: 'consumables', amount: 150 },
-        { kind: 'overhead', amount: 100 },
-      ],
-      hours: 0.5,
-      total: 3538,
-    })
-  })
-  test('when done: 100 ml more at 3.2 pence, and 40 minutes more', () => {
-    const book = ledgerWhenDone(journey, terms, { 'chalk-style': 3.2 })
-    // 70 min are 1.17 h; overhead 2.34
-    expect(book.lines.find(({ kind }) => kind === 'materials')?.amount).toBe(288 + 320)
-    expect(book.hours).toBe(1.17)
-    expect(book.lines.find(({ kind }) => kind === 'overhead')?.amount).toBe(234)
-  })
-  test('sold for 60 less 6 of fees: 18.62 is left, 37.24 an hour', () => {
-    expect(earnedBy(ledgerSoFar(journey, terms), terms, 6000, 600)).toEqual({ left: 1862, perHour: 3724 })
-  })
-  test('the margin scheme knows what was paid', () => {
-    expect(taxFor({ ...terms, taxMode: 'margin', taxShare: 0.2 }, 3000)).toEqual({ mode: 'margin', share: 0.2, bought: 3000 })
-  })
-  test('a wish that no price meets is an issue, not a number', () => {
-    const greedy = { ...terms, wish: { margin: 0.9 } }
-    expect(pricesFor(ledgerSoFar(journey, terms), greedy, { feeShare: 0.2, feeFixed: 0 }, {})).toEqual({
-      issue: 'no-price-meets-it',
-    })
   })
 })

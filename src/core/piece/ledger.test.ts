@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { costKinds, type CostKind, type Entry } from '../log/entry'
-import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
+import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep, worked } from '../testing/piece'
 import { areaOfPart } from './area'
 import { journeyOf } from './journey'
 import { boughtIn, earnedBy, ledgerSoFar, ledgerWhenDone, pricesFor, taxFor, type Terms } from './ledger'
@@ -21,26 +21,10 @@ const coat = (stepId: string, money: number): Entry =>
   entry('coat', at('10:00'), {
     ...onStep(stepId),
     money,
-    coat: {
-      productId: null,
-      lotId: null,
-      batchId: null,
-      family: 'chalk-style',
-      mix: null,
-      amount: 100,
-      unit: 'ml',
-      applicator: null,
-      film: 'normal',
-      sheen: null,
-      place: null,
-    },
+    coat: coatFigures(),
   })
 const journey = (log: Entry[], steps = [planStep('one'), planStep('two')]) =>
   journeyOf(fileWith([partWith(steps)], log), [], ms('20:00'))
-const worked = (id: string, from: string, to: string) => [
-  entry('started', at(from), onStep(id)),
-  entry('ended', at(to), onStep(id)),
-]
 
 describe('what a piece has cost', () => {
   const log = [cost('bought', 4000), cost('fetching', 600), ...worked('one', '09:30', '10:00'), coat('one', 320)]

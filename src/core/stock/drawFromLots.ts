@@ -16,7 +16,8 @@ export interface Draw {
 }
 
 /** What a lot has cost when `remaining` is left of it: the draws of a lot sum to its price. */
-const costSoFar = ({ price, size }: Lot, remaining: number) => roundMoney((price * (size - remaining)) / size)
+export const costSoFar = ({ price, size }: Pick<Lot, 'price' | 'size'>, remaining: number) =>
+  roundMoney((price * (size - remaining)) / size)
 
 /** Opened lots first, the earliest opened before; then unopened, the earliest bought before; ties by id. */
 export const inTurn = (a: Lot, b: Lot): number => {

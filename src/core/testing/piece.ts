@@ -1,6 +1,6 @@
 /** A small piece with a plan and a log, for tests: every figure is plain to work by hand. */
 import type { PlannedStep } from '../finish/planFinish'
-import { blankEntry, type Entry } from '../log/entry'
+import { blankEntry, type CoatFigures, type Entry } from '../log/entry'
 import type { Part, PieceFile, PlanStep } from '../piece/piece'
 
 /** "09:30" on 4 May 2026, UTC. */
@@ -68,6 +68,21 @@ export function entry(kind: Entry['kind'], when: string, over: Partial<Entry> = 
     ...over,
   }
 }
+/** A coat of 100 ml as it comes, from no tin. */
+export const coatFigures = (over: Partial<CoatFigures> = {}): CoatFigures => ({
+  productId: null,
+  lotId: null,
+  batchId: null,
+  family: 'chalk-style',
+  mix: null,
+  amount: 100,
+  unit: 'ml',
+  applicator: null,
+  film: 'normal',
+  sheen: null,
+  place: null,
+  ...over,
+})
 export const onStep = (stepId: string) => ({ partId: 'part', stepId })
 
 export function fileWith(parts: Part[], log: Entry[], over: Partial<PieceFile['piece']> = {}): PieceFile {
@@ -90,3 +105,8 @@ export function fileWith(parts: Part[], log: Entry[], over: Partial<PieceFile['p
     photos: [],
   }
 }
+/** A step begun and ended on the day. */
+export const worked = (id: string, from: string, to: string): Entry[] => [
+  entry('started', at(from), onStep(id)),
+  entry('ended', at(to), onStep(id)),
+]

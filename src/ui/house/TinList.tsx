@@ -10,6 +10,7 @@ import { formatVolume } from '../../core/unit/length'
 import { useActions } from '../form/actions'
 import { TextField, Trouble } from '../form/Field'
 import { useHouse } from '../form/house'
+import { useCalm } from '../form/useCalm'
 import { useEntryForm } from '../form/useEntryForm'
 import { useWrite } from '../form/useWrite'
 import { useNow } from '../time/now'
@@ -17,6 +18,9 @@ import { loggedWords } from '../words/time'
 
 export function TinList({ product, lots, coatCost }: { product: Product; lots: readonly ShelfLot[]; coatCost: string }) {
   const [buying, setBuying] = useState(false)
+  const [gone, setGone] = useState<ShelfLot | null>(null)
+  const { empty, issue, pending } = useEmpty(setGone)
+  const { guard, stir } = useCalm()
   return (
     <div>
       <div className="flex items-start justify-between gap-4">
@@ -29,7 +33,10 @@ export function TinList({ product, lots, coatCost }: { product: Product; lots: r
           className="press shrink-0"
           aria-expanded={buying}
           aria-label={`Another tin of ${product.name}`}
-          onClick={() => setBuying(!buying)}
+          {...guard(() => {
+            stir()
+            setBuying(!buying)
+          })}
         >
           Another tin
         </button>
@@ -40,26 +47,43 @@ export function TinList({ product, lots, coatCost }: { product: Product; lots: r
       ) : (
         <ul className="mt-2 flex flex-wrap gap-x-6 gap-y-3">
           {lots.map((lot) => (
-            <Tin key={lot.id} lot={lot} product={product} />
+            <Tin key={lot.id} lot={lot} product={product} empty={() => void empty(lot, false)} pending={pending} />
           ))}
         </ul>
       )}
+      {gone && (
+        <p role="status" className="mt-2 flex flex-wrap items-center gap-x-4">
+          {nameOf(gone)} is off the shelf.
+          <button type="button" disabled={pending} className="press" onClick={() => void empty(gone, true)}>
+            Put it back
+          </button>
+        </p>
+      )}
+      <Trouble>{issue}</Trouble>
     </div>
   )
 }
 
-/** A tin from the front: what is left stands in it. */
-function Tin({ lot, product }: { lot: ShelfLot; product: Product }) {
+const nameOf = ({ code }: ShelfLot) => (code ? `Tin ${code}` : 'The tin')
+
+/** Takes a tin off, or puts it back: a slip of a wet thumb is put right where it happened. */
+function useEmpty(took: (lot: ShelfLot | null) => void) {
   const { emptyTin } = useActions()
+  const router = useRouter()
+  const { send, issue, pending } = useWrite(emptyTin)
+  const empty = async (lot: ShelfLot, back: boolean) => {
+    if (!(await send({ id: lot.id, at: new Date().toISOString(), back }))) return
+    took(back ? null : lot)
+    router.refresh()
+  }
+  return { empty, issue, pending }
+}
+
+/** A tin from the front: what is left stands in it. */
+function Tin({ lot, product, empty, pending }: { lot: ShelfLot; product: Product; empty: () => void; pending: boolean }) {
   const { units, zone } = useHouse()
   const nowMs = useNow()
-  const router = useRouter()
-  const write = useWrite(emptyTin)
   const left = product.unit === 'g' ? `${Math.round(lot.remaining)} g` : formatVolume(lot.remaining, units)
-  const name = lot.code ? `Tin ${lot.code}` : 'Tin'
-  const empty = async () => {
-    if (await write.send({ id: lot.id, at: new Date().toISOString() })) router.refresh()
-  }
   return (
     <li className="flex items-end gap-3">
       <svg viewBox="0 0 40 48" aria-hidden className="h-16 w-13 shrink-0">
@@ -89,18 +113,17 @@ function Tin({ lot, product }: { lot: ShelfLot; product: Product }) {
           )}
         </p>
         <p className="text-sm text-soft">
-          {name}, {lot.openedAt ? `opened ${loggedWords(lot.openedAt, zone, nowMs)}` : 'not opened'}
+          {nameOf(lot)}, {lot.openedAt ? `opened ${loggedWords(lot.openedAt, zone, nowMs)}` : 'not opened'}
         </p>
         <button
           type="button"
-          disabled={write.pending}
+          disabled={pending}
           className="min-h-12 cursor-pointer text-sm font-semibold underline"
-          aria-label={`It is empty: ${name} of ${product.name}`}
-          onClick={() => void empty()}
+          aria-label={`It is empty: ${nameOf(lot)} of ${product.name}`}
+          onClick={empty}
         >
           It is empty
         </button>
-        <Trouble>{write.issue}</Trouble>
       </div>
     </li>
   )

@@ -9,10 +9,10 @@ import type { Entry } from '../../core/log/entry'
 import type { Answer } from '../form/actions'
 import { useHouse } from '../form/house'
 import { useRefresh } from '../time/useRefresh'
-import { issueWords, type IssueCode } from '../words/issues'
+import { issueWords } from '../words/issues'
 import { useHands } from './hands'
 import { answerOf, post, sendKept, type Mail } from './send'
-import { forget, keep, listKept, mark, type Kept, type PhotoTyped } from './store'
+import { forget, keep, listKept, mark, type Draft, type Kept, type PhotoTyped } from './store'
 
 export type PhotoSent = 'stored' | 'kept' | { words: string }
 export interface Outbox {
@@ -100,56 +100,54 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
     return () => clearInterval(timer)
   }, [waits, flushAll])
 
+  /** Onto the device, and on to the server; null where it is safe here and there is no answer yet. */
+  const deliver = useCallback(
+    async (draft: Draft, mail: Mail): Promise<Answer | null> => {
+      const own = await keep(draft).catch(() => null)
+      // a device that can keep nothing sends at once, or says that it could not
+      if (!own) {
+        const answer = await post(draft)
+        const done = 'ok' in answer ? entryOf(draft) : null
+        if (done) setStored((before) => [...before, done])
+        if ('ok' in answer) void refresh()
+        return answer
+      }
+      setKept((before) => [...before, own])
+      const late = new Promise<null>((resolve) => mail === 'entries' && setTimeout(resolve, onTheDeviceMs, null))
+      const answer = await Promise.race([flush(mail).then((sent) => answerOf(own, sent)), late])
+      if (answer && 'issue' in answer) {
+        // whoever typed it is still here to put it right: it is theirs again
+        await forget(own.seq)
+        await reload()
+      }
+      return answer
+    },
+    [flush, reload, refresh, entryOf],
+  )
   const send = useCallback<Outbox['send']>(
     async (action, typed, about) => {
       const draft = { action, typed: { ...(personId && { personId }), ...(typed as Kept['typed']) }, about }
       const shown = entryOf(draft)
       if (!shown) return { issue: 'not-readable' }
       setTapped((before) => [...before, shown])
-      const own = await keep(draft).catch(() => null)
+      const answer = await deliver(draft, 'entries')
       setTapped((before) => before.filter(({ id }) => id !== shown.id))
-      // a device that can keep nothing sends at once, or says that it could not
-      if (!own) {
-        const answer = await post(draft)
-        if ('ok' in answer) {
-          setStored((before) => [...before, shown])
-          void refresh()
-        }
-        return answer
-      }
-      setKept((before) => [...before, own])
-      const sent = flush('entries').then((all) => answerOf(own, all))
-      const answer = await Promise.race([sent, new Promise<null>((resolve) => setTimeout(resolve, onTheDeviceMs, null))])
-      if (!answer || 'ok' in answer) return { ok: true }
-      // whoever typed it is still here to put it right: it is theirs again
-      await forget(own.seq)
-      await reload()
-      return answer
+      return answer ?? { ok: true }
     },
-    [flush, personId, reload, refresh, entryOf],
+    [deliver, personId, entryOf],
   )
   const sendPhoto = useCallback<Outbox['sendPhoto']>(
     async (typed, file, about) => {
-      const own = await keep({ action: 'addPhoto', typed: { ...typed }, about, file }).catch(() => null)
-      if (!own) {
-        const answer = await post({ action: 'addPhoto', typed: { ...typed }, file })
-        if ('ok' in answer) void refresh()
-        return 'ok' in answer ? 'stored' : { words: wordsOf(answer) }
-      }
-      setKept((before) => [...before, own])
-      const answer = await answerOf(own, await flush('photos'))
+      const answer = await deliver({ action: 'addPhoto', typed: { ...typed }, about, file }, 'photos')
       if (!answer) return 'kept'
-      if ('ok' in answer) return 'stored'
-      await forget(own.seq)
-      await reload()
-      return { words: wordsOf(answer) }
+      return 'ok' in answer ? 'stored' : { words: answer.fields?.photo ?? issueWords[answer.issue] }
     },
-    [flush, reload, refresh],
+    [deliver],
   )
   const outbox = useMemo<Outbox>(
     () => ({
       kept,
-      entries: [...stored, ...kept.filter(({ issue }) => issue === null).flatMap((each) => entryOf(each) ?? []), ...tapped],
+      entries: once([...stored, ...kept.filter(({ issue }) => issue === null).flatMap((each) => entryOf(each) ?? []), ...tapped]),
       reachable,
       send,
       sendPhoto,
@@ -167,4 +165,5 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
   return <OutboxContext value={outbox}>{children}</OutboxContext>
 }
 
-const wordsOf = (answer: Extract<Answer, { issue: IssueCode }>): string => answer.fields?.photo ?? issueWords[answer.issue]
+/** Tapped, kept and stored in turn, one entry is known by its id. */
+const once = (entries: readonly Entry[]): Entry[] => [...new Map(entries.map((entry) => [entry.id, entry])).values()]

@@ -1,7 +1,7 @@
 'use client'
 /** A piece's photographs in the order they were taken, along a line of time; each opens large, with the next one key away. */
 import { Dialog } from 'radix-ui'
-import { useState, type KeyboardEvent } from 'react'
+import { useRef, useState, type KeyboardEvent } from 'react'
 import type { Photo } from '../../core/piece/piece'
 import { useHouse } from '../form/house'
 import { useNow } from '../time/now'
@@ -15,6 +15,7 @@ export interface StripPhoto extends Photo {
 
 export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
   const [at, setAt] = useState<number | null>(null)
+  const opener = useRef<HTMLButtonElement | null>(null)
   const { zone } = useHouse()
   const nowMs = useNow()
   const open = at === null ? undefined : photos[at]
@@ -42,7 +43,10 @@ export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
             <button
               type="button"
               className="block w-full cursor-zoom-in"
-              onClick={() => setAt(k)}
+              onClick={(event) => {
+                opener.current = event.currentTarget
+                setAt(k)
+              }}
               aria-label={`Larger: ${photo.alt}`}
             >
               <Picture
@@ -63,6 +67,11 @@ export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
         <Dialog.Overlay className="fixed inset-0 z-30 bg-black/80" />
         <Dialog.Content
           onKeyDown={key}
+          // whoever goes by keys goes on from where it was opened
+          onCloseAutoFocus={(event) => {
+            event.preventDefault()
+            opener.current?.focus()
+          }}
           aria-describedby={undefined}
           className="fixed inset-0 z-40 flex flex-col items-center justify-center gap-3 p-4"
         >

@@ -46,7 +46,8 @@ function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
   const { form, submit, pending, issue, troubleOf } = useEntryForm<NoteText>(
     noteInput,
     { ...first, pieceId, note: '' },
-    (typed) => send('addNote', typed, `Note: ${typed.note.slice(0, 60)}`),
+    // one that was kept half written is written when it is finished
+    (typed) => send('addNote', { ...typed, at: new Date().toISOString() }, `Note: ${typed.note.slice(0, 60)}`),
     done,
     `draft:note:${pieceId}`,
   )

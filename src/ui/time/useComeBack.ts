@@ -1,6 +1,7 @@
 'use client'
 /** Goes on by itself where a page could not be shown: asks for the records until they answer, then shows the page again. */
 import { useEffect } from 'react'
+import { recordsAnswer } from './recordsAnswer'
 
 const firstMs = 1_500
 const longestMs = 30_000
@@ -13,11 +14,7 @@ export function useComeBack(showAgain: () => void): void {
     if (Date.now() - before.atMs > forgottenMs) before.tries = 0
     const everyMs = Math.min(longestMs, firstMs * 2 ** before.tries)
     const timer = setInterval(() => {
-      const answers = fetch('/api/health', { cache: 'no-store' }).then(
-        ({ ok }) => ok,
-        () => false,
-      )
-      void answers.then((there) => {
+      void recordsAnswer().then((there) => {
         if (!there) return
         clearInterval(timer)
         before.tries += 1

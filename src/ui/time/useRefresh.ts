@@ -5,17 +5,12 @@
  */
 import { useRouter } from 'next/navigation'
 import { useCallback } from 'react'
-
-const patienceMs = 4_000
+import { recordsAnswer } from './recordsAnswer'
 
 export function useRefresh(): () => Promise<void> {
   const router = useRouter()
   return useCallback(async () => {
-    const answers = await fetch('/api/health', { cache: 'no-store', signal: AbortSignal.timeout(patienceMs) }).then(
-      ({ ok }) => ok,
-      () => false,
-    )
     // a page that is not there has nothing to ask anew
-    if (answers && !document.querySelector('[data-nowhere]')) router.refresh()
+    if ((await recordsAnswer()) && !document.querySelector('[data-nowhere]')) router.refresh()
   }, [router])
 }

@@ -14,7 +14,7 @@ import { PartWay } from '../../../ui/piece/PartWay'
 import { nextWords, WayLine } from '../../../ui/piece/PieceRow'
 import { dateWords, hoursWords } from '../../../ui/words/time'
 import { stageWords } from '../../../ui/words/piece'
-import { getPieceView as getView } from '../../_server/load'
+import { getPieceView as getView, loadStock } from '../../_server/load'
 
 type Params = { params: Promise<{ id: string }> }
 
@@ -23,7 +23,9 @@ export async function generateMetadata({ params }: Params) {
 }
 
 export default async function PiecePage({ params }: Params) {
-  const { studio, journey, channels, products, lots, batches, air, nowMs } = await getView(params)
+  const view = await getView(params)
+  const { studio, journey, channels, air, nowMs } = view
+  const stock = await loadStock(view)
   const { piece, photos } = journey.file
   const money = (minor: number) => formatMoney(minor, studio.currency)
   const soFar = ledgerSoFar(journey, studio)
@@ -84,7 +86,7 @@ export default async function PiecePage({ params }: Params) {
               key={part.part.id}
               journey={journey}
               part={part}
-              stock={{ products, lots, batches }}
+              stock={stock}
               zone={studio.zone}
               units={studio.units}
               money={money}

@@ -10,7 +10,7 @@ import { capital } from '../../../../ui/words/craft'
 import { ledgerWords } from '../../../../ui/words/piece'
 import { dateWords, hoursWords } from '../../../../ui/words/time'
 import { unitPricesOf } from '../../../../core/stock/product'
-import { getPieceView } from '../../../_server/load'
+import { getPieceView, loadProducts } from '../../../_server/load'
 
 export const metadata = { title: 'Money' }
 
@@ -21,7 +21,8 @@ export default async function MoneyPage({
   params: Promise<{ id: string }>
   searchParams: Promise<{ channel?: string }>
 }) {
-  const { studio, journey, channels, products } = await getPieceView(params)
+  const { studio, journey, channels } = await getPieceView(params)
+  const products = await loadProducts()
   const { piece } = journey.file
   const { ending, listing } = journey
   const asked = (await searchParams).channel ?? listing?.channelId

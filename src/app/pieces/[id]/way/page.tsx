@@ -9,12 +9,13 @@ import { dayAfter, minuteOfDay, weekdayOf, dayOf } from '../../../../core/time/w
 import { amountWords } from '../../../../ui/words/measure'
 import { capital, stepTitle } from '../../../../ui/words/craft'
 import { dayWords, hoursOfWork, hoursWords, minuteWords } from '../../../../ui/words/time'
-import { getPieceView } from '../../../_server/load'
+import { getPieceView, loadProducts } from '../../../_server/load'
 
 export const metadata = { title: 'Its way' }
 
 export default async function WayPage({ params }: { params: Promise<{ id: string }> }) {
-  const { studio, journey, products, nowMs } = await getPieceView(params)
+  const { studio, journey, nowMs } = await getPieceView(params)
+  const products = await loadProducts()
   const { piece } = journey.file
   const now = new Date(nowMs).toISOString()
   const today = dayOf(now, studio.zone)

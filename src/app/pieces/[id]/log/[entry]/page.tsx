@@ -6,15 +6,16 @@ import { CorrectionForm, StrikeButton } from '../../../../../ui/piece/Correction
 import { entrySentence } from '../../../../../ui/piece/LogList'
 import { entryWords } from '../../../../../ui/words/piece'
 import { momentWords } from '../../../../../ui/words/time'
-import { getPieceView } from '../../../../_server/load'
+import { getPieceView, loadProducts } from '../../../../_server/load'
 
 export const metadata = { title: 'Put right' }
 
 export default async function EntryPage({ params }: { params: Promise<{ id: string; entry: string }> }) {
-  const { studio, journey, channels, products, nowMs } = await getPieceView(params)
+  const { studio, journey, channels, nowMs } = await getPieceView(params)
   const wanted = (await params).entry
   const entry = journey.log.find(({ id }) => id === wanted)
   if (!entry) notFound()
+  const products = entry.coat ? await loadProducts() : []
   const { piece } = journey.file
   return (
     <div className="pt-6">

@@ -9,12 +9,14 @@ import { formatArea } from '../../../../../core/unit/length'
 import { PlanForm } from '../../../../../ui/plan/PlanForm'
 import { listRecipes } from '../../../../../db/recipe'
 import { withStudio } from '../../../../_server/session'
-import { getPieceView } from '../../../../_server/load'
+import { getPieceView, loadStock } from '../../../../_server/load'
 
 export const metadata = { title: 'Choose a finish' }
 
 export default async function PlanDesk({ params }: { params: Promise<{ id: string; part: string }> }) {
-  const { studio, journey, products, lots } = await getPieceView(params)
+  const view = await getPieceView(params)
+  const { studio, journey } = view
+  const { products, lots } = await loadStock(view)
   const wanted = (await params).part
   const current = journey.parts.find(({ part }) => part.id === wanted)
   if (!current) notFound()
