@@ -1,4 +1,4 @@
-/** Imports point inward: app and worker to db and ui, db to core, ui to core. */
+/** Imports point inward, and inside the core downward. */
 const outside = (name, from, to, comment) => ({
   name,
   comment,
@@ -7,21 +7,70 @@ const outside = (name, from, to, comment) => ({
   to: { path: to },
 })
 
+/** The core's floors from the ground up: a floor knows those below it and none above. */
+const floors = [
+  'measure',
+  'drying',
+  'climate',
+  'craft',
+  'finish',
+  'stack',
+  'assess',
+  'plan',
+  'price',
+  'stock',
+  'log',
+  'learn',
+  'piece',
+  'house',
+  'input',
+  'bench',
+  'desk',
+]
+const core = (names) => `^src/core/(${names.join('|')})/`
+const downward = floors.slice(0, -1).map((floor, k) => ({
+  name: `core-${floor}-looks-down`,
+  comment: 'No arrow in the core runs back up.',
+  severity: 'error',
+  from: { path: core([floor]), pathNot: '\\.test\\.ts$' },
+  to: { path: core(floors.slice(k + 1)) },
+}))
+
 module.exports = {
   forbidden: [
-    outside('core-knows-nobody', '^src/core', '^src/(app|db|ui|worker)', 'The core imports nothing of the project but itself.'),
+    ...downward,
+    {
+      name: 'core-has-floors-alone',
+      comment: 'A new folder of the core is given its floor here.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/', pathNot: `${core(floors)}|^src/core/(testing|index)` },
+    },
+    outside(
+      'core-knows-nobody',
+      '^src/core',
+      '^src/(app|db|outbox|ui|words|worker)',
+      'The core imports nothing of the project but itself.',
+    ),
     outside(
       'core-is-pure',
       '^src/core',
       '(^|node_modules/)(react|next|pg|fs|node:|server-only)',
       'No interface, no database, no I/O in the core.',
     ),
-    outside('db-knows-core', '^src/db', '^src/(app|ui|worker)', 'The database layer knows the core alone.'),
+    outside('words-know-core', '^src/words', '^src/(app|db|outbox|ui|worker)', 'Sentences are made of codes alone.'),
+    outside(
+      'outbox-is-an-engine',
+      '^src/outbox',
+      '(^src/(app|db|ui|worker)|(^|node_modules/)(react|next)/)',
+      'The offline engine knows no interface.',
+    ),
+    outside('db-knows-core', '^src/db', '^src/(app|outbox|ui|words|worker)', 'The database layer knows the core alone.'),
     outside(
       'ui-knows-core',
       '^src/ui',
       '^src/(app|db|worker)',
-      'The interface knows the core alone; the application hands it its actions.',
+      'The interface knows the core, the words and the outbox; the application hands it its actions.',
     ),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {

@@ -2,30 +2,30 @@
  * Lays the demo studio (data beside this file) into a database, its times relative to the moment of loading. Does nothing
  * where it is there already.
  */
-import { checkOf } from '../src/core/finish/checks'
-import type { RepairCode } from '../src/core/finish/repairs'
-import type { Severity } from '../src/core/log/entry'
+import { checkOf } from '@/core/craft/checks'
+import type { RemedyCode } from '@/core/craft/remedies'
+import type { SnagSeverity } from '@/core/log/entry'
 import { readSensor, rooms } from '../sensor/air'
-import { doubtOf, type JudgedReading } from '../src/core/climate/believe'
-import { addReading, addReadings, saveRoom } from '../src/db/climate'
+import { doubtOf, type JudgedReading } from '@/core/climate/believe'
+import { addReading, addReadings, saveRoom } from '@/db/climate'
 import { readdirSync, readFileSync } from 'node:fs'
 import pg from 'pg'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
-import { planFinish } from '../src/core/finish/planFinish'
-import type { LookCode } from '../src/core/finish/looks'
-import { unitOf, type FamilyCode } from '../src/core/finish/families'
-import type { CostKind, Outcome } from '../src/core/log/entry'
-import { areaOfPart } from '../src/core/piece/area'
-import type { Photo, PlanStep, Source } from '../src/core/piece/piece'
-import { dayOf, instantOf } from '../src/core/time/wallTime'
-import type { Surface } from '../src/core/surface/surfaceArea'
-import { addEntries, type NewEntry } from '../src/db/entry'
-import { addWithMaterial } from '../src/db/material'
-import { addPhoto } from '../src/db/photo'
-import { addLot } from '../src/db/stock'
-import { addParts, addPiece, addPlan, type NewPart } from '../src/db/piece'
-import { saveChannel, savePerson, saveProduct, saveStudio, type Product, type SalesChannel, type Studio } from '../src/db/studio'
+import { planFinish } from '@/core/finish/planFinish'
+import type { LookCode } from '@/core/craft/looks'
+import { unitOf, type FamilyCode } from '@/core/craft/families'
+import type { CostKind, Outcome } from '@/core/log/entry'
+import { areaOfPart } from '@/core/piece/area'
+import type { Photo, PlanStep, Source } from '@/core/piece/piece'
+import { dayOf, instantOf } from '@/core/measure/time'
+import type { MeasuredFace } from '@/core/measure/surfaceArea'
+import { addEntries, type NewEntry } from '@/db/entry'
+import { addWithMaterial } from '@/db/material'
+import { addPhoto } from '@/db/photo'
+import { addLot } from '@/db/stock'
+import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
+import { saveChannel, savePerson, saveProduct, saveStudio, type Product, type SalesChannel, type Studio } from '@/db/studio'
 import { drawPiece, type Drawing } from './draw'
 
 interface StudioData {
@@ -44,6 +44,8 @@ interface StudioData {
   /** days from now, °C, % */
   readings: [number, number, number][]
 }
+/** An entry without what is known of it where it is written. */
+type Said = NewEntry extends infer E ? (E extends NewEntry ? Omit<E, 'id' | 'pieceId' | 'at'> : never) : never
 interface Done {
   at: string
   minutes?: number
@@ -52,7 +54,7 @@ interface Done {
   dryAfter?: number
 }
 interface PartData extends Omit<NewPart, 'id' | 'surfaces'> {
-  surfaces: Surface[]
+  surfaces: MeasuredFace[]
   plan?: { look: LookCode; with?: LookCode[]; paint: FamilyCode; a: [string, string]; b?: [string, string]; at: string }
   done?: Done[]
 }
@@ -75,8 +77,8 @@ interface PieceData {
   snags?: {
     part: number
     at: string
-    repair: RepairCode
-    severity: Severity
+    remedy: RemedyCode
+    severity: SnagSeverity
     spot: number
     note: string
     on?: [photograph: number, x: number, y: number]
@@ -236,7 +238,7 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
   )
 
   const entries: NewEntry[] = []
-  const add = (when: string, entry: Omit<NewEntry, 'id' | 'pieceId' | 'at'>) =>
+  const add = (when: string, entry: Said) =>
     entries.push({
       // what was said at one moment stays in the order it was said
       id: uuidv7({ msecs: Date.parse(when) + entries.length }),
@@ -266,16 +268,20 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
   })
   for (const { part, at: when, on, ...snag } of piece.snags ?? []) {
     const mark = on ? { photoId: photos[on[0]] ?? '', x: on[1], y: on[2] } : null
-    add(at(when), { kind: 'snag', partId: parts[part]?.id ?? null, ...snag, mark })
+    add(at(when), { kind: 'snag', partId: parts[part]?.id ?? '', ...snag, mark })
   }
   for (const { at: when, note } of piece.notes ?? []) add(at(when), { kind: 'note', note })
   for (const { at: when, kind, money, note } of piece.costs ?? []) add(at(when), { kind: 'cost', costKind: kind, money, note })
-  const channelId = (name?: string) => channels.find((channel) => channel.name === name)?.id ?? null
+  const channelId = (name?: string) => channels.find((channel) => channel.name === name)?.id ?? ''
   if (piece.listed)
     add(at(piece.listed.at), { kind: 'listed', channelId: channelId(piece.listed.channel), money: piece.listed.price })
   if (piece.ended) {
     const { outcome, channel, price, fees, note } = piece.ended
-    add(at(piece.ended.at), { kind: outcome, channelId: channelId(channel), money: price ?? null, fees: fees ?? null, note })
+    const paid = { channelId: channelId(channel), money: price ?? 0, fees: fees ?? 0 }
+    if (outcome === 'sold') add(at(piece.ended.at), { kind: outcome, ...paid, note })
+    else if (outcome === 'handed-over')
+      add(at(piece.ended.at), { kind: outcome, ...paid, channelId: paid.channelId || null, note })
+    else add(at(piece.ended.at), { kind: outcome, note })
   }
   // what is taken off the shelf is taken in the order it was
   const taking = entries.filter(({ kind }) => kind === 'mixed' || kind === 'coat').sort((a, b) => a.at.localeCompare(b.at))
@@ -342,7 +348,7 @@ function work(
   partId: string,
   done: Done,
   when: string,
-  add: (at: string, entry: Omit<NewEntry, 'id' | 'pieceId' | 'at'>) => void,
+  add: (at: string, entry: Said) => void,
   products: readonly Product[],
 ): void {
   const onStep = { partId, stepId: step.id }
@@ -362,6 +368,7 @@ function work(
   add(when, {
     kind: 'coat',
     ...onStep,
+    money: 0,
     coat: {
       productId: tin?.id ?? null,
       lotId: null,

@@ -1,7 +1,7 @@
 /** How long a piece of six parts takes to plan, beside one part alone, in one run: medians. Usage: npm run bench:plan. */
-import { lookCodes, getLook } from '../src/core/finish/looks'
-import { planFinish, type FinishablePart, type FinishWish } from '../src/core/finish/planFinish'
-import { planPiece } from '../src/core/plan/planPiece'
+import { lookCodes, getLook } from '@/core/craft/looks'
+import { planFinish, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
+import { planPiece } from '@/core/plan/planPiece'
 
 /** ms that six parts may take */
 const allowed = 20

@@ -5,8 +5,9 @@
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { loadDemo } from '../demo/load'
-import { migrate } from '../src/db/migrate'
-import { types } from '../src/db/pool'
+import { findUnknownCodes, keepCodes } from '@/db/codes'
+import { migrate } from '@/db/migrate'
+import { types } from '@/db/pool'
 
 const kind = process.argv[2] ?? 'own'
 const url = process.env.ITINERUM_OWNER_URL
@@ -19,6 +20,12 @@ if (applied.length > 0) console.log(`Migrated: ${applied.join(', ')}`)
 const client = new pg.Client({ connectionString: url, types })
 await client.connect()
 try {
+  await keepCodes(client)
+  const unknown = await findUnknownCodes(client)
+  for (const { table, column, id, code } of unknown)
+    console.error(`${table} ${id}: its ${column} says “${code}”, which this version does not know.`)
+  if (unknown.length > 0)
+    throw new Error('The rows above can’t be read by this version. Run the version that wrote them, or put them right by hand.')
   await client.query(`alter role itinerum_app login password ${client.escapeLiteral(secret)}`)
   if (kind === 'demo') await loadDemo(client, new Date())
   if (kind === 'own') {

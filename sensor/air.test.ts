@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { doubtOf, type JudgedReading } from '../src/core/climate/believe'
+import { doubtOf, type JudgedReading } from '@/core/climate/believe'
 import { airIn, readSensor, rooms, type Fault, type SensorRoom } from './air'
 
 const hourMs = 3_600_000

@@ -1,7 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { startTransition, useCallback } from 'react'
-import { useComeBack } from '../ui/time/useComeBack'
+import { useComeBack } from '@/ui/time/useComeBack'
 
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   const router = useRouter()

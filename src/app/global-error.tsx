@@ -1,5 +1,5 @@
 'use client'
-import { useComeBack } from '../ui/time/useComeBack'
+import { useComeBack } from '@/ui/time/useComeBack'
 
 const again = () => window.location.reload()
 

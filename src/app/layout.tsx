@@ -2,23 +2,25 @@ import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { ActionsProvider } from '../ui/form/actions'
-import { SectionTextures } from '../ui/drawing/Section'
-import { HouseProvider } from '../ui/form/house'
-import { Places } from '../ui/frame/Places'
-import { StyleNonce } from '../ui/frame/StyleNonce'
-import { ThemeButton, type Theme } from '../ui/frame/ThemeButton'
-import { NowProvider } from '../ui/time/now'
-import * as bench from './_actions/bench'
-import * as correct from './_actions/correct'
-import * as houseActions from './_actions/house'
-import * as piece from './_actions/piece'
-import { listPeople } from '../db/studio'
-import { HandsProvider } from '../ui/outbox/hands'
-import { OutboxProvider } from '../ui/outbox/outbox'
-import { OutboxLine } from '../ui/outbox/OutboxLine'
-import { Live } from '../ui/time/Live'
-import { loadStudio, withStudio } from './_server/session'
+import { ActionsProvider } from '@/ui/form/actions'
+import { SectionTextures } from '@/ui/drawing/Section'
+import { HouseProvider } from '@/ui/form/house'
+import { Places } from '@/ui/frame/Places'
+import { StyleNonce } from '@/ui/frame/StyleNonce'
+import { ThemeButton, type Theme } from '@/ui/frame/ThemeButton'
+import { NowProvider } from '@/ui/time/now'
+import * as bench from '@/app/_actions/bench'
+import * as correct from '@/app/_actions/correct'
+import * as houseActions from '@/app/_actions/house'
+import * as leaving from '@/app/_actions/leaving'
+import * as parts from '@/app/_actions/parts'
+import * as piece from '@/app/_actions/piece'
+import { listPeople } from '@/db/studio'
+import { HandsProvider } from '@/ui/outbox/hands'
+import { OutboxProvider } from '@/ui/outbox/outbox'
+import { OutboxLine } from '@/ui/outbox/OutboxLine'
+import { Live } from '@/ui/time/Live'
+import { loadStudio, readStudio } from '@/app/_server/session'
 import './globals.css'
 
 export const metadata: Metadata = {
@@ -28,11 +30,11 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#ece5d7' }
 export const dynamic = 'force-dynamic'
 
-const actions = { ...bench, ...correct, ...houseActions, ...piece }
+const actions = { ...bench, ...correct, ...houseActions, ...leaving, ...parts, ...piece }
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { name, currency, units, zone } = await loadStudio()
-  const people = await withStudio(listPeople)
+  const people = await readStudio(listPeople)
   const kept = (await cookies()).get('theme')?.value
   const theme: Theme | null = kept === 'light' || kept === 'dark' ? kept : null
   return (

@@ -1,7 +1,7 @@
 /** The bench. */
-import { BenchView } from '../ui/bench/BenchView'
-import { Offline } from '../ui/outbox/Offline'
-import { loadBench } from './_server/load'
+import { BenchView } from '@/ui/bench/BenchView'
+import { Offline } from '@/ui/outbox/Offline'
+import { loadBench } from '@/app/_server/load'
 
 export const metadata = { title: 'Bench' }
 

@@ -6,6 +6,7 @@ import { promisify } from 'node:util'
 import pg from 'pg'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
+import { keepCodes } from './codes'
 import { migrate } from './migrate'
 import { asStudio, makePool, types } from './pool'
 import { listOpenPieces } from './piece'
@@ -45,6 +46,7 @@ beforeAll(async () => {
   await migrate(owner)
   const client = new pg.Client({ connectionString: owner, types })
   await client.connect()
+  await keepCodes(client)
   await loadDemo(client, new Date())
   await client.end()
 }, 120_000)

@@ -1,22 +1,26 @@
 /** Private addresses of the calendar; only their digests are known here. */
+import { z } from 'zod'
 import type { Client } from './pool'
+import { many, query } from './rows'
 
-export interface CalendarFeed {
-  id: string
-  madeAt: string
-}
+const feedRow = z.object({ id: z.string(), madeAt: z.string() })
+export type CalendarFeed = z.output<typeof feedRow>
+
 export async function addCalendarFeed(client: Client, studioId: string, feed: CalendarFeed & { digest: string }): Promise<void> {
-  await client.query(
-    'insert into calendar_feed (id, studio_id, digest, made_at) values ($1, $2, $3, $4) on conflict (id) do nothing',
-    [feed.id, studioId, feed.digest, feed.madeAt],
-  )
+  await client.query('insert into calendar_feed (id, studio_id, digest, made_at) values ($1, $2, $3, $4)', [
+    feed.id,
+    studioId,
+    feed.digest,
+    feed.madeAt,
+  ])
 }
-export async function listCalendarFeeds(client: Client): Promise<CalendarFeed[]> {
-  const { rows } = await client.query<CalendarFeed>(
-    'select id, made_at as "madeAt" from calendar_feed where revoked_at is null order by made_at, id',
-  )
-  return rows
-}
+const feeds = query(
+  'an address of the calendar',
+  feedRow,
+  'select id, made_at as "madeAt" from calendar_feed where revoked_at is null order by made_at, id',
+)
+export const listCalendarFeeds = (client: Client): Promise<CalendarFeed[]> => many(client, feeds)
+
 export async function revokeCalendarFeed(client: Client, id: string, at: string): Promise<void> {
   await client.query('update calendar_feed set revoked_at = $2 where id = $1 and revoked_at is null', [id, at])
 }

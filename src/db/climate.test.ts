@@ -15,8 +15,8 @@ import {
 } from './climate'
 import { addEntries, listOtherWork } from './entry'
 import { findPieceFile, listPiecesWithSnags } from './piece'
-import { makeDatabase, type TestDatabase } from './testing/database'
-import { at, storeWhole, wholePiece, type Whole } from './testing/rows'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
 
 let db: TestDatabase
 let whole: Whole
@@ -44,7 +44,7 @@ describe('rooms and their air', () => {
       })
       await addReadings(client, db.here, [read(1, loft, 17), read(2, loft, 18), read(1, store, 9), read(4, loft, 19)])
       await addReading(client, db.here, { ...read(4, loft, 85), doubt: 'absurd' })
-      const air = await listReadings(client, '2026-07-03T00:00:00.000Z')
+      const air = await listReadings(client, { roomIds: [loft, store], since: '2026-07-03T00:00:00.000Z' })
       const of = (room: string) => air.filter(({ roomId }) => roomId === room).map(({ temperature }) => temperature)
       expect([of(loft), of(store)]).toEqual([[18, 19], [9]])
       const judged = (await listJudged(client, '2026-07-04T00:00:00.000Z')).filter(({ roomId }) => roomId === loft)
@@ -77,14 +77,19 @@ describe('rooms and their air', () => {
         read('12:40', 24, 'sensor'),
       ])
       await addReading(client, db.here, { ...read('07:30', 85, 'sensor'), doubt: 'absurd' })
-      const air = await listReadings(client, '2026-08-01T00:00:00.000Z', '2026-08-01T12:30:00.000Z')
+      const air = await listReadings(client, {
+        roomIds: [room],
+        since: '2026-08-01T00:00:00.000Z',
+        exactSince: '2026-08-01T12:30:00.000Z',
+      })
       const own = air.filter(({ roomId }) => roomId === room).map((each) => [each.at.slice(11, 16), each.temperature])
       // 18, 19 and 23 are 20 on the mean of 06:00 to 09:00
       expect(own).toEqual([
         ['06:00', 20],
         ['08:55', 30],
         ['09:00', 21],
-        ['12:00', 22],
+        // 22 and 24
+        ['12:00', 23],
         ['12:40', 24],
       ])
     })
@@ -114,7 +119,7 @@ describe('what was learned', () => {
       expect((await listLearned(client)).casein).toMatchObject({ p50: 1.4, count: 5 })
       await addDryingFigure(client, db.here, figure(3, 1, 0))
       expect((await listLearned(client)).casein).toBeUndefined()
-      const all = (await listDryingFigures(client)).filter(({ family }) => family === 'casein')
+      const all = (await listDryingFigures(client, 20)).filter(({ family }) => family === 'casein')
       expect(all.map(({ p50 }) => p50)).toEqual([1.2, 1.4, 1])
     })
     const unfounded = { ...figure(4, 1.2, 0), p80: 1.5 }
@@ -133,8 +138,8 @@ describe('what is said at the bench', () => {
     expect(kind('checked')).toMatchObject({ checkCode: 'raking-light', result: 'fail' })
     expect(kind('helped')).toMatchObject({ minutes: 12 })
     expect(kind('assisted')).toMatchObject({ assist: 'fan' })
-    expect(kind('snag')).toMatchObject({ repair: 'runs', severity: 'slight', spot: 4 })
-    expect(kind('coat')?.coat).toMatchObject({ place: 'inside of the doors', sheen: null })
+    expect(kind('snag')).toMatchObject({ remedy: 'runs', severity: 'slight', spot: 4 })
+    expect(kind('coat')).toMatchObject({ coat: { place: 'inside of the doors', sheen: null } })
   })
   test('half an entry is refused: a check without its answer, a fan beside no part, a snag that says nothing', async () => {
     const on = { pieceId: whole.piece.id, partId: whole.part.id, stepId: whole.plan.steps[0]?.id ?? null, at }
@@ -165,7 +170,7 @@ describe('what is said at the bench', () => {
       kind: 'resumed',
       pieceId: other.piece.id,
       partId: other.part.id,
-      stepId: other.plan.steps[0]?.id ?? null,
+      stepId: other.plan.steps[0]?.id ?? '',
     } as const
     await here((client) => addEntries(client, db.here, [{ id: uuidv7(), ...late, at: '2026-05-06T10:00:00.000Z' }]))
     expect(await on('2026-05-06')).toBe(work.length + 1)

@@ -1,16 +1,24 @@
 /** Rooms, readings of their air, and the drying figures the studio has taken up. */
-import type { Doubt, JudgedReading } from '../core/climate/believe'
-import type { Room, RoomReading } from '../core/climate/rooms'
-import type { Reading } from '../core/drying/windowFor'
-import type { FamilyCode } from '../core/finish/families'
-import type { DryingFactor, Learned } from '../core/learn/learned'
-import type { Seen } from '../core/learn/observations'
+import { z } from 'zod'
+import { doubts, type Doubt, type JudgedReading } from '@/core/climate/believe'
+import type { Room, RoomReading } from '@/core/climate/rooms'
+import { families, type FamilyCode } from '@/core/craft/families'
+import { codesOf } from '@/core/craft/parts'
+import type { StepWindow } from '@/core/craft/windows'
+import type { Reading } from '@/core/drying/windowFor'
+import type { DryingFactor, Learned } from '@/core/learn/learned'
+import type { Seen } from '@/core/learn/observations'
+import { films } from '@/core/measure/film'
 import type { Client } from './pool'
+import { many, query } from './rows'
 
-export async function listRooms(client: Client): Promise<Room[]> {
-  const { rows } = await client.query<Room>('select id, name, sensor from room order by position, name, id')
-  return rows
-}
+const rooms = query(
+  'a room',
+  z.object({ id: z.string(), name: z.string(), sensor: z.string().nullable() }),
+  'select id, name, sensor from room order by position, name, id',
+)
+export const listRooms = (client: Client): Promise<Room[]> => many(client, rooms)
+
 export async function saveRoom(client: Client, studioId: string, room: Room, position: number): Promise<void> {
   await client.query(
     `insert into room (id, studio_id, name, sensor, position) values ($1, $2, $3, $4, $5)
@@ -19,51 +27,92 @@ export async function saveRoom(client: Client, studioId: string, room: Room, pos
   )
 }
 
-/**
- * Believed readings since an instant, and of each room the one that held before it; oldest first. What a sensor said before
- * `exactSince` comes as means of three hours: it is left of hundreds a day what a cure of weeks still asks after.
- */
-export async function listReadings(client: Client, since: string, exactSince = since): Promise<RoomReading[]> {
-  const { rows } = await client.query<RoomReading>(
-    `(select distinct on (room_id) at, temperature, humidity, room_id as "roomId" from reading
-      where at < $1 and doubt is null order by room_id, at desc)
-     union all
-     (select at, temperature, humidity, room_id from reading
-      where at >= $1 and (at >= $2 or source = 'typed') and doubt is null)
-     union all
-     (select date_bin('3 hours', at, timestamptz '2020-01-01 00:00+00'), round(avg(temperature), 1), round(avg(humidity), 1), room_id
-      from reading where at >= $1 and at < $2 and source = 'sensor' and doubt is null group by 1, room_id)
-     order by at`,
-    [since, exactSince],
-  )
-  return rows
+const readingRow = z.object({ at: z.string(), temperature: z.number(), humidity: z.number(), roomId: z.string().nullable() })
+const believed = query(
+  'a reading',
+  readingRow,
+  `with asked as (select id from unnest($3::uuid[]) as id)
+   (select before.at, before.temperature, before.humidity, asked.id as "roomId" from asked cross join lateral (
+      select at, temperature, humidity from reading r
+      where r.room_id = asked.id and r.at < $1 and r.doubt is null order by r.at desc limit 1) before)
+   union all
+   (select at, temperature, humidity, null from reading r
+    where r.room_id is null and r.at < $1 and r.doubt is null order by r.at desc limit 1)
+   union all
+   (select r.at, r.temperature, r.humidity, r.room_id from asked join reading r on r.room_id = asked.id
+    where r.at >= $2 and r.doubt is null)
+   union all
+   (select r.at, r.temperature, r.humidity, null from reading r where r.room_id is null and r.at >= $2 and r.doubt is null)
+   union all
+   (select r.at, r.temperature, r.humidity, r.room_id from asked join reading r on r.room_id = asked.id
+    where r.at >= $1 and r.at < $2 and r.source = 'typed' and r.doubt is null)
+   union all
+   (select r.at, r.temperature, r.humidity, null from reading r
+    where r.room_id is null and r.at >= $1 and r.at < $2 and r.source = 'typed' and r.doubt is null)
+   union all
+   (select m.bin, round(m.temperature_sum / m.count, 1), round(m.humidity_sum / m.count, 1), asked.id
+    from asked join air_mean m on m.room_key = asked.id where m.bin >= $1 and m.bin < $2)
+   union all
+   (select m.bin, round(m.temperature_sum / m.count, 1), round(m.humidity_sum / m.count, 1), null
+    from air_mean m where m.room_key = '00000000-0000-0000-0000-000000000000' and m.bin >= $1 and m.bin < $2)
+   order by 1`,
+)
+export interface AirAsked {
+  /** rooms whose air is asked for; what was read in no room comes always */
+  roomIds: readonly string[]
+  since: string
+  /** before this a sensor's air comes as means of three hours: what a cure of weeks asks after */
+  exactSince?: string
 }
+/** Believed readings since an instant, and of each room the one that held before it; oldest first. */
+export const listReadings = (client: Client, { roomIds, since, exactSince = since }: AirAsked): Promise<RoomReading[]> =>
+  many(client, believed, [since, exactSince, roomIds])
 
-/** Believed readings of the stretches given, and of the day before each, which held when it began; oldest first. */
-export async function listReadingsAround(
+const lastOfRooms = query(
+  'a reading',
+  readingRow,
+  `with asked as (select id from room)
+   (select last.at, last.temperature, last.humidity, asked.id as "roomId" from asked cross join lateral (
+      select at, temperature, humidity from reading r where r.room_id = asked.id and r.doubt is null order by r.at desc limit 1) last)
+   union all
+   (select at, temperature, humidity, null from reading r where r.room_id is null and r.doubt is null order by r.at desc limit 1)
+   order by 1`,
+)
+/** The last believed reading of each room, oldest first. */
+export const listLastReadings = (client: Client): Promise<RoomReading[]> => many(client, lastOfRooms)
+
+const aroundStretches = query(
+  'a reading',
+  readingRow,
+  `with asked as (select * from jsonb_to_recordset($1::jsonb) as s("roomId" uuid, "endedAt" timestamptz, at timestamptz))
+   select r.at, r.temperature, r.humidity, r.room_id as "roomId"
+   from asked join reading r on r.room_id = asked."roomId" and r.at between asked."endedAt" - interval '1 day' and asked.at
+   where r.doubt is null
+   union
+   select r.at, r.temperature, r.humidity, null
+   from asked join reading r on r.room_id is null and r.at between asked."endedAt" - interval '1 day' and asked.at
+   where r.doubt is null
+   order by 1`,
+)
+/** Believed readings of the stretches given in their rooms and in none, and of the day before each, which held when it began; oldest first. */
+export const listReadingsAround = (
   client: Client,
-  stretches: readonly { endedAt: string; at: string }[],
-): Promise<RoomReading[]> {
-  const { rows } = await client.query<RoomReading>(
-    `select r.at, r.temperature, r.humidity, r.room_id as "roomId" from reading r
-     where r.doubt is null and exists (
-       select from jsonb_to_recordset($1::jsonb) as s("endedAt" timestamptz, at timestamptz)
-       where r.at between s."endedAt" - interval '1 day' and s.at
-     )
-     order by r.at`,
-    [JSON.stringify(stretches.map(({ endedAt, at }) => ({ endedAt, at })))],
-  )
-  return rows
-}
+  stretches: readonly { roomId: string | null; endedAt: string; at: string }[],
+): Promise<RoomReading[]> =>
+  many(client, aroundStretches, [JSON.stringify(stretches.map(({ roomId, endedAt, at }) => ({ roomId, endedAt, at })))])
 
-/** All readings of every room since an instant, doubted ones too; oldest first. */
-export async function listJudged(client: Client, since: string): Promise<(JudgedReading & { roomId: string | null })[]> {
-  const { rows } = await client.query<JudgedReading & { roomId: string | null }>(
-    'select at, temperature, humidity, doubt, room_id as "roomId" from reading where at >= $1 order by at, id',
-    [since],
-  )
-  return rows
-}
+const judged = query(
+  'a reading',
+  readingRow.extend({ doubt: z.enum(codesOf(doubts)).nullable() }),
+  `select at, temperature, humidity, doubt, room_id as "roomId" from reading
+   where at >= $1 and ($2::uuid is null or room_id = $2) order by at, id`,
+)
+/** All readings since an instant, of one room or of every one, doubted ones too; oldest first. */
+export const listJudged = (
+  client: Client,
+  since: string,
+  roomId: string | null = null,
+): Promise<(JudgedReading & { roomId: string | null })[]> => many(client, judged, [since, roomId])
 
 export interface NewReading extends Reading {
   id: string
@@ -75,7 +124,7 @@ export async function addReading(client: Client, studioId: string, reading: NewR
   const { id, at, temperature, humidity, roomId = null, source = 'typed', doubt = null } = reading
   await client.query(
     `insert into reading (id, studio_id, at, temperature, humidity, room_id, source, doubt)
-     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing`,
+     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
     [id, studioId, at, temperature, humidity, roomId, source, doubt],
   )
 }
@@ -85,19 +134,23 @@ export async function addReadings(client: Client, studioId: string, readings: re
     `insert into reading (id, studio_id, at, temperature, humidity, room_id, source, doubt)
      select id, $2, at, temperature, humidity, "roomId", coalesce(source, 'typed'), doubt
      from jsonb_to_recordset($1::jsonb) as r(id uuid, at timestamptz, temperature numeric, humidity numeric, "roomId" uuid,
-       source text, doubt text)
-     on conflict (id) do nothing`,
+       source text, doubt text)`,
     [JSON.stringify(readings), studioId],
   )
 }
 
+const family = z.enum(codesOf(families))
+const figureRow = z.object({ family, p50: z.number(), p80: z.number(), count: z.number() })
+const figuresInForce = query(
+  'a drying figure',
+  figureRow,
+  `select * from (select distinct on (family) family, p50, p80, count from drying_figure order by family, at desc, id desc) f
+   where count > 0`,
+)
 /** The figure in force of each family; one that went back to the label is left out. */
 export async function listLearned(client: Client): Promise<Learned> {
-  const { rows } = await client.query<DryingFactor & { family: FamilyCode }>(
-    `select * from (select distinct on (family) family, p50, p80, count from drying_figure order by family, at desc, id desc) f
-     where count > 0`,
-  )
-  return Object.fromEntries(rows.map(({ family, ...factor }) => [family, factor]))
+  const rows = await many(client, figuresInForce)
+  return Object.fromEntries(rows.map(({ family: of, ...factor }) => [of, factor]))
 }
 export interface DryingFigure extends DryingFactor {
   id: string
@@ -105,25 +158,37 @@ export interface DryingFigure extends DryingFactor {
   at: string
   personId: string | null
 }
-/** Every figure ever taken up, oldest first: what it was, and when it changed. */
-export async function listDryingFigures(client: Client): Promise<DryingFigure[]> {
-  const { rows } = await client.query<DryingFigure>(
-    'select id, family, p50, p80, count, at, person_id as "personId" from drying_figure order by at, id',
-  )
-  return rows
-}
+const figuresTakenUp = query(
+  'a drying figure',
+  figureRow.extend({ id: z.string(), at: z.string(), personId: z.string().nullable() }),
+  'select id, family, p50, p80, count, at, person_id as "personId" from drying_figure order by at desc, id desc limit $1',
+)
+/** The figures taken up last, oldest first: what each was, and when it changed. */
+export const listDryingFigures = async (client: Client, limit: number): Promise<DryingFigure[]> =>
+  (await many(client, figuresTakenUp, [limit])).reverse()
+
 export async function addDryingFigure(client: Client, studioId: string, figure: DryingFigure): Promise<void> {
   await client.query(
-    `insert into drying_figure (id, studio_id, family, p50, p80, count, at, person_id) values ($1, $2, $3, $4, $5, $6, $7, $8)
-     on conflict (id) do nothing`,
+    `insert into drying_figure (id, studio_id, family, p50, p80, count, at, person_id) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
     [figure.id, studioId, figure.family, figure.p50, figure.p80, figure.count, figure.at, figure.personId],
   )
 }
 
-/** What fingers found lately, at most `limit`, with the coat it was found on; a step's last effective end counts. */
-export async function listSeen(client: Client, limit: number): Promise<SeenRow[]> {
-  const { rows } = await client.query<SeenRow>(
-    `select e.step_id as "stepId", s.family, s.window_label as label, coalesce(c.film, s.film) as film, x.at as "endedAt",
+const seenRow = z.object({
+  stepId: z.string(),
+  family,
+  label: z.looseObject({ clock: z.string() }).transform((given) => given as unknown as StepWindow),
+  film: z.enum(codesOf(films)),
+  endedAt: z.string(),
+  at: z.string(),
+  result: z.enum(['dry', 'wet']),
+  roomId: z.string().nullable(),
+  partId: z.string(),
+}) satisfies z.ZodType<SeenRow>
+const seen = query(
+  'what a finger found',
+  seenRow,
+  `select e.step_id as "stepId", s.family, s.window_label as label, coalesce(c.film, s.film) as film, x.at as "endedAt",
             e.at, e.result, p.room_id as "roomId", e.part_id as "partId"
      from entry e
      join step s on s.id = e.step_id
@@ -135,10 +200,10 @@ export async function listSeen(client: Client, limit: number): Promise<SeenRow[]
      where e.kind = 'seen' and s.family is not null and s.window_label is not null
        and not exists (select from entry k where k.corrects = e.id)
      order by e.at desc, e.id limit $1`,
-    [limit],
-  )
-  return rows
-}
+)
+/** What fingers found lately, at most `limit`, with the coat it was found on; a step's last effective end counts. */
+export const listSeen = (client: Client, limit: number): Promise<SeenRow[]> => many(client, seen, [limit])
+
 export interface SeenRow extends Omit<Seen, 'climate' | 'assistance'> {
   roomId: string | null
   partId: string

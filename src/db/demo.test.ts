@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
-import { benchOrder } from '../core/bench/benchOrder'
-import { journeysIn, type Journey } from '../core/piece/journey'
+import { benchOrder } from '@/core/bench/benchOrder'
+import { readPieces, type Journey } from '@/core/piece/journey'
 import { listEndedPieces, listOpenPieces, listPieceFiles } from './piece'
 import { listReadings, listRooms } from './climate'
-import { climateIn, climatesOf } from '../core/climate/rooms'
+import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { getStudio } from './studio'
-import { makeDatabase, type TestDatabase } from './testing/database'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 
 const demoStudio = '01900000-0000-7000-8000-00000000de40'
 const now = new Date('2026-03-29T13:00:00.000Z')
@@ -19,10 +19,13 @@ beforeAll(async () => {
   await loadDemo(db.owner, now)
   await db.as(demoStudio, async (client) => {
     const rooms = await listRooms(client)
-    const climates = climatesOf(await listReadings(client, '2026-01-01T00:00:00.000Z'), rooms)
+    const climates = climatesOf(
+      await listReadings(client, { roomIds: rooms.map(({ id }) => id), since: '2026-01-01T00:00:00.000Z' }),
+      rooms,
+    )
     const climateOf = ({ piece }: { piece: { roomId: string | null } }) => climateIn(climates, piece.roomId, rooms)
     const journeys = async (pieces: Parameters<typeof listPieceFiles>[1]) =>
-      journeysIn(await listPieceFiles(client, pieces), { climateOf, nowMs: now.getTime() })
+      readPieces(await listPieceFiles(client, pieces), { climateOf, nowMs: now.getTime() })
     open = await journeys(await listOpenPieces(client))
     ended = await journeys(await listEndedPieces(client, 50, null))
   })

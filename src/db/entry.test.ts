@@ -1,23 +1,25 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { effectiveLog } from '../core/log/entry'
+import { effectiveLog } from '@/core/log/entry'
 import { addEntries, listEntries, type NewEntry } from './entry'
 import { findPieceFile } from './piece'
-import { makeDatabase, type TestDatabase } from './testing/database'
-import { at, storeWhole, wholePiece, type Whole } from './testing/rows'
+import { addPiece } from './pieceWrite'
+import { digestOf, takeDelivery } from './sent'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
 
 let db: TestDatabase
 let whole: Whole
 const add = (entries: NewEntry[]) => db.as(db.here, (client) => addEntries(client, db.here, entries))
 const log = (pieceId = whole.piece.id) => db.as(db.here, (client) => listEntries(client, [pieceId]))
-const note = (over: Partial<NewEntry> = {}): NewEntry => ({
-  id: uuidv7(),
-  pieceId: whole.piece.id,
-  kind: 'note',
-  at,
-  note: 'One thing.',
-  ...over,
-})
+const note = (over: object = {}) =>
+  ({ id: uuidv7(), pieceId: whole.piece.id, kind: 'note', at, note: 'One thing.', ...over }) as NewEntry
+/** as it comes from a device */
+const send = (entry: NewEntry) =>
+  db.as(db.here, async (client) => {
+    const delivery = await takeDelivery(client, db.here, entry.id, digestOf('entry', entry))
+    return delivery === 'new' ? addEntries(client, db.here, [entry]) : delivery
+  })
 
 beforeAll(async () => {
   db = await makeDatabase()
@@ -58,8 +60,16 @@ describe('sending twice', () => {
 
   test('two connections sending the same entry at once store it once, and both are told it is stored', async () => {
     const entry = note()
-    expect(await Promise.all([add([entry]), add([entry]), add([entry])])).toEqual([null, null, null])
+    expect((await Promise.all([send(entry), send(entry), send(entry)])).sort()).toEqual([null, 'same', 'same'].sort())
     expect((await log()).filter(({ id }) => id === entry.id)).toHaveLength(1)
+  })
+
+  test('another body under a number that was sent is told from it, and the first stands', async () => {
+    const entry = note()
+    expect(await send(entry)).toBeNull()
+    expect(await send({ ...entry, note: 'Another thing.' } as NewEntry)).toBe('other')
+    expect((await log()).find(({ id }) => id === entry.id)).toMatchObject({ note: 'One thing.' })
+    expect(await add([{ ...entry, note: 'Past the list of what was sent.' } as NewEntry])).toEqual({ issue: 'id-taken' })
   })
 
   test('an id that another studio holds is refused, not silently dropped', async () => {
@@ -116,7 +126,7 @@ describe('the log only grows', () => {
 })
 
 describe('what an entry must have', () => {
-  test.each<[string, Partial<NewEntry>]>([
+  test.each<[string, object]>([
     ['a started clock without a step', { kind: 'started' }],
     ['a coat without its figures', { kind: 'coat', money: 3 }],
     ['a cost without an amount', { kind: 'cost', costKind: 'bought' }],
@@ -125,7 +135,9 @@ describe('what an entry must have', () => {
     ['an empty note', { note: '' }],
     ['a negative cost', { kind: 'cost', costKind: 'other', money: -1 }],
   ])('%s is refused', async (_, over) => {
-    expect(await add([note({ note: null, ...over })])).toEqual({ issue: 'not-whole' })
+    const here = wholePiece()
+    await db.as(db.here, (client) => addPiece(client, db.here, here.piece))
+    expect(await add([note({ note: null, pieceId: here.piece.id, ...over })])).toEqual({ issue: 'not-whole' })
   })
   test('more than a day of minutes is not believed', async () => {
     expect(await add([note({ minutes: 1441 })])).toEqual({ issue: 'not-believable' })

@@ -1,12 +1,16 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { v7 as uuidv7 } from 'uuid'
+import { benchWrites } from '@/core/input/bench'
+import { mixInput } from '@/core/input/entry'
+import { ofKind, type CoatFigures, type Entry, type EntryOf } from '@/core/log/entry'
 import { listEntries, listMixLog, type NewEntry } from './entry'
+import { digestOf, takeDelivery } from './sent'
 import { addWithMaterial } from './material'
 import { findPieceFile } from './piece'
 import { addLot, emptyLot, listLots, putLotBack } from './stock'
-import { makeDatabase, type TestDatabase } from './testing/database'
-import { at, storeWhole, wholePiece, type Whole } from './testing/rows'
-import { coatFigures } from '../core/testing/piece'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
+import { coatFigures } from '@/core/testing/piece'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -23,23 +27,31 @@ async function aPiece(): Promise<Whole> {
 const coatOn = (
   { piece, part, plan, productId }: Whole,
   amount: number,
-  over: Partial<NonNullable<NewEntry['coat']>> = {},
-): NewEntry => ({
+  over: Partial<CoatFigures> = {},
+): Extract<NewEntry, { kind: 'coat' }> => ({
   id: uuidv7(),
   kind: 'coat',
   pieceId: piece.id,
   partId: part.id,
   stepId: plan.steps[0]?.id ?? null,
   at,
+  money: 0,
   coat: coatFigures({ productId, family: 'clay', amount, ...over }),
 })
-const add = (entry: NewEntry) => db.as(db.here, (client) => addWithMaterial(client, db.here, entry))
+/** as it comes from a device: a second time changes nothing */
+const add = (entry: NewEntry) =>
+  db.as(db.here, async (client) =>
+    (await takeDelivery(client, db.here, entry.id, digestOf('entry', entry))) === 'same'
+      ? null
+      : addWithMaterial(client, db.here, entry),
+  )
 const lotOf = async (id: string) => (await db.as(db.here, listLots)).find((lot) => lot.id === id)
 const drawsOf = async (entryId: string) =>
   (await db.owner.query('select lot_id, amount::float, money::int from draw where entry_id = $1 order by amount desc', [entryId]))
     .rows
 const stored = async (whole: Whole, id: string) =>
-  (await db.as(db.here, (client) => listEntries(client, [whole.piece.id]))).find((entry) => entry.id === id)
+  (await db.as(db.here, (client) => listEntries(client, [whole.piece.id]))).find((entry) => entry.id === id) as
+    (Entry & { money: number; coat: CoatFigures }) | undefined
 
 describe('a coat takes from the shelf', () => {
   test('what is left is the tin less all that was drawn of it, and it was opened with the first', async () => {
@@ -79,7 +91,8 @@ describe('a coat takes from the shelf', () => {
     expect(await drawsOf(entry.id)).toEqual([{ lot_id: whole.lotId, amount: 419.5, money: 1762 }])
     // 100 ml at 4.2 pence beyond
     expect(await stored(whole, entry.id)).toMatchObject({ money: 1762 + 420 })
-    expect(await lotOf(whole.lotId)).toMatchObject({ remaining: 0 })
+    // what is used up stands on the shelf no more
+    expect(await lotOf(whole.lotId)).toBeUndefined()
   })
 
   test('two at once never draw the same drop', async () => {
@@ -147,13 +160,19 @@ describe('a coat takes from the shelf', () => {
 
 describe('a mix', () => {
   const mixOn = (whole: Whole, volume: number, mix = 'paint : water 2 : 1'): NewEntry => {
-    const { coat: _, ...on } = coatOn(whole, 1)
-    return {
-      ...on,
-      id: uuidv7(),
-      kind: 'mixed',
-      batch: { productId: whole.productId, lotId: null, family: 'clay', mix, volume, unit: 'ml' },
+    const { piece, part, plan, productId } = whole
+    const stepId = plan.steps[0]?.id ?? ''
+    const typed = {
+      entryId: uuidv7(),
+      pieceId: piece.id,
+      partId: part.id,
+      stepId,
+      at,
+      family: 'clay',
+      mix,
+      volume: String(volume),
     }
+    return benchWrites.mixBatch.entry(mixInput.parse({ ...typed, productId, lotId: '', from: [{ productId, lotId: '' }] }))
   }
 
   test('takes its share of paint from the tin, and its coats share what that cost', async () => {
@@ -184,7 +203,15 @@ describe('a mix', () => {
     const coat = coatOn(other, 30, { batchId: mixed.id })
     await add(coat)
     const log = await db.as(db.here, (client) => listMixLog(client, at))
-    expect(log.find(({ id }) => id === mixed.id)?.batch).toMatchObject({ volume: 150, mix: 'paint : water 2 : 1' })
+    expect(ofKind(log, 'mixed').find(({ id }) => id === mixed.id)?.batch).toMatchObject({
+      volume: 150,
+      mix: 'paint : water 2 : 1',
+      components: [
+        { name: 'paint', parts: 2, amount: 100, productId: whole.productId, lotId: whole.lotId },
+        { name: 'water', parts: 1, amount: 50, productId: null, lotId: null },
+      ],
+      stepIds: [whole.plan.steps[0]?.id],
+    })
     expect(log.map(({ id }) => id)).toContain(coat.id)
   })
 
@@ -198,8 +225,10 @@ describe('a mix', () => {
 
   test('without its volume, or of nothing, is refused by the database itself', async () => {
     const whole = await aPiece()
-    const mixed = mixOn(whole, 0)
-    expect(await add(mixed)).toEqual({ issue: 'not-whole' })
+    const mixed = mixOn(whole, 10)
+    expect(await add({ ...mixed, batch: { ...(mixed as EntryOf<'mixed'>).batch, volume: 0 } } as NewEntry)).toEqual({
+      issue: 'not-whole',
+    })
   })
 })
 
@@ -212,7 +241,7 @@ describe('a place on a photograph', () => {
       pieceId: whole.piece.id,
       partId: whole.part.id,
       at,
-      repair: 'runs',
+      remedy: 'runs',
       severity: 'slight',
       mark: { photoId: whole.photoId, x: 0.25, y: 0.6 },
     }
@@ -227,7 +256,8 @@ describe('a place on a photograph', () => {
   ])('%s is refused', async (_, place) => {
     const whole = await aPiece()
     const mark = { photoId: whole.photoId, ...place }
-    const entry: NewEntry = { id: uuidv7(), kind: 'note', pieceId: whole.piece.id, at, note: 'Here.', mark }
+    const on = { id: uuidv7(), pieceId: whole.piece.id, partId: whole.part.id, at }
+    const entry: NewEntry = { ...on, kind: 'snag', remedy: 'runs', severity: 'slight', mark }
     expect(await add(entry)).not.toBeNull()
   })
 })

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { migrate } from './migrate'
 import { types } from './pool'
-import { testOwnerUrl } from './testing/database'
+import { testOwnerUrl } from '@/db/testing/database'
 
 const name = `t_${randomBytes(6).toString('hex')}`
 const [studio, piece, part, slate, wax] = [uuidv7(), uuidv7(), uuidv7(), uuidv7(), uuidv7()]

@@ -1,22 +1,13 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { areaOfPart } from '../core/piece/area'
+import { areaOfPart } from '@/core/piece/area'
 import { addEntries } from './entry'
-import { addRendition } from './testing/photo'
+import { addRendition } from '@/db/testing/photo'
 import { findRendition } from './photo'
-import {
-  addParts,
-  addPiece,
-  addPlan,
-  changePiece,
-  findPieceFile,
-  listEndedPieces,
-  listOpenPieces,
-  listPieceFiles,
-  type EndedCursor,
-} from './piece'
-import { makeDatabase, type TestDatabase } from './testing/database'
-import { partRow, pieceRow, planRow, storeWhole, wholePiece } from './testing/rows'
+import { findPieceFile, listEndedPieces, listOpenPieces, listPieceFiles, type EndedCursor } from './piece'
+import { addParts, addPiece, addPlan, changePiece } from './pieceWrite'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { partRow, pieceRow, planRow, storeWhole, wholePiece } from '@/db/testing/rows'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -71,10 +62,12 @@ describe('a piece’s file', () => {
     expect(all.asked).toBe(one.asked)
   })
 
-  test('a piece that is stored twice keeps the first facts, and says so', async () => {
+  test('a piece under a number that is taken is refused, and the first stands', async () => {
     const piece = pieceRow()
-    expect(await db.as(db.here, (client) => addPiece(client, db.here, piece))).toBe(true)
-    expect(await db.as(db.here, (client) => addPiece(client, db.here, { ...piece, name: 'Other' }))).toBe(false)
+    await db.as(db.here, (client) => addPiece(client, db.here, piece))
+    const again = db.as(db.here, (client) => addPiece(client, db.here, { ...piece, name: 'Other' }))
+    await expect(again).rejects.toThrow(/duplicate key/)
+    expect((await db.as(db.here, (client) => findPieceFile(client, piece.id)))?.piece.name).toBe('Washstand')
   })
 
   test('changed facts are there for the next reader', async () => {
@@ -136,19 +129,20 @@ describe('pieces that have left', () => {
       pieceId: pieces[0]?.id ?? '',
       kind: 'struck' as const,
       at: '2026-05-09T10:00:00.000Z',
-      corrects: endings[0]?.id,
+      corrects: endings[0]?.id ?? '',
     }
     await db.as(studio, (client) => addEntries(client, studio, [struck]))
     expect((await db.as(studio, listOpenPieces)).map(({ name }) => name)).toEqual(['Piece 0'])
   })
 })
 
-test('a photograph stored twice keeps its first bytes', async () => {
+test('a photograph under a number that is taken is refused, and the first bytes stand', async () => {
   const piece = pieceRow()
   await db.as(db.here, (client) => addPiece(client, db.here, piece))
   const id = uuidv7()
   await db.as(db.here, (client) => addRendition(client, db.here, piece.id, id, 'first'))
-  await db.as(db.here, (client) => addRendition(client, db.here, piece.id, id, 'second'))
+  const again = db.as(db.here, (client) => addRendition(client, db.here, piece.id, id, 'second'))
+  await expect(again).rejects.toThrow(/duplicate key/)
   expect((await db.as(db.here, (client) => findRendition(client, id, 'small')))?.toString()).toBe('first')
   expect(await db.as(db.elsewhere, (client) => findRendition(client, id, 'small'))).toBeNull()
 })

@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { v7 as uuidv7 } from 'uuid'
-import { addPiece, listOpenPieces } from './piece'
+import { listOpenPieces } from './piece'
+import { addPiece } from './pieceWrite'
 import { migrate } from './migrate'
-import { defaultMethod } from '../core/finish/method'
+import { defaultMethod } from '@/core/craft/method'
 import { addReading, listReadings } from './climate'
 import { getStudio, saveMethod, saveStudio } from './studio'
-import { makeDatabase, studioFacts, testOwnerUrl, type TestDatabase } from './testing/database'
-import { pieceRow } from './testing/rows'
+import { makeDatabase, studioFacts, testOwnerUrl, type TestDatabase } from '@/db/testing/database'
+import { pieceRow } from '@/db/testing/rows'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -88,7 +89,7 @@ describe('the studio', () => {
     await db.as(db.here, async (client) => {
       for (const day of [1, 2, 3, 4]) await addReading(client, db.here, { id: uuidv7(), ...read(day) })
     })
-    expect(await db.as(db.here, (client) => listReadings(client, '2026-05-03T00:00:00.000Z'))).toEqual([
+    expect(await db.as(db.here, (client) => listReadings(client, { roomIds: [], since: '2026-05-03T00:00:00.000Z' }))).toEqual([
       ...[2, 3, 4].map((day) => ({ ...read(day), roomId: null })),
     ])
   })
@@ -99,7 +100,7 @@ describe('the studio', () => {
     )
     // marked as doubted it is kept, and moves nothing
     await db.as(db.here, (client) => addReading(client, db.here, { id: uuidv7(), ...absurd, doubt: 'absurd' }))
-    const believed = await db.as(db.here, (client) => listReadings(client, '2026-05-08T00:00:00.000Z'))
+    const believed = await db.as(db.here, (client) => listReadings(client, { roomIds: [], since: '2026-05-08T00:00:00.000Z' }))
     expect(believed.map(({ temperature }) => temperature)).not.toContain(85)
   })
 })

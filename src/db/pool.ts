@@ -3,6 +3,7 @@
  * become ISO strings in UTC, dates stay YYYY-MM-DD, numeric and bigint become numbers or throw.
  */
 import pg from 'pg'
+import type { IssueCode } from '@/core/input/issues'
 
 export type Client = pg.ClientBase
 
@@ -39,7 +40,8 @@ export function makePool(connectionString: string, max = 10): pg.Pool {
     connectionString,
     max,
     types,
-    connectionTimeoutMillis: 5_000,
+    // a crowd waits its turn; who comes when it is too long is sent away at the door
+    connectionTimeoutMillis: 20_000,
     application_name: 'itinerum',
     options: '-c TimeZone=UTC',
   })
@@ -47,15 +49,23 @@ export function makePool(connectionString: string, max = 10): pg.Pool {
   return pool
 }
 
+/** How a transaction is begun: to write, or to read one moment of it all. */
+const begins = { write: 'begin', read: 'begin isolation level repeatable read read only' } as const
+
 /** Does work in one transaction that sees and writes one studio's rows alone; any throw undoes all of it. */
-export async function asStudio<T>(pool: pg.Pool, studioId: string, work: (client: Client) => Promise<T>): Promise<T> {
+export async function asStudio<T>(
+  pool: pg.Pool,
+  studioId: string,
+  work: (client: Client) => Promise<T>,
+  to: keyof typeof begins = 'write',
+): Promise<T> {
   const client = await pool.connect()
   let broken: Error | undefined
   // a connection lost while it is out fails its query; without a listener it would take the whole server with it
   const lost = (error: Error) => (broken = error)
   client.on('error', lost)
   try {
-    await client.query('begin')
+    await client.query(begins[to])
     await client.query("select set_config('itinerum.studio', $1, true)", [studioId])
     const result = await work(client)
     await client.query('commit')
@@ -69,7 +79,36 @@ export async function asStudio<T>(pool: pg.Pool, studioId: string, work: (client
   }
 }
 
-/** The violated constraint's name where a database error has one, else null. */
-export function findConstraint(error: unknown): string | null {
-  return error instanceof pg.DatabaseError ? (error.constraint ?? null) : null
+const lostCodes = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE'])
+/** The server is not there, has no room, or took this for its turn with another: the same may be sent again. */
+const passing = /^(08|53|57P0|40|55P03|58)/
+
+/** What a constraint refuses, where its name says more than its kind. */
+const issueOf: Record<string, IssueCode> = {
+  entry_corrects_once: 'already-corrected',
+  entry_corrects_own_piece: 'not-found',
+  entry_ends_once: 'already-ended',
+  known_code: 'not-readable',
+}
+
+/**
+ * What a refusal of the database means to whoever wrote; null where it is a fault of our own. Class 08, 53, 57: try again; 22:
+ * it can't be stored as it was written; 23: what it belongs to, or what must hold, is not so.
+ */
+export function troubleOf(error: unknown): IssueCode | null {
+  if (!(error instanceof Error)) return null
+  if (error instanceof AggregateError) return error.errors.map(troubleOf).find((issue) => issue !== null) ?? null
+  const code = (error as { code?: unknown }).code
+  if (typeof code === 'string' && (lostCodes.has(code) || passing.test(code))) return 'unreachable'
+  if (/connection terminated/i.test(error.message)) return 'unreachable'
+  if (/timeout exceeded when trying to connect/i.test(error.message)) return 'busy'
+  if (!(error instanceof pg.DatabaseError) || !error.code) return null
+  const { constraint = '' } = error
+  const named = issueOf[constraint]
+  if (named) return named
+  if (error.code.startsWith('22')) return 'not-readable'
+  if (error.code === '23505') return 'id-taken'
+  if (error.code === '23503' || error.code === '42501') return 'not-found'
+  if (error.code === '23514') return constraint.endsWith('believable') ? 'not-believable' : 'not-whole'
+  return error.code.startsWith('23') ? 'not-whole' : null
 }

@@ -1,9 +1,10 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { addParts, addPiece, changeFound, findPieceFile } from './piece'
+import { findPieceFile } from './piece'
+import { addParts, addPiece, changePart } from './pieceWrite'
 import { addRecipe, listRecipes } from './recipe'
-import { makeDatabase, type TestDatabase } from './testing/database'
-import { at, partRow, pieceRow } from './testing/rows'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, partRow, pieceRow } from '@/db/testing/rows'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -19,13 +20,14 @@ const wish = {
   departures: { waxRest: 'hour' },
 } as const
 
-test('a recipe comes back as it was kept; sent twice it is kept once, and the first stands', async () => {
+test('a recipe comes back as it was kept; another under its number is refused', async () => {
   const id = uuidv7()
   const kept = await db.as(db.here, async (client) => {
     await addRecipe(client, db.here, { id, name: 'Slate under husk', wish }, at)
-    await addRecipe(client, db.here, { id, name: 'Another name', wish }, at)
     return listRecipes(client)
   })
+  const again = db.as(db.here, (client) => addRecipe(client, db.here, { id, name: 'Another name', wish }, at))
+  await expect(again).rejects.toThrow(/duplicate key/)
   expect(kept).toEqual([{ id, name: 'Slate under husk', wish }])
 })
 
@@ -48,8 +50,8 @@ test('what was found on a part stands in place of what was thought, for its own 
     await addParts(client, db.here, piece.id, 0, [part])
   })
   const read = () => db.as(db.here, (client) => findPieceFile(client, piece.id))
-  await db.as(db.elsewhere, (client) => changeFound(client, part.id, found))
+  await db.as(db.elsewhere, (client) => changePart(client, part.id, { ...part, ...found }))
   expect((await read())?.parts[0]).toMatchObject({ existing: 'unknown', substrate: 'softwood' })
-  await db.as(db.here, (client) => changeFound(client, part.id, found))
+  await db.as(db.here, (client) => changePart(client, part.id, { ...part, ...found }))
   expect((await read())?.parts[0]).toMatchObject(found)
 })

@@ -1,7 +1,20 @@
 /** The tins on the shelf, what was drawn of them, and batches of mixes: remains are sums over the log, corrections applied. */
-import type { Draw } from '../core/stock/drawFromLots'
-import type { ShelfLot } from '../core/stock/product'
+import { z } from 'zod'
+import type { Draw } from '@/core/stock/drawFromLots'
+import type { ShelfLot } from '@/core/stock/product'
 import type { Client } from './pool'
+import { many, maybe, query } from './rows'
+
+const lotRow = z.object({
+  id: z.string(),
+  productId: z.string(),
+  code: z.string().nullable(),
+  size: z.number(),
+  price: z.number(),
+  boughtAt: z.string(),
+  openedAt: z.string().nullable(),
+  remaining: z.number(),
+}) satisfies z.ZodType<ShelfLot>
 
 /** Corrected coats took nothing: the coat that stands in their place did. */
 const lotColumns = `l.id, l.product_id as "productId", l.code, l.size, l.price, l.bought_at as "boughtAt",
@@ -14,19 +27,25 @@ const lotsWith = (whichDraws: string) => `
   ) d on true
   where l.emptied_at is null`
 
-/** Every tin that stands on the shelf, in the order it was bought. */
-export async function listLots(client: Client): Promise<ShelfLot[]> {
-  const { rows } = await client.query<ShelfLot>(`select ${lotColumns} ${lotsWith('true')} order by l.bought_at, l.id`)
-  return rows
-}
+const lotsOnShelf = query(
+  'a tin',
+  lotRow,
+  `select ${lotColumns} ${lotsWith('true')} and l.drained_at is null order by l.bought_at, l.id`,
+)
+/** Every tin that stands on the shelf with something in it, in the order it was bought. */
+export const listLots = (client: Client): Promise<ShelfLot[]> => many(client, lotsOnShelf)
+
+const lotsOfProduct = query(
+  'a tin',
+  lotRow,
+  `select ${lotColumns} ${lotsWith('e.id is distinct from $2')} and l.product_id = $1
+     and (l.drained_at is null or exists (select from draw own where own.lot_id = l.id and own.entry_id = $2))
+   order by l.bought_at, l.id`,
+)
 /** The tins of one product, as if `without` had taken nothing. Nobody else draws from them until the transaction ends. */
 export async function takeLotsInHand(client: Client, productId: string, without: string | null): Promise<ShelfLot[]> {
   await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [productId])
-  const { rows } = await client.query<ShelfLot>(
-    `select ${lotColumns} ${lotsWith('e.id is distinct from $2')} and l.product_id = $1 order by l.bought_at, l.id`,
-    [productId, without],
-  )
-  return rows
+  return many(client, lotsOfProduct, [productId, without])
 }
 
 export interface BoughtLot {
@@ -37,11 +56,10 @@ export interface BoughtLot {
   price: number
   boughtAt: string
 }
-/** Puts a tin on the shelf; the same id again changes nothing. */
+/** Puts a tin on the shelf. */
 export async function addLot(client: Client, studioId: string, lot: BoughtLot): Promise<void> {
   await client.query(
-    `insert into lot (id, studio_id, product_id, code, size, price, bought_at) values ($1, $2, $3, $4, $5, $6, $7)
-     on conflict (id) do nothing`,
+    'insert into lot (id, studio_id, product_id, code, size, price, bought_at) values ($1, $2, $3, $4, $5, $6, $7)',
     [lot.id, studioId, lot.productId, lot.code, lot.size, lot.price, lot.boughtAt],
   )
 }
@@ -60,30 +78,33 @@ export async function putLotBack(client: Client, id: string): Promise<boolean> {
 export async function addDraws(client: Client, studioId: string, entryId: string, draws: readonly Draw[]): Promise<void> {
   await client.query(
     `insert into draw (entry_id, studio_id, lot_id, amount, money)
-     select $2, $3, lot, amount, cost from jsonb_to_recordset($1::jsonb) as d(lot uuid, amount numeric, cost bigint)
-     on conflict (entry_id, lot_id) do nothing`,
+     select $2, $3, lot, amount, cost from jsonb_to_recordset($1::jsonb) as d(lot uuid, amount numeric, cost bigint)`,
     [JSON.stringify(draws), entryId, studioId],
   )
 }
 
-export interface MadeBatch {
-  productId: string | null
-  volume: number
-  left: number
-  /** what went into it, minor units */
-  money: number
-}
+const batchRow = z.object({
+  productId: z.string().nullable(),
+  mix: z.string(),
+  volume: z.number(),
+  left: z.number(),
+  money: z.number(),
+})
+/** A batch in hand: `money` is what went into it, minor units. */
+export type MadeBatch = z.output<typeof batchRow>
+
+const batchInHand = query(
+  'a mix',
+  batchRow,
+  `select m.product_id as "productId", m.mix, m.amount as volume, m.money,
+          greatest(0, m.amount - coalesce((
+            select sum(e.amount) from entry e
+            where e.batch_id = m.id and e.id is distinct from $2 and not exists (select from entry c where c.corrects = e.id)
+          ), 0)) as left
+   from entry m where m.id = $1 and m.kind = 'mixed' and not exists (select from entry c where c.corrects = m.id)`,
+)
 /** A batch as it stands, as if `without` had taken nothing of it; null where there is none. Locked as a product's tins are. */
 export async function takeBatchInHand(client: Client, id: string, without: string | null): Promise<MadeBatch | null> {
   await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [id])
-  const { rows } = await client.query<MadeBatch>(
-    `select m.product_id as "productId", m.amount as volume, m.money,
-            greatest(0, m.amount - coalesce((
-              select sum(e.amount) from entry e
-              where e.batch_id = m.id and e.id is distinct from $2 and not exists (select from entry c where c.corrects = e.id)
-            ), 0)) as left
-     from entry m where m.id = $1 and m.kind = 'mixed' and not exists (select from entry c where c.corrects = m.id)`,
-    [id, without],
-  )
-  return rows[0] ?? null
+  return maybe(client, batchInHand, [id, without])
 }

@@ -1,60 +1,56 @@
 /** The studio's own facts, people, channels and shelf. */
-import { defaultMethod, type HouseMethod } from '../core/finish/method'
-import type { Person, SalesChannel, Studio } from '../core/house/studio'
-import type { Product } from '../core/stock/product'
-import type { Terms } from '../core/piece/ledger'
-import type { UnitSystem } from '../core/unit/length'
+import { z } from 'zod'
+import { families } from '@/core/craft/families'
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { codesOf } from '@/core/craft/parts'
+import type { Person, SalesChannel, Studio } from '@/core/house/studio'
+import type { Product } from '@/core/stock/product'
 import type { Client } from './pool'
+import { many, maybe, one, query } from './rows'
 
 export type { Person, Product, SalesChannel, Studio }
 
-interface StudioRow {
-  id: string
-  name: string
-  currency: string
-  zone: string
-  units: UnitSystem
-  hour_rate: number
-  overhead_rate: number
-  tax_mode: Terms['taxMode']
-  tax_share: number
-  wish_kind: 'profit' | 'margin' | 'earnedRate'
-  wish_value: number
-  haggle_share: number
-  price_step: number
-  works_from: number
-  works_to: number
-  works_days: number[]
-  method: Partial<HouseMethod>
+const wishOf = {
+  profit: (value: number) => ({ profit: value }),
+  margin: (value: number) => ({ margin: value }),
+  earnedRate: (value: number) => ({ earnedRate: value }),
 }
-
+const studioRow = z
+  .object({
+    id: z.string(),
+    name: z.string(),
+    currency: z.string(),
+    zone: z.string(),
+    units: z.enum(['metric', 'imperial']),
+    hourRate: z.number(),
+    overheadRate: z.number(),
+    taxMode: z.enum(['none', 'inclusive', 'margin']),
+    taxShare: z.number(),
+    wishKind: z.enum(codesOf(wishOf)),
+    wishValue: z.number(),
+    haggle: z.number(),
+    step: z.number(),
+    from: z.number(),
+    to: z.number(),
+    days: z.array(z.number()),
+    method: z.record(z.string(), z.string()),
+  })
+  .transform(({ wishKind, wishValue, from, to, days, method, ...facts }): Studio => ({
+    ...facts,
+    wish: wishOf[wishKind](wishValue),
+    hours: { from, to, days },
+    method: { ...defaultMethod, ...(method as Partial<HouseMethod>) },
+  }))
+const ownStudio = query(
+  'the studio',
+  studioRow,
+  `select id, name, currency, zone, units, hour_rate as "hourRate", overhead_rate as "overheadRate", tax_mode as "taxMode",
+          tax_share as "taxShare", wish_kind as "wishKind", wish_value as "wishValue", haggle_share as haggle, price_step as step,
+          works_from as "from", works_to as "to", works_days as days, method
+   from studio where id = current_studio()`,
+)
 /** The studio the transaction works as; throws where there is none. */
-export async function getStudio(client: Client): Promise<Studio> {
-  const { rows } = await client.query<StudioRow>(
-    `select id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
-            haggle_share, price_step, works_from, works_to, works_days, method
-     from studio where id = current_studio()`,
-  )
-  const row = rows[0]
-  if (!row) throw new Error('the studio of this session is not in the database')
-  const { wish_kind: kind, wish_value: value } = row
-  return {
-    id: row.id,
-    name: row.name,
-    currency: row.currency,
-    zone: row.zone,
-    units: row.units,
-    hourRate: row.hour_rate,
-    overheadRate: row.overhead_rate,
-    taxMode: row.tax_mode,
-    taxShare: row.tax_share,
-    wish: kind === 'profit' ? { profit: value } : kind === 'margin' ? { margin: value } : { earnedRate: value },
-    haggle: row.haggle_share,
-    step: row.price_step,
-    hours: { from: row.works_from, to: row.works_to, days: row.works_days },
-    method: { ...defaultMethod, ...row.method },
-  }
-}
+export const getStudio = (client: Client): Promise<Studio> => one(client, ownStudio)
 
 export type StudioDraft = Omit<Studio, 'method'>
 const studioValues = (s: StudioDraft) => {
@@ -100,12 +96,14 @@ export async function saveMethod(client: Client, method: HouseMethod): Promise<v
   await client.query('update studio set method = $1 where id = current_studio()', [JSON.stringify(method)])
 }
 
-export async function listChannels(client: Client): Promise<SalesChannel[]> {
-  const { rows } = await client.query<SalesChannel>(
-    `select id, name, fee_share as "feeShare", fee_fixed as "feeFixed" from channel order by position, name, id`,
-  )
-  return rows
-}
+const channelRow = z.object({ id: z.string(), name: z.string(), feeShare: z.number(), feeFixed: z.number() })
+const channels = query(
+  'a channel',
+  channelRow,
+  'select id, name, fee_share as "feeShare", fee_fixed as "feeFixed" from channel order by position, name, id',
+)
+export const listChannels = (client: Client): Promise<SalesChannel[]> => many(client, channels)
+
 export async function saveChannel(client: Client, studioId: string, channel: SalesChannel, position: number): Promise<void> {
   await client.query(
     `insert into channel (id, studio_id, name, fee_share, fee_fixed, position) values ($1, $2, $3, $4, $5, $6)
@@ -114,10 +112,9 @@ export async function saveChannel(client: Client, studioId: string, channel: Sal
   )
 }
 
-export async function listPeople(client: Client): Promise<Person[]> {
-  const { rows } = await client.query<Person>('select id, name from person order by name, id')
-  return rows
-}
+const people = query('a person', z.object({ id: z.string(), name: z.string() }), 'select id, name from person order by name, id')
+export const listPeople = (client: Client): Promise<Person[]> => many(client, people)
+
 export async function savePerson(client: Client, studioId: string, person: Person): Promise<void> {
   await client.query(
     'insert into person (id, studio_id, name) values ($1, $2, $3) on conflict (id) do update set name = excluded.name',
@@ -125,21 +122,23 @@ export async function savePerson(client: Client, studioId: string, person: Perso
   )
 }
 
-export async function listProducts(client: Client): Promise<Product[]> {
-  const { rows } = await client.query<Product>(
-    `select id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price
-     from product order by family, name, id`,
-  )
-  return rows
-}
-export async function findProduct(client: Client, id: string): Promise<Product | null> {
-  const { rows } = await client.query<Product>(
-    `select id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price
-     from product where id = $1`,
-    [id],
-  )
-  return rows[0] ?? null
-}
+const productColumns = 'id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price'
+const productRow = z.object({
+  id: z.string(),
+  name: z.string(),
+  family: z.enum(codesOf(families)),
+  colourName: z.string().nullable(),
+  colourHex: z.string().nullable(),
+  size: z.number(),
+  unit: z.enum(['ml', 'g']),
+  price: z.number(),
+}) satisfies z.ZodType<Product>
+const products = query('a product', productRow, `select ${productColumns} from product order by family, name, id`)
+export const listProducts = (client: Client): Promise<Product[]> => many(client, products)
+
+const productById = query('a product', productRow, `select ${productColumns} from product where id = $1`)
+export const findProduct = (client: Client, id: string): Promise<Product | null> => maybe(client, productById, [id])
+
 export async function saveProduct(client: Client, studioId: string, product: Product): Promise<void> {
   await client.query(
     `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price)

@@ -5,10 +5,10 @@
  */
 import { v7 as uuidv7 } from 'uuid'
 import { z } from 'zod'
-import { doubtOf } from '../core/climate/believe'
-import { isNews } from '../core/climate/isNews'
-import { addReadings, listJudged, listRooms, type NewReading } from '../db/climate'
-import { asStudio, makePool } from '../db/pool'
+import { doubtOf } from '@/core/climate/believe'
+import { isNews } from '@/core/climate/isNews'
+import { addReadings, listJudged, listRooms, type NewReading } from '@/db/climate'
+import { asStudio, makePool } from '@/db/pool'
 
 const everyMs = Number(process.env.ITINERUM_SENSOR_MS ?? 60_000)
 /** how much of what was said before a reading is judged by */

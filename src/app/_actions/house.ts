@@ -1,6 +1,6 @@
 'use server'
 /** The house, its channels and its shelf. */
-import { unitOf } from '../../core/finish/families'
+import { unitOf } from '@/core/craft/families'
 import { createHash } from 'node:crypto'
 import {
   calendarInput,
@@ -21,14 +21,15 @@ import {
   type LotText,
   type ProductText,
   type StudioText,
-} from '../../core/input/house'
-import { methodInput, type MethodText } from '../../core/input/piece'
-import { addLot, emptyLot, putLotBack } from '../../db/stock'
-import { findProduct, listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '../../db/studio'
-import { addCalendarFeed, revokeCalendarFeed } from '../../db/calendarFeed'
-import { addDryingFigure, listRooms, saveRoom } from '../../db/climate'
-import { lessonsIn } from '../_server/lessons'
-import { Refused, write, type Answer } from '../_server/write'
+} from '@/core/input/house'
+import { methodInput, type MethodText } from '@/core/input/piece'
+import { addLot, emptyLot, putLotBack } from '@/db/stock'
+import { findProduct, listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '@/db/studio'
+import { addCalendarFeed, revokeCalendarFeed } from '@/db/calendarFeed'
+import { addDryingFigure, listRooms, saveRoom } from '@/db/climate'
+import { lessonsIn } from '@/app/_server/lessons'
+import type { Answer } from '@/core/input/issues'
+import { Refused, write, writeOnce } from '@/app/_server/write'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
   return write(studioInput, typed, (client, studio, { wishKind, wishValue, ...entered }) =>
@@ -41,10 +42,10 @@ export async function changeStudio(typed: StudioText): Promise<Answer> {
       hourRate: entered.hourRate,
       overheadRate: entered.overheadRate,
       taxMode: entered.taxMode,
-      taxShare: entered.taxPercent,
+      taxShare: entered.taxShare,
       wish:
         wishKind === 'profit' ? { profit: wishValue } : wishKind === 'margin' ? { margin: wishValue } : { earnedRate: wishValue },
-      haggle: entered.hagglePercent,
+      haggle: entered.haggleShare,
       step: entered.priceStep,
       hours: { from: entered.worksFrom, to: entered.worksTo, days: entered.worksDays },
     }),
@@ -56,34 +57,46 @@ export async function keepMethod(typed: MethodText): Promise<Answer> {
 }
 
 export async function keepChannel(typed: ChannelText): Promise<Answer> {
-  return write(channelInput, typed, async (client, studio, { id, name, feePercent, feeFixed }) => {
+  return write(channelInput, typed, async (client, studio, { id, name, feeShare, feeFixed }) => {
     const { length } = await listChannels(client)
-    await saveChannel(client, studio.id, { id, name, feeShare: feePercent, feeFixed }, length)
+    await saveChannel(client, studio.id, { id, name, feeShare, feeFixed }, length)
   })
 }
 
 export async function keepProduct(typed: ProductText): Promise<Answer> {
-  return write(productInput, typed, async (client, studio, { lotId, code, at, ...product }) => {
-    const coloured = product.colourName !== null && product.colourHex !== null
-    await saveProduct(client, studio.id, {
-      ...product,
-      colourName: coloured ? product.colourName : null,
-      colourHex: coloured ? product.colourHex : null,
-      unit: unitOf(product.family),
-    })
-    const { id: productId, size, price } = product
-    await addLot(client, studio.id, { id: lotId, productId, code, size, price, boughtAt: at })
-  })
+  return writeOnce(
+    'product',
+    productInput,
+    typed,
+    ({ id }) => id,
+    async (client, studio, { lotId, code, at, ...product }) => {
+      const coloured = product.colourName !== null && product.colourHex !== null
+      await saveProduct(client, studio.id, {
+        ...product,
+        colourName: coloured ? product.colourName : null,
+        colourHex: coloured ? product.colourHex : null,
+        unit: unitOf(product.family),
+      })
+      const { id: productId, size, price } = product
+      await addLot(client, studio.id, { id: lotId, productId, code, size, price, boughtAt: at })
+    },
+  )
 }
 
 /** What a tin costs now is what the next coat is reckoned by before it is opened. */
 export async function buyLot(typed: LotText): Promise<Answer> {
-  return write(lotInput, typed, async (client, studio, { at, ...lot }) => {
-    const product = await findProduct(client, lot.productId)
-    if (!product) throw new Refused('not-found')
-    await addLot(client, studio.id, { ...lot, boughtAt: at })
-    await saveProduct(client, studio.id, { ...product, size: lot.size, price: lot.price })
-  })
+  return writeOnce(
+    'lot',
+    lotInput,
+    typed,
+    ({ id }) => id,
+    async (client, studio, { at, ...lot }) => {
+      const product = await findProduct(client, lot.productId)
+      if (!product) throw new Refused('not-found')
+      await addLot(client, studio.id, { ...lot, boughtAt: at })
+      await saveProduct(client, studio.id, { ...product, size: lot.size, price: lot.price })
+    },
+  )
 }
 export async function emptyTin(typed: EmptyLotText): Promise<Answer> {
   return write(emptyLotInput, typed, async (client, _studio, { id, at, back }) => {
@@ -102,17 +115,28 @@ export async function keepRoom(typed: RoomText): Promise<Answer> {
 
 /** Takes up what the studio's own observations teach, or the label again; the earlier figure stays on record. */
 export async function takeDryingFigure(typed: DryingText): Promise<Answer> {
-  return write(dryingInput, typed, async (client, studio, { id, family, at, back }) => {
-    const lesson = back ? { p50: 1, p80: 1, count: 0 } : (await lessonsIn(client)).find((each) => each.family === family)
-    if (!lesson) throw new Refused('not-found')
-    const { p50, p80, count } = lesson
-    await addDryingFigure(client, studio.id, { id, family, p50, p80, count, at, personId: null })
-  })
+  return writeOnce(
+    'drying',
+    dryingInput,
+    typed,
+    ({ id }) => id,
+    async (client, studio, { id, family, at, back }) => {
+      const lesson = back ? { p50: 1, p80: 1, count: 0 } : (await lessonsIn(client)).find((each) => each.family === family)
+      if (!lesson) throw new Refused('not-found')
+      const { p50, p80, count } = lesson
+      await addDryingFigure(client, studio.id, { id, family, p50, p80, count, at, personId: null })
+    },
+  )
 }
 
 export async function makeCalendar(typed: CalendarText): Promise<Answer> {
-  return write(calendarInput, typed, (client, studio, { id, at, token }) =>
-    addCalendarFeed(client, studio.id, { id, madeAt: at, digest: createHash('sha256').update(token).digest('hex') }),
+  return writeOnce(
+    'calendar',
+    calendarInput,
+    typed,
+    ({ id }) => id,
+    (client, studio, { id, at, token }) =>
+      addCalendarFeed(client, studio.id, { id, madeAt: at, digest: createHash('sha256').update(token).digest('hex') }),
   )
 }
 export async function revokeCalendar(typed: RevokeText): Promise<Answer> {

@@ -1,17 +1,22 @@
 /** What is written at the bench, whichever way it comes: from the page at hand, or from a device that had no connection. */
 import 'server-only'
-import { benchWrites, type BenchAction } from '../../core/input/bench'
-import { mendInput } from '../../core/input/piece'
+import type { z } from 'zod'
+import { benchWrites, type BenchAction } from '@/core/input/bench'
+import type { Answer } from '@/core/input/issues'
+import { mendInput } from '@/core/input/piece'
 import { growByMending } from './mending'
-import { store, storeWithMaterial } from './store'
-import { write, type Answer } from './write'
+import { storeWithMaterial } from './store'
+import { writeOnce } from './write'
 
 /** One thing said at the bench. Sent twice, it is stored once. */
 export function writeAtBench(action: BenchAction, typed: unknown): Promise<Answer> {
-  if (action === 'mendPart') return write(mendInput, typed, (client, studio, entered) => growByMending(client, studio, entered))
+  if (action === 'mendPart') return writeOnce(action, mendInput, typed, ({ entryId }) => entryId, growByMending)
   const { schema, entry } = benchWrites[action]
-  return write(schema as never, typed, (client, studio, entered) => {
-    const said = entry(entered)
-    return said.coat || said.batch ? storeWithMaterial(client, studio.id, said) : store(client, studio.id, [said])
-  })
+  return writeOnce<z.ZodType<{ entryId: string }>>(
+    action,
+    schema as never,
+    typed,
+    ({ entryId }) => entryId,
+    (client, studio, entered) => storeWithMaterial(client, studio.id, entry(entered as never)),
+  )
 }

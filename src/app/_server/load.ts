@@ -3,48 +3,59 @@ import 'server-only'
 import { notFound } from 'next/navigation'
 import { cache } from 'react'
 import { z } from 'zod'
-import type { Reading } from '../../core/drying/windowFor'
-import { toBenchData, type BenchData } from '../../core/bench/benchData'
-import { climateIn, climatesOf, type Room, type RoomReading } from '../../core/climate/rooms'
-import { journeyIn, journeysIn, type Around, type Journey } from '../../core/piece/journey'
-import type { PieceFile } from '../../core/piece/piece'
-import type { Client } from '../../db/pool'
-import {
-  findPieceFile,
-  listEndedPieces,
-  listOpenPieces,
-  listPieceFiles,
-  listPiecesWithSnags,
-  type EndedCursor,
-} from '../../db/piece'
-import type { SalesChannel, Studio } from '../../core/house/studio'
-import { clockKinds } from '../../core/log/labour'
-import { batchesIn, type Batch } from '../../core/mix/batch'
-import type { Product, ShelfLot } from '../../core/stock/product'
-import { listLearned, listReadings, listRooms } from '../../db/climate'
-import { listMixLog, listOtherWork } from '../../db/entry'
-import { listLots } from '../../db/stock'
-import { getStudio, listChannels, listProducts } from '../../db/studio'
-import { withStudio } from './session'
+import type { Reading } from '@/core/drying/windowFor'
+import { toBenchData, type BenchData } from '@/core/bench/benchData'
+import { climateIn, climatesOf, homeOf, type Room } from '@/core/climate/rooms'
+import { readPiece, readPieces, type ReadingContext, type Journey } from '@/core/piece/journey'
+import type { PieceFile } from '@/core/piece/piece'
+import type { Client } from '@/db/pool'
+import { findPieceFile, listEndedPieces, listOpenPieces, listPieceFiles, listPiecesWithSnags, type EndedCursor } from '@/db/piece'
+import type { SalesChannel, Studio } from '@/core/house/studio'
+import { workIn } from '@/core/log/labour'
+import { batchesIn, type Batch } from '@/core/log/batch'
+import type { Product, ShelfLot } from '@/core/stock/product'
+import { listLearned, listReadings, listRooms } from '@/db/climate'
+import { listMixLog, listOtherWork } from '@/db/entry'
+import { listLots } from '@/db/stock'
+import { getStudio, listChannels, listProducts } from '@/db/studio'
+import { readStudio } from './session'
 
 /** How far back the air still matters: the longest cure is 30 days. */
 const airDays = 45
 /** windows of hours are read by every reading, cures of weeks by means */
-const exactAirDays = 3
-const daysAgo = (nowMs: number, days: number) => new Date(nowMs - days * 86_400_000).toISOString()
+const exactAirDays = 1
+const dayMs = 86_400_000
+const daysAgo = (nowMs: number, days: number) => new Date(nowMs - days * dayMs).toISOString()
 /** a mix that keeps is looked for no longer */
 const mixDays = 14
-const listAir = (client: Client, nowMs: number): Promise<RoomReading[]> =>
-  listReadings(client, daysAgo(nowMs, airDays), daysAgo(nowMs, exactAirDays))
+
+/** The air of the rooms these pieces stand in, as far back as something on them still dries by it. */
+async function listAir(client: Client, nowMs: number, files: readonly PieceFile[], rooms: readonly Room[]) {
+  const since = files.reduce(
+    (earliest, { log }) => {
+      const lastOf = new Map<string | null, string>()
+      for (const { kind, partId, at } of log) if (kind === 'ended') lastOf.set(partId, at)
+      return [...lastOf.values()].reduce((least, at) => (at < least ? at : least), earliest)
+    },
+    daysAgo(nowMs, 0),
+  )
+  const homes = new Set([null, ...files.map(({ piece }) => piece.roomId)].map((roomId) => homeOf(roomId, rooms)))
+  return listReadings(client, {
+    roomIds: [...homes].filter(Boolean),
+    since: later(since, daysAgo(nowMs, airDays)),
+    exactSince: later(since, daysAgo(nowMs, exactAirDays)),
+  })
+}
+const later = (one: string, other: string) => (one > other ? one : other)
 
 /** What journeys are read in beside the pieces themselves. */
-async function loadAround(client: Client, nowMs: number, files: readonly PieceFile[]) {
-  const days = new Set(files.flatMap(({ log }) => log.flatMap(({ kind, at }) => (clockKinds.has(kind) ? [at.slice(0, 10)] : []))))
+async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
+  const days = new Set(files.flatMap(({ log }) => workIn(log).map(({ at }) => at.slice(0, 10))))
   const rooms = await listRooms(client)
   return {
     studio: await getStudio(client),
     rooms,
-    climates: climatesOf(await listAir(client, nowMs), rooms),
+    climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
     learned: await listLearned(client),
     others: await listOtherWork(
       client,
@@ -61,22 +72,22 @@ export interface Workshop {
 }
 
 async function readWorkshop(client: Client, nowMs: number, files: readonly PieceFile[]): Promise<Workshop> {
-  const { studio, rooms, climates, learned, others } = await loadAround(client, nowMs, files)
+  const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, files)
   const climateOf = ({ piece }: PieceFile) => climateIn(climates, piece.roomId, rooms)
   return {
     studio,
-    journeys: journeysIn(files, { climateOf, nowMs, method: studio.method, others, learned }),
+    journeys: readPieces(files, { climateOf, nowMs, method: studio.method, others, learned }),
     nowMs,
   }
 }
 
 /** Every piece in the workshop. */
 export const loadWorkshop = (): Promise<Workshop> =>
-  withStudio(async (client) => readWorkshop(client, Date.now(), await listPieceFiles(client, await listOpenPieces(client))))
+  readStudio(async (client) => readWorkshop(client, Date.now(), await listPieceFiles(client, await listOpenPieces(client))))
 
 /** The pieces on which something went wrong, read as everywhere else; the latest taken in, at most `limit`. */
 export const loadSnagged = (limit: number): Promise<Workshop> =>
-  withStudio(async (client) =>
+  readStudio(async (client) =>
     readWorkshop(client, Date.now(), await listPieceFiles(client, await listPiecesWithSnags(client, limit))),
   )
 
@@ -87,7 +98,7 @@ export interface PiecesPage extends Workshop {
 }
 /** Every piece in the workshop, and a page of those that have left. */
 export const loadPieces = (limit: number, after: EndedCursor | null): Promise<PiecesPage> =>
-  withStudio(async (client) => {
+  readStudio(async (client) => {
     const open = await listOpenPieces(client)
     const left = await listEndedPieces(client, limit + 1, after)
     const shown = left.slice(0, limit)
@@ -95,17 +106,17 @@ export const loadPieces = (limit: number, after: EndedCursor | null): Promise<Pi
     const last = shown.at(-1)
     return {
       ...(await readWorkshop(client, Date.now(), files.slice(0, open.length))),
-      ended: journeysIn(files.slice(open.length), { climateOf: () => [], nowMs: Date.now() }),
+      ended: readPieces(files.slice(open.length), { climateOf: () => [], nowMs: Date.now() }),
       next: left.length > limit && last ? { endedAt: last.endedAt, id: last.id } : null,
     }
   })
 
 /** The bench as data: a device reads it anew by itself, with what it has written since. */
 export const loadBench = (): Promise<BenchData> =>
-  withStudio(async (client) => {
+  readStudio(async (client) => {
     const nowMs = Date.now()
     const files = await listPieceFiles(client, await listOpenPieces(client))
-    const { studio, ...around } = await loadAround(client, nowMs, files)
+    const { studio, ...around } = await loadContext(client, nowMs, files)
     const { method, hours } = studio
     return toBenchData(files, { ...around, method, hours, products: await listProducts(client), lots: await listLots(client) })
   })
@@ -116,7 +127,7 @@ export interface PieceView {
   /** the air it stands in, as last read */
   air: Reading | null
   /** what its journey is read in */
-  around: Around
+  around: ReadingContext
   journey: Journey
   channels: SalesChannel[]
   nowMs: number
@@ -124,11 +135,11 @@ export interface PieceView {
 
 /** One piece with all that its pages need; null where there is none. */
 export const findPieceView = cache((id: string): Promise<PieceView | null> =>
-  withStudio(async (client) => {
+  readStudio(async (client) => {
     const nowMs = Date.now()
     const file: PieceFile | null = await findPieceFile(client, id)
     if (!file) return null
-    const { studio, rooms, climates, learned, others } = await loadAround(client, nowMs, [file])
+    const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, [file])
     const climate = climateIn(climates, file.piece.roomId, rooms)
     const around = { climate, nowMs, method: studio.method, others, learned }
     return {
@@ -136,7 +147,7 @@ export const findPieceView = cache((id: string): Promise<PieceView | null> =>
       rooms,
       air: climate.at(-1) ?? null,
       around,
-      journey: journeyIn(file, around),
+      journey: readPiece(file, around),
       channels: await listChannels(client),
       nowMs,
     }
@@ -158,9 +169,9 @@ export interface Stock {
 }
 /** The shelf, and the mixes in the air that a piece stands in: for pages where something is taken of them. */
 export const loadStock = ({ around: { climate, nowMs } }: Pick<PieceView, 'around'>): Promise<Stock> =>
-  withStudio(async (client) => ({
+  readStudio(async (client) => ({
     products: await listProducts(client),
     lots: await listLots(client),
     batches: batchesIn([{ log: await listMixLog(client, daysAgo(nowMs, mixDays)), climate }]),
   }))
-export const loadProducts = (): Promise<Product[]> => withStudio(listProducts)
+export const loadProducts = (): Promise<Product[]> => readStudio(listProducts)

@@ -3,7 +3,7 @@
  */
 import 'server-only'
 import sharp from 'sharp'
-import type { Renditions } from '../../db/photo'
+import type { Renditions } from '@/db/photo'
 
 /** Enough for any phone; more is a mistake or an attack. */
 const mostPixels = 120_000_000

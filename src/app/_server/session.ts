@@ -2,8 +2,9 @@
 import 'server-only'
 import { cache } from 'react'
 import type pg from 'pg'
-import { asStudio, makePool, type Client } from '../../db/pool'
-import { getStudio, type Studio } from '../../db/studio'
+import { asStudio, makePool, type Client } from '@/db/pool'
+import type { Studio } from '@/core/house/studio'
+import { getStudio } from '@/db/studio'
 
 const holder = globalThis as { itinerumPool?: pg.Pool }
 
@@ -26,5 +27,11 @@ export const withStudio = <T>(work: (client: Client, studioId: string) => Promis
   return asStudio(pool(), id, (client) => work(client, id))
 }
 
+/** Reads in one transaction, all of it as it stood at one moment. */
+export const readStudio = <T>(work: (client: Client, studioId: string) => Promise<T>): Promise<T> => {
+  const id = currentStudioId()
+  return asStudio(pool(), id, (client) => work(client, id), 'read')
+}
+
 /** The studio's facts, read once a request. */
-export const loadStudio = cache((): Promise<Studio> => withStudio(getStudio))
+export const loadStudio = cache((): Promise<Studio> => readStudio(getStudio))

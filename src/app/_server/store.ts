@@ -1,8 +1,8 @@
 /** Storing entries inside a write: what the database refuses undoes all of it. */
 import 'server-only'
-import { addEntries, type NewEntry } from '../../db/entry'
-import { addWithMaterial } from '../../db/material'
-import type { Client } from '../../db/pool'
+import { addEntries, type NewEntry } from '@/db/entry'
+import { addWithMaterial } from '@/db/material'
+import type { Client } from '@/db/pool'
 import { Refused } from './write'
 
 /** Entries that take nothing off the shelf. */
@@ -10,7 +10,7 @@ export async function store(client: Client, studioId: string, entries: readonly 
   const trouble = await addEntries(client, studioId, entries)
   if (trouble) throw new Refused(trouble.issue)
 }
-/** A coat or a mix, with what it takes. */
+/** An entry with what it takes off the shelf, where it does. */
 export async function storeWithMaterial(client: Client, studioId: string, entry: NewEntry): Promise<void> {
   const trouble = await addWithMaterial(client, studioId, entry)
   if (trouble) throw new Refused(trouble.issue)

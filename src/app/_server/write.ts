@@ -1,19 +1,19 @@
 /**
  * How every write goes: same origin, parsed by the form's own schema, one transaction, a plain answer. Trouble that can be
- * expected comes back as an issue; nothing is half-written.
+ * expected comes back as an issue; nothing is half-written, and what is sent twice is worked once.
  */
 import 'server-only'
 import { headers } from 'next/headers'
 import { revalidatePath } from 'next/cache'
-import pg from 'pg'
 import type { z } from 'zod'
-import type { House } from '../../core/input/fields'
-import type { Client } from '../../db/pool'
-import { getStudio, type Studio } from '../../db/studio'
-import type { IssueCode } from '../../ui/words/issues'
+import type { House } from '@/core/input/fields'
+import type { Answer, IssueCode } from '@/core/input/issues'
+import { troubleOf, type Client } from '@/db/pool'
+import { digestOf, takeDelivery } from '@/db/sent'
+import type { Studio } from '@/core/house/studio'
+import { getStudio } from '@/db/studio'
+import { isOwnAddress, isOwnOrigin } from '@/origin'
 import { withStudio } from './session'
-
-export type Answer = { ok: true } | { issue: IssueCode; fields?: Record<string, string> }
 
 /** Thrown inside a write to undo it and answer with an issue. */
 export class Refused extends Error {
@@ -25,26 +25,18 @@ export class Refused extends Error {
   }
 }
 
-async function isSameOrigin(): Promise<boolean> {
+type Schema<S extends z.ZodType> = S | ((house: House) => S)
+type Work<S extends z.ZodType> = (client: Client, studio: Studio, entered: z.output<S>) => Promise<void>
+
+/** Whether the request comes from a page of this very server, asked for by its own name. */
+async function isOwn(): Promise<boolean> {
   const sent = await headers()
-  const origin = sent.get('origin')
-  return origin !== null && URL.canParse(origin) && new URL(origin).host === sent.get('host')
+  return isOwnAddress(sent.get('host')) && isOwnOrigin(sent.get('origin'), sent.get('host'))
 }
 
-const lostCodes = new Set(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P02', '57P03', '08006', '08001'])
-const isLost = (error: unknown): boolean =>
-  error instanceof Error &&
-  (lostCodes.has((error as { code?: string }).code ?? '') ||
-    /connection terminated|timeout exceeded when trying to connect/i.test(error.message) ||
-    (error instanceof AggregateError && error.errors.some(isLost)))
-
-/** Runs one write; `schema` may depend on the house. */
-export async function write<S extends z.ZodType>(
-  schema: S | ((house: House) => S),
-  typed: unknown,
-  work: (client: Client, studio: Studio, entered: z.output<S>) => Promise<void>,
-): Promise<Answer> {
-  if (!(await isSameOrigin())) throw new Error('a write from another origin was refused')
+/** One write that may be worked again with the same effect: a thing kept up to date by its own id. */
+export async function write<S extends z.ZodType>(schema: Schema<S>, typed: unknown, work: Work<S>): Promise<Answer> {
+  if (!(await isOwn())) return { issue: 'elsewhere' }
   try {
     await withStudio(async (client) => {
       const studio = await getStudio(client)
@@ -59,10 +51,27 @@ export async function write<S extends z.ZodType>(
     })
   } catch (error) {
     if (error instanceof Refused) return { issue: error.issue, ...(error.fields && { fields: error.fields }) }
-    if (isLost(error)) return { issue: 'unreachable' }
-    if (error instanceof pg.DatabaseError && error.code === '23503') return { issue: 'not-found' }
-    throw error
+    const trouble = troubleOf(error)
+    if (!trouble) throw error
+    return { issue: trouble }
   }
   revalidatePath('/', 'layout')
   return { ok: true }
 }
+
+/**
+ * One write that adds something, under the number its sender gave it: the same again is answered as before and changes nothing,
+ * another body under the same number is refused. `what` names the write, `numberOf` finds its number.
+ */
+export const writeOnce = <S extends z.ZodType>(
+  what: string,
+  schema: Schema<S>,
+  typed: unknown,
+  numberOf: (entered: z.output<S>) => string,
+  work: Work<S>,
+): Promise<Answer> =>
+  write(schema, typed, async (client, studio, entered) => {
+    const delivery = await takeDelivery(client, studio.id, numberOf(entered), digestOf(what, entered))
+    if (delivery === 'other') throw new Refused('id-taken')
+    if (delivery === 'new') await work(client, studio, entered)
+  })

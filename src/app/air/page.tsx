@@ -1,19 +1,21 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
 import Link from 'next/link'
-import { climateIn, climatesOf, homeOf } from '../../core/climate/rooms'
-import { journeysIn } from '../../core/piece/journey'
-import { windowsSince } from '../../core/piece/weekWindows'
-import { listJudged, listLearned, listReadings, listRooms } from '../../db/climate'
-import { listOpenPieces, listPieceFiles } from '../../db/piece'
-import { AirLine } from '../../ui/bench/AirLine'
-import { RoomForm } from '../../ui/climate/RoomForm'
-import { WeekChart } from '../../ui/climate/WeekChart'
-import { stepTitle } from '../../ui/words/craft'
-import { momentWords } from '../../ui/words/time'
-import { loadStudio, withStudio } from '../_server/session'
+import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
+import { readPieces } from '@/core/piece/journey'
+import { windowsSince } from '@/core/piece/weekWindows'
+import { listJudged, listLearned, listReadings, listRooms } from '@/db/climate'
+import { listOpenPieces, listPieceFiles } from '@/db/piece'
+import { AirLine } from '@/ui/bench/AirLine'
+import { RoomForm } from '@/ui/climate/RoomForm'
+import { WeekChart } from '@/ui/climate/WeekChart'
+import { stepTitle } from '@/words/craft'
+import { momentWords } from '@/words/time'
+import { loadStudio, withStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Air' }
 const weekMs = 7 * 86_400_000
+/** what a window of hours is read by */
+const exactMs = 86_400_000
 /** a day ahead, so that what is still shut is seen to open */
 const aheadMs = 86_400_000
 
@@ -27,9 +29,15 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
     const isHere = (roomId: string | null) => homeOf(roomId, all) === homeOf(chosen?.id ?? null, all)
     const since = new Date(nowMs - weekMs).toISOString()
     const learned = await listLearned(client)
-    const climate = climateIn(climatesOf(await listReadings(client, since), all), chosen?.id ?? null, all)
+    const home = homeOf(chosen?.id ?? null, all)
+    const air = await listReadings(client, {
+      roomIds: home ? [home] : [],
+      since,
+      exactSince: new Date(nowMs - exactMs).toISOString(),
+    })
+    const climate = climateIn(climatesOf(air, all), chosen?.id ?? null, all)
     const pieces = (await listOpenPieces(client)).filter(({ roomId }) => isHere(roomId))
-    const journeys = journeysIn(await listPieceFiles(client, pieces), {
+    const journeys = readPieces(await listPieceFiles(client, pieces), {
       climateOf: () => climate,
       nowMs,
       method: studio.method,

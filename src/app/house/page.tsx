@@ -1,24 +1,24 @@
 /** The house: terms, channels, air. */
-import { formatMoney } from '../../core/money/money'
-import { listCalendarFeeds } from '../../db/calendarFeed'
-import { climateIn, climatesOf } from '../../core/climate/rooms'
-import { listReadings, listRooms } from '../../db/climate'
-import { CalendarForm } from '../../ui/house/CalendarForm'
-import { listChannels } from '../../db/studio'
-import { AirLine } from '../../ui/bench/AirLine'
-import { ChannelForm } from '../../ui/house/ChannelForm'
-import { MethodForm } from '../../ui/house/MethodForm'
-import { HouseForm } from '../../ui/house/HouseForm'
-import { loadStudio, withStudio } from '../_server/session'
+import { formatMoney } from '@/core/measure/money'
+import { listCalendarFeeds } from '@/db/calendarFeed'
+import { climateIn, climatesOf } from '@/core/climate/rooms'
+import { listLastReadings, listRooms } from '@/db/climate'
+import { CalendarForm } from '@/ui/house/CalendarForm'
+import { listChannels } from '@/db/studio'
+import { AirLine } from '@/ui/bench/AirLine'
+import { ChannelForm } from '@/ui/house/ChannelForm'
+import { MethodForm } from '@/ui/house/MethodForm'
+import { HouseForm } from '@/ui/house/HouseForm'
+import { loadStudio, readStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'House' }
 
 const load = () =>
-  withStudio(async (client) => ({
+  readStudio(async (client) => ({
     channels: await listChannels(client),
     feeds: await listCalendarFeeds(client),
     rooms: await listRooms(client),
-    readings: await listReadings(client, new Date().toISOString()),
+    readings: await listLastReadings(client),
   }))
 
 export default async function House() {

@@ -1,18 +1,20 @@
 /** What the workshop has learned: how its coats really dry, and what goes wrong and costs. */
-import { getFamily } from '../../core/finish/families'
-import { getRepair } from '../../core/finish/repairs'
-import { formatMoney } from '../../core/money/money'
-import { sumSnags } from '../../core/piece/snags'
-import { listDryingFigures, listLearned } from '../../db/climate'
-import { Lessons } from '../../ui/learn/Lessons'
-import { spanWords } from '../../ui/words/time'
-import { lessonsIn } from '../_server/lessons'
-import { loadSnagged } from '../_server/load'
-import { withStudio } from '../_server/session'
+import { getFamily } from '@/core/craft/families'
+import { getRemedy } from '@/core/craft/remedies'
+import { formatMoney } from '@/core/measure/money'
+import { sumSnags } from '@/core/piece/snags'
+import { listDryingFigures, listLearned } from '@/db/climate'
+import { Lessons } from '@/ui/learn/Lessons'
+import { spanWords } from '@/words/time'
+import { lessonsIn } from '@/app/_server/lessons'
+import { loadSnagged } from '@/app/_server/load'
+import { withStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Learned' }
 /** pieces looked back at for what went wrong */
 const mostPieces = 60
+/** figures taken up that are still told of */
+const mostFigures = 40
 
 export default async function Learned() {
   const { studio, journeys } = await loadSnagged(mostPieces)
@@ -20,7 +22,7 @@ export default async function Learned() {
   const { lessons, learned, figures } = await withStudio(async (client) => ({
     lessons: await lessonsIn(client),
     learned: await listLearned(client),
-    figures: await listDryingFigures(client),
+    figures: await listDryingFigures(client, mostFigures),
   }))
   return (
     <div className="pt-6">
@@ -49,14 +51,14 @@ export default async function Learned() {
           <p className="mt-2">No snag has been written down.</p>
         ) : (
           <ul className="mt-2">
-            {snags.map(({ repair, count, minutes, money }) => (
+            {snags.map(({ remedy, count, minutes, money }) => (
               <li
-                key={repair ?? 'other'}
+                key={remedy ?? 'other'}
                 className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-line py-2"
               >
                 <span>
-                  <strong className="text-lg">{repair ? getRepair(repair).words : 'Other'}</strong>{' '}
-                  <span className="text-soft">{repair && getRepair(repair).cause}</span>
+                  <strong className="text-lg">{remedy ? getRemedy(remedy).words : 'Other'}</strong>{' '}
+                  <span className="text-soft">{remedy && getRemedy(remedy).cause}</span>
                 </span>
                 <span>
                   {count === 1 ? 'once' : `${count} times`}

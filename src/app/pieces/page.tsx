@@ -1,11 +1,11 @@
 /** All pieces: those in the workshop, then those that have left, a page at a time. */
 import Link from 'next/link'
 import { z } from 'zod'
-import { formatMoney } from '../../core/money/money'
-import { ledgerSoFar } from '../../core/piece/ledger'
-import type { Journey } from '../../core/piece/journey'
-import { PieceRow } from '../../ui/piece/PieceRow'
-import { loadPieces } from '../_server/load'
+import { formatMoney } from '@/core/measure/money'
+import { ledgerSoFar } from '@/core/piece/ledger'
+import type { Journey } from '@/core/piece/journey'
+import { PieceRow } from '@/ui/piece/PieceRow'
+import { loadPieces } from '@/app/_server/load'
 
 export const metadata = { title: 'Pieces' }
 const pageSize = 20

@@ -1,15 +1,15 @@
 /** The shelf: what stands there, by family, how full each tin is, and what a coat of it costs. */
 import Link from 'next/link'
-import { getFamily, safeCoverage, type FamilyCode } from '../../core/finish/families'
-import { coatVolumes } from '../../core/mix/coatVolumes'
-import { formatMoney } from '../../core/money/money'
-import type { Product } from '../../core/stock/product'
-import { listLots } from '../../db/stock'
-import { listProducts } from '../../db/studio'
-import { ProductForm } from '../../ui/house/ProductForm'
-import { TinList } from '../../ui/house/TinList'
-import { capital } from '../../ui/words/craft'
-import { loadStudio, withStudio } from '../_server/session'
+import { getFamily, safeCoverage, type FamilyCode } from '@/core/craft/families'
+import { coatVolumes } from '@/core/measure/coatVolumes'
+import { formatMoney } from '@/core/measure/money'
+import type { Product } from '@/core/stock/product'
+import { listLots } from '@/db/stock'
+import { listProducts } from '@/db/studio'
+import { ProductForm } from '@/ui/house/ProductForm'
+import { LotList } from '@/ui/house/LotList'
+import { capital } from '@/words/craft'
+import { loadStudio, withStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Shelf' }
 
@@ -45,7 +45,7 @@ export default async function Shelf() {
             <ul>
               {tins.map((tin) => (
                 <li key={tin.id} className="border-b border-line py-4">
-                  <TinList product={tin} lots={lots.filter(({ productId }) => productId === tin.id)} coatCost={coatCost(tin)} />
+                  <LotList product={tin} lots={lots.filter(({ productId }) => productId === tin.id)} coatCost={coatCost(tin)} />
                 </li>
               ))}
             </ul>

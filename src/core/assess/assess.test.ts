@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { assess, sharesAfter, tellsBits, type Findings } from './assess'
 import { assessTestCodes, assessTests, getAssessTest, priors, type KnownFinish } from './tests'
 
-const part = { substrate: 'close-grained', lead: 'unlikely' } as const
+const part = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely' } as const
 const after = (tests: Findings['tests'], signs: Findings['signs'] = {}) => assess({ tests, signs }, part)
 
 describe('the tables', () => {
@@ -69,7 +69,9 @@ describe('risks', () => {
   })
   test('a patch that bled overnight bleeds; one that held does not', () => {
     expect(after({}, { bleed: 'bled' }).bleeds).toBe(true)
-    expect(assess({ tests: {}, signs: { bleed: 'held' } }, { substrate: 'red-wood', lead: 'clear' }).risks).not.toContain('bleed')
+    expect(
+      assess({ tests: {}, signs: { bleed: 'held' } }, { substrate: 'red-wood', existing: 'unknown', lead: 'clear' }).risks,
+    ).not.toContain('bleed')
   })
   test('wax that is not ruled out stays a risk', () => {
     expect(after({ look: 'shiny-wood' }).risks).toContain('wax-left')

@@ -2,7 +2,8 @@
  * What is likely on a part, how sure that is, which test would tell most next, and what is at risk. Tests come in any order
  * and as few as wanted; "I don't know" is an answer that changes nothing and plans for the safe side. Pure.
  */
-import { getSubstrate, type ExistingFinishCode, type LeadFinding, type SubstrateCode } from '../finish/parts'
+import { mayHoldLead, type LeadFinding } from '@/core/craft/lead'
+import { getSubstrate, type ExistingFinishCode, type SubstrateCode } from '@/core/craft/parts'
 import { assessTestCodes, getAssessTest, priors, type AssessTestCode, type KnownFinish, type SignCode } from './tests'
 
 export interface Findings {
@@ -19,6 +20,8 @@ export interface Assessment {
   /** what to plan for: the likeliest where it is sure enough, else not known */
   existing: ExistingFinishCode
   lead: LeadFinding
+  /** whether anybody looked for lead here: an age, a kit or a laboratory */
+  leadLookedFor: boolean
   bleeds: boolean
   substrate: SubstrateCode
   risks: RiskCode[]
@@ -60,7 +63,14 @@ export function tellsBits(test: AssessTestCode, tests: Findings['tests']): numbe
   return bitsOf(now.values()) - left
 }
 
-export function assess(findings: Findings, part: { substrate: SubstrateCode; lead: LeadFinding }): Assessment {
+/** The facts of a part that tests add to. */
+export interface KnownPart {
+  substrate: SubstrateCode
+  existing: ExistingFinishCode
+  lead: LeadFinding
+}
+
+export function assess(findings: Findings, part: KnownPart): Assessment {
   const { tests, signs } = findings
   const likely = [...sharesAfter(tests)].map(([finish, share]) => ({ finish, share })).sort((a, b) => b.share - a.share)
   const top = likely[0]
@@ -72,11 +82,13 @@ export function assess(findings: Findings, part: { substrate: SubstrateCode; lea
   const best = ranked[0]
   const substrate = signs.veneer === 'veneer' && getSubstrate(part.substrate).wood ? 'veneer' : part.substrate
   const lead = leadFrom(signs, part.lead)
+  const existing = sure ? top.finish : 'unknown'
   const share = (finish: KnownFinish) => likely.find((each) => each.finish === finish)?.share ?? 0
   const at: [RiskCode, boolean][] = [
     ['wax-left', share('wax') > 0.1],
     ['fresh-oil', share('fresh-oil') > 0.1],
-    ['lead', lead === 'suspected'],
+    // before a test is sure, what was thought of the finish still stands beside it
+    ['lead', mayHoldLead({ lead, existing }) && (sure || mayHoldLead({ lead, existing: part.existing }))],
     ['veneer', getSubstrate(substrate).veneer === true],
     ['bleed', signs.bleed === 'bled' || (signs.bleed !== 'held' && getSubstrate(substrate).bleeds === true)],
     ['slick', signs.grip === 'peels' || getSubstrate(substrate).kind === 'slick'],
@@ -87,17 +99,21 @@ export function assess(findings: Findings, part: { substrate: SubstrateCode; lea
   return {
     likely,
     next: sure || !best || best.bits < worthBits ? null : best.test,
-    existing: sure ? top.finish : 'unknown',
+    existing,
     lead,
+    leadLookedFor: saidOf(signs.age) || saidOf(signs.lead),
     bleeds: signs.bleed === 'bled',
     substrate,
     risks: at.filter(([, holds]) => holds).map(([risk]) => risk),
   }
 }
 
-/** A kit or laboratory decides; else the age; else what was held before. */
+const saidOf = (sign: string | undefined): boolean => sign !== undefined && sign !== 'unknown'
+
+/** A kit or laboratory decides; else the age of the oldest finish, which never takes back a find; else what was held before. */
 function leadFrom(signs: Findings['signs'], before: LeadFinding): LeadFinding {
   if (signs.lead === 'none') return 'clear'
-  if (signs.lead === 'found' || signs.age === 'old' || signs.age === 'unknown') return 'suspected'
-  return signs.age === 'young' ? 'unlikely' : before
+  if (signs.lead === 'found' || before === 'found') return 'found'
+  if (signs.age === 'old' || (signs.age === 'unknown' && before !== 'clear')) return 'suspected'
+  return signs.age === 'young' && before !== 'clear' ? 'unlikely' : before
 }

@@ -2,7 +2,7 @@
  * The tests that tell what is on a part, all on a hidden spot: what each may show, and how likely each finish shows it.
  * Source: the craft, section on finding out; the shares are `practice`, put into figures and editable.
  */
-import type { ExistingFinishCode } from '../finish/parts'
+import type { ExistingFinishCode } from '@/core/craft/parts'
 
 /** What the tests tell apart: every finish but "not known". */
 export type KnownFinish = Exclude<ExistingFinishCode, 'unknown'>
@@ -124,8 +124,9 @@ export const signs = {
     words: 'End grain and underside',
     results: { veneer: 'a thin sheet over another wood', solid: 'the same grain right through' },
   },
-  age: { words: 'When it was last painted or varnished', results: { old: 'before about 1980', young: 'surely later' } },
-  lead: { words: 'Lead test kit, or a laboratory', results: { found: 'lead', none: 'no lead' } },
+  // a young coat on top says nothing of what is below it
+  age: { words: 'The oldest coat on it', results: { old: 'from before about 1980', young: 'all of it surely later' } },
+  lead: { words: 'Lead test kit through every coat, or a laboratory', results: { found: 'lead', none: 'no lead' } },
   bleed: {
     words: 'A patch of the paint, left overnight',
     results: { bled: 'yellow or pink came through', held: 'it stayed clean' },

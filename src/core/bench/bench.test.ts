@@ -1,24 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { entryFromText } from '../input/bench'
-import { parseAmount } from '../input/amount'
-import { blankEntry } from '../log/entry'
-import { findLastLike } from '../log/lastLike'
-import { journeyOf } from '../piece/journey'
-import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
-import { journeysOn, toBenchData } from './benchData'
+import { entryFromText } from '@/core/input/bench'
+import { parseAmount } from '@/core/input/amount'
+import { findLastLike } from '@/core/log/lastLike'
+import { readPiece } from '@/core/piece/journey'
+import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
+import { readBench, toBenchData } from './benchData'
 import { benchOrder, type BenchLine, type WhyCode } from './benchOrder'
 import { whatFits } from './whatFits'
 import { nextMorning } from './ifStopped'
 import { dueReminders, listReminders } from './reminders'
-import { defaultMethod } from '../finish/method'
-import { usualHours } from '../house/workingHours'
+import { defaultMethod } from '@/core/craft/method'
+import { usualHours } from '@/core/measure/workingHours'
 
 const house = { currency: 'GBP', units: 'metric', zone: 'UTC' } as const
 
 const line = (id: string, minutes: number, over: Partial<BenchLine> = {}): BenchLine => {
   const step = planStep(id, { minutes })
-  const journey = journeyOf(fileWith([partWith([step])], []), [], ms('09:00'))
+  const journey = readPiece(fileWith([partWith([step])], []), { climate: [], nowMs: ms('09:00') })
   const part = journey.parts[0]
   if (!part) throw new Error('a piece has a part')
   return { journey, part, step, window: null, group: 'now', why: 'nothing-holds', weight: 0, ...over }
@@ -86,7 +85,7 @@ describe('reminders', () => {
     [partWith([closing, planStep('two')])],
     [entry('started', at('08:40'), onStep('one')), entry('ended', at('09:00'), onStep('one'))],
   )
-  const journeys = [journeyOf(file, [], ms('09:00'))]
+  const journeys = [readPiece(file, { climate: [], nowMs: ms('09:00') })]
 
   test('five minutes before it opens, a quarter of an hour before it closes', () => {
     expect(listReminders(journeys, ms('09:00')).map(({ kind, tellMs }) => [kind, tellMs])).toEqual([
@@ -108,7 +107,7 @@ describe('reminders', () => {
   })
   test('none for what is being worked already', () => {
     const running = { ...file, log: [...file.log, entry('started', at('10:05'), onStep('two'))] }
-    expect(listReminders([journeyOf(running, [], ms('10:10'))], ms('10:10'))).toEqual([])
+    expect(listReminders([readPiece(running, { climate: [], nowMs: ms('10:10') })], ms('10:10'))).toEqual([])
   })
 })
 
@@ -139,21 +138,32 @@ describe('amounts as they are judged', () => {
 })
 
 describe('the last like coat', () => {
-  const coat = (when: string, productId: string | null, applicator: string) =>
-    entry('coat', at(when), {
-      ...onStep('one'),
-      money: 0,
-      coat: coatFigures({ productId, family: 'clay', amount: 80, applicator }),
-    })
+  const coat = (when: string, productId: string | null, applicator: string, operation: 'coat' | 'wash' = 'coat') => ({
+    operation,
+    at: at(when),
+    coat: coatFigures({ productId, family: 'clay', amount: 80, applicator }),
+  })
   const coats = [coat('11:00', 'slate', 'foam'), coat('09:00', 'husk', 'bristle'), coat('12:00', 'husk', 'synthetic')]
+  const like = (over: object = {}) => ({
+    operation: 'coat' as const,
+    family: 'clay' as const,
+    productIds: new Set<string>(),
+    ...over,
+  })
 
   test('is the latest in this colour’s tin', () => {
-    expect(findLastLike(coats, 'clay', new Set(['slate']))?.applicator).toBe('foam')
-    expect(findLastLike(coats, 'clay', new Set(['husk']))?.applicator).toBe('synthetic')
+    expect(findLastLike(coats, like({ productIds: new Set(['slate']) }))?.applicator).toBe('foam')
+    expect(findLastLike(coats, like({ productIds: new Set(['husk']) }))?.applicator).toBe('synthetic')
+  })
+  test('a wash says nothing of how a plain coat is laid, nor the other way round', () => {
+    const mixed = [...coats, coat('13:00', 'husk', 'damp cloth', 'wash')]
+    expect(findLastLike(mixed, like())?.applicator).toBe('synthetic')
+    expect(findLastLike(mixed, like({ operation: 'wash' }))?.applicator).toBe('damp cloth')
+    expect(findLastLike(coats, like({ operation: 'wash' }))).toBeNull()
   })
   test('is none of another family, and none where nothing was logged', () => {
-    expect(findLastLike(coats, 'casein', new Set())).toBeNull()
-    expect(findLastLike([], 'clay', new Set())).toBeNull()
+    expect(findLastLike(coats, like({ family: 'casein' }))).toBeNull()
+    expect(findLastLike([], like())).toBeNull()
   })
 })
 
@@ -188,7 +198,7 @@ describe('the bench as data', () => {
       ...planStep(id, { mix: 'paint : water 1 : 1', cautions: ['dust'] }),
       mends: null,
     }))
-    const on = (k: number) => ({ partId: uuid(2), stepId: steps[k]?.id ?? null })
+    const on = (k: number) => ({ partId: uuid(2), stepId: steps[k]?.id ?? '' })
     const log = [
       entry('ended', at('09:00'), on(0)),
       entry('ended', at('09:30'), on(1)),
@@ -204,8 +214,8 @@ describe('the bench as data', () => {
       [true, true],
       [true, true],
     ])
-    const [there] = journeysOn(sent, [], ms('10:10'))
-    const here = journeyOf(worked, [], ms('10:10'))
+    const [there] = readBench(sent, [], ms('10:10'))
+    const here = readPiece(worked, { climate: [], nowMs: ms('10:10') })
     expect(there?.parts[0]?.window).toEqual(here.parts[0]?.window)
     expect(there?.parts[0]?.next).toEqual(here.parts[0]?.next)
     expect(there?.parts[0]?.checks).toEqual(here.parts[0]?.checks)
@@ -214,10 +224,10 @@ describe('the bench as data', () => {
   test('a start written on the device runs at once, and once it is known it is not counted twice', () => {
     const started = entryFromText('startStep', typed, house)
     if (!started) throw new Error('a start can be read')
-    const own = journeysOn(data, [started], ms('09:20'))
+    const own = readBench(data, [started], ms('09:20'))
     expect(benchOrder(own, ms('09:20')).running).toHaveLength(1)
     const known = { ...data, files: data.files.map((each) => ({ ...each, log: [started] })) }
-    expect(journeysOn(known, [started, started], ms('09:20'))[0]?.log).toHaveLength(1)
+    expect(readBench(known, [started, started], ms('09:20'))[0]?.log).toHaveLength(1)
   })
   test('what can’t be read is no entry', () => {
     expect(entryFromText('startStep', { ...typed, stepId: 'two' }, house)).toBeNull()
@@ -227,7 +237,8 @@ describe('the bench as data', () => {
   test('nobody’s name is nobody, and an entry says all it does not say', () => {
     const said = entryFromText('seeDry', { ...typed, result: 'dry', personId: '' }, house)
     expect(said).toEqual({
-      ...blankEntry,
+      note: null,
+      corrects: null,
       id: uuid(5),
       pieceId: uuid(1),
       partId: uuid(2),

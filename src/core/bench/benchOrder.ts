@@ -2,11 +2,11 @@
  * What hands can do now, in the order worth doing: first what a closing window or a promise would punish, then what frees
  * other work. Instants in ms; pure.
  */
-import type { Journey, OpenWindow, PartJourney } from '../piece/journey'
-import type { PlanStep } from '../piece/piece'
+import type { Journey, OpenWindow, PartJourney } from '@/core/piece/journey'
+import type { PlanStep } from '@/core/piece/piece'
 
-export type BenchGroup = 'running' | 'now' | 'gone' | 'drying' | 'resting'
-export type WhyCode = 'running' | 'closing' | 'gone' | 'promised' | 'long-dry-after' | 'open' | 'nothing-holds' | 'test-first'
+export type BenchGroup = 'running' | 'now' | 'missed' | 'drying' | 'resting'
+export type WhyCode = 'running' | 'closing' | 'missed' | 'promised' | 'long-dry-after' | 'open' | 'nothing-holds' | 'test-first'
 export interface BenchLine {
   journey: Journey
   part: PartJourney
@@ -44,7 +44,7 @@ function line(journey: Journey, part: PartJourney, nowMs: number): BenchLine | n
     return { ...base, step, group: resting ? 'resting' : 'drying', why: 'open', weight: -opensMs }
   }
   const left = closesIn(window, nowMs)
-  if (window?.phase === 'gone') return { ...base, step, group: 'gone', why: 'gone', weight: left }
+  if (window?.phase === 'gone') return { ...base, step, group: 'missed', why: 'missed', weight: left }
   if (window?.phase === 'open') return { ...base, step, group: 'now', why: 'test-first', weight: 1e6 - left / 1e9 }
   const promised = journey.file.piece.promisedOn
   const promisedMs = promised ? Date.parse(`${promised}T00:00:00Z`) - nowMs : Infinity
@@ -57,7 +57,7 @@ function line(journey: Journey, part: PartJourney, nowMs: number): BenchLine | n
 
 /** Every step that could be next, grouped and ordered; ended pieces are left out. */
 export function benchOrder(journeys: readonly Journey[], nowMs: number): Record<BenchGroup, BenchLine[]> {
-  const groups: Record<BenchGroup, BenchLine[]> = { running: [], now: [], gone: [], drying: [], resting: [] }
+  const groups: Record<BenchGroup, BenchLine[]> = { running: [], now: [], missed: [], drying: [], resting: [] }
   for (const journey of journeys) {
     if (journey.ending) continue
     for (const part of journey.parts) {

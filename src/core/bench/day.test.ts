@@ -3,18 +3,19 @@
  * one check failed. Every hour, window and penny worked by hand beside it.
  */
 import { beforeAll, describe, expect, test } from 'vitest'
-import { entryFromText, type BenchAction } from '../input/bench'
-import type { Reading } from '../drying/windowFor'
-import type { PlannedStep } from '../finish/planFinish'
-import { ledgerSoFar, type Terms } from '../piece/ledger'
-import { journeysIn, type Journey } from '../piece/journey'
-import type { PieceFile } from '../piece/piece'
-import { snagsOf } from '../piece/snags'
-import { storyOf } from '../piece/story'
-import { factsOf } from '../piece/facts'
-import { mend } from '../plan/mend'
-import { defaultMethod } from '../finish/method'
-import { at, fileWith, ms, partWith, planStep } from '../testing/piece'
+import { ofKind } from '@/core/log/entry'
+import { entryFromText, type BenchAction } from '@/core/input/bench'
+import type { Reading } from '@/core/drying/windowFor'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import { ledgerSoFar, type PricingTerms } from '@/core/piece/ledger'
+import { readPieces, type Journey } from '@/core/piece/journey'
+import type { PieceFile } from '@/core/piece/piece'
+import { snagsOf } from '@/core/piece/snags'
+import { storyOf } from '@/core/piece/story'
+import { factsOf } from '@/core/piece/facts'
+import { mend } from '@/core/plan/mend'
+import { defaultMethod } from '@/core/craft/method'
+import { at, fileWith, ms, partWith, planStep } from '@/core/testing/piece'
 import { benchOrder } from './benchOrder'
 import { ifStopped } from './ifStopped'
 
@@ -23,7 +24,7 @@ const house = { currency: 'GBP', units: 'metric', zone: 'UTC' } as const
 const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
 const [wenna, joss] = [uuid(901), uuid(902)]
 const zone = 'UTC'
-const terms: Terms = {
+const terms: PricingTerms = {
   hourRate: 1800,
   overheadRate: 120,
   taxMode: 'none',
@@ -77,7 +78,7 @@ function tap(action: BenchAction, piece: number, step: number, time: string, mor
   if (!entry) throw new Error(`${action} can't be read`)
   const file = files[piece - 1]
   if (!file) throw new Error(`no piece ${piece}`)
-  file.log.push(action === 'logCoat' ? { ...entry, money: Math.round(((entry.coat?.amount ?? 0) * 2000) / 500) } : entry)
+  file.log.push(entry.kind === 'coat' ? { ...entry, money: Math.round((entry.coat.amount * 2000) / 500) } : entry)
   return entry
 }
 function work(piece: number, step: number, from: string, to: string, personId = wenna) {
@@ -99,7 +100,7 @@ const coat = (piece: number, step: number, time: string, amount: string) =>
     note: '',
   })
 const journeys = (time: string): Journey[] =>
-  journeysIn(
+  readPieces(
     files.map((file) => ({ ...file, log: file.log.filter((entry) => entry.at <= at(time)) })),
     // the air as it was known by then
     { climateOf: () => climate.filter((reading) => reading.at <= at(time)), nowMs: ms(time) },
@@ -198,7 +199,7 @@ describe('one window missed, one check failed', () => {
     const snag = tap('mendPart', 2, 5, '14:35', {
       planId: uuid(7000),
       stepIds: [],
-      repair: 'too-far',
+      remedy: 'too-far',
       severity: 'plain',
       spot: 2,
       failed: { entryId: uuid(7001), stepId: stepId(2, 5), checkCode: 'looks-worn' },
@@ -244,7 +245,7 @@ describe('one window missed, one check failed', () => {
   test('the window of three closed at 18:00 on paper; below 10 °C from 16:00 it stands still, and late is as somebody says', () => {
     // 160 min of dry air after 13:20 are 16:00: there it is gone
     expect(journey(3, '15:00').parts[0]?.window?.times.closes).toBe(at('16:00'))
-    const late = journey(3).log.find(({ outside }) => outside === 'late')
+    const late = ofKind(journey(3).log, 'started').find(({ outside }) => outside === 'late')
     expect(late).toMatchObject({ stepId: stepId(3, 5), at: at('17:30') })
   })
   test('what was laid at 17:00 in the cold does not open at all', () => {
@@ -260,7 +261,7 @@ describe('one window missed, one check failed', () => {
     // cleaning 90; first coats 30 + 25 + 25 + 20 + 25 + (20 + 15); rubs 6 × 10; second coats 6 × 20; wear 12 + 15 + 30 + 15; mending 5 + 15
     expect(sum).toBeCloseTo(90 + 160 + 60 + 120 + 72 + 20, 6)
     const step = (piece: number, k: number) =>
-      journey(piece).parts[0]?.gone.find(({ step: { id } }) => id === stepId(piece, k))?.state
+      journey(piece).parts[0]?.done.find(({ step: { id } }) => id === stepId(piece, k))?.state
     expect(step(1, 1)?.minutes).toBeCloseTo(clean(1), 6)
     expect(step(4, 1)?.minutes).toBeCloseTo(clean(4), 6)
     expect(step(5, 2)?.minutes).toBe(25)
@@ -282,13 +283,13 @@ describe('one window missed, one check failed', () => {
 
   test('the snag cost twenty minutes and forty pence, and says where it was', () => {
     const [snag] = snagsOf(journey(2))
-    expect(snag).toMatchObject({ minutes: 20, money: 40, ahead: 0, entry: { repair: 'too-far', spot: 2 } })
+    expect(snag).toMatchObject({ minutes: 20, money: 40, ahead: 0, entry: { remedy: 'too-far', spot: 2 } })
   })
 
   test('thirty steps: twenty-eight done, two left out, two more for the mending', () => {
     const states = [1, 2, 3, 4, 5, 6].flatMap((piece) => {
       const part = journey(piece).parts[0]
-      return [...(part?.gone ?? []), ...(part?.steps.filter(({ state }) => state.status === 'left-out') ?? [])]
+      return [...(part?.done ?? []), ...(part?.steps.filter(({ state }) => state.status === 'left-out') ?? [])]
     })
     expect(states.filter(({ state }) => state.status === 'done')).toHaveLength(28 + 2)
     expect(states.filter(({ state }) => state.status === 'left-out')).toHaveLength(2)

@@ -1,10 +1,10 @@
 /** What it would cost to put the tools down until a moment: each window that would be gone by then, and the work that follows. */
-import { costOfMissing, remedyOf } from '../finish/missed'
-import type { RepairCode } from '../finish/repairs'
-import type { PastCode } from '../finish/windows'
-import type { Journey, PartJourney } from '../piece/journey'
-import type { PlanStep } from '../piece/piece'
-import { factsOf } from '../piece/facts'
+import { costOfMissing, remedyOf } from '@/core/finish/missed'
+import type { RemedyCode } from '@/core/craft/remedies'
+import type { PastCode } from '@/core/craft/windows'
+import type { Journey, PartJourney } from '@/core/piece/journey'
+import type { PlanStep } from '@/core/piece/piece'
+import { factsOf } from '@/core/piece/facts'
 
 export interface Missed {
   journey: Journey
@@ -14,7 +14,7 @@ export interface Missed {
   past: PastCode | null
   /** more work by the norms */
   minutes: number
-  remedy: RepairCode | null
+  remedy: RemedyCode | null
 }
 
 /** Windows open or to come that close before `untilMs`, dearest first. A running step is taken to be ended and counted. */

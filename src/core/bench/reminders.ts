@@ -1,6 +1,6 @@
 /** When somebody is told of a window: a little before it opens and before it closes. Pure; ms where compared. */
-import type { Journey, PartJourney } from '../piece/journey'
-import type { PlanStep } from '../piece/piece'
+import type { Journey, PartJourney } from '@/core/piece/journey'
+import type { PlanStep } from '@/core/piece/piece'
 
 export interface Reminder {
   /** the same for the same window, so that it is told once */

@@ -6,7 +6,7 @@ const worth: Record<WhyCode, number> = {
   running: 0,
   closing: 12_000,
   promised: 5_000,
-  gone: 4_000,
+  missed: 4_000,
   'long-dry-after': 4_000,
   open: 3_000,
   'test-first': 2_000,

@@ -2,7 +2,7 @@
  * Whether a reading of the air is believed: sensors die, are knocked, lie in the sun. What is not believed is kept, marked,
  * and moves no window. Temperature in °C, humidity in %; pure. Thresholds are practice.
  */
-import type { Reading } from '../drying/windowFor'
+import type { Reading } from '@/core/drying/windowFor'
 
 export const doubts = {
   absurd: 'beyond what a workshop can be',

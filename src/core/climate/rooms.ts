@@ -1,5 +1,5 @@
 /** The rooms of a workshop, and which air a piece stands in. Pure. */
-import type { Reading } from '../drying/windowFor'
+import type { Reading } from '@/core/drying/windowFor'
 
 export interface Room {
   id: string

@@ -4,7 +4,7 @@
  */
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { instantOf, wallTimeOf } from '../time/wallTime'
+import { instantOf, wallTimeOf } from '@/core/measure/time'
 import { windowFor, type WindowInput } from './windowFor'
 
 const minuteMs = 60_000

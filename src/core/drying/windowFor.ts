@@ -3,7 +3,7 @@
  * Instants are ISO 8601 in UTC; pure. A model, not a measurement: the label, then the studio's own log, win over it.
  */
 import { dryingSpeed, referenceAir, type Air, type ClockKind } from './air'
-import type { Film } from '../mix/coatVolumes'
+import type { Film } from '@/core/measure/film'
 
 export interface Reading extends Air {
   at: string

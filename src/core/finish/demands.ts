@@ -2,7 +2,7 @@
  * What an operation asks of the hand, and what goes wrong with it. Skill: 1 anybody with care, 2 practised, 3 a sure hand.
  * Source: the craft, what goes wrong with each look; the skill figures are practice.
  */
-import type { OperationCode } from '../labour/operations'
+import type { OperationCode } from '@/core/craft/operations'
 import type { PlannedStep } from './planFinish'
 
 export type Skill = 1 | 2 | 3

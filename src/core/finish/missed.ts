@@ -1,11 +1,12 @@
 /** What a missed window asks for: the repair that makes up for it, and its minutes on a part. Source: the craft's windows. */
 import type { PlannedStep } from './planFinish'
-import { repairSteps, type RepairCode } from './repairs'
-import type { PastCode } from './windows'
-import type { HouseMethod } from './method'
+import { remedySteps } from './remedySteps'
+import type { RemedyCode } from '@/core/craft/remedies'
+import type { PastCode } from '@/core/craft/windows'
+import type { HouseMethod } from '@/core/craft/method'
 import type { FinishablePart, FinishWish } from './wish'
 
-export const remedyOf: Record<PastCode, RepairCode> = {
+export const remedyOf: Record<PastCode, RemedyCode> = {
   slower: 'hard-overnight',
   'scuff-first': 'clear-too-old',
   'wax-again': 'tack-missed',
@@ -26,5 +27,5 @@ export function costOfMissing(
   method?: HouseMethod,
 ): number {
   if (past === 'slower') return 2 * next.minutes
-  return repairSteps(remedyOf[past], part, wish, method).reduce((sum, { minutes }) => sum + minutes, 0)
+  return remedySteps(remedyOf[past], part, wish, method).reduce((sum, { minutes }) => sum + minutes, 0)
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { defaultMethod } from './method'
-import { chooseSeal, looksOf, planFinish, withWindows, type FinishablePart, type FinishWish } from './planFinish'
+import { defaultMethod } from '@/core/craft/method'
+import { chooseTopcoat, looksOf, planFinish, withWindows, type FinishablePart, type FinishWish } from './planFinish'
 import { findRefusal } from './refusals'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 1 }
@@ -37,7 +37,7 @@ describe('the window after a step is the one to what follows it', () => {
 
 describe('the topcoat', () => {
   const seal = (use: FinishablePart['use'], over: Partial<FinishWish> = {}, topcoat = defaultMethod.topcoat) =>
-    chooseSeal({ ...part, use }, wish(over), looksOf(wish(over)), { ...defaultMethod, topcoat })
+    chooseTopcoat({ ...part, use }, wish(over), looksOf(wish(over)), { ...defaultMethod, topcoat })
   test.each([
     ['light', 'clear'],
     ['heavy', 'clear'],

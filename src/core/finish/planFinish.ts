@@ -2,18 +2,20 @@
  * A part and a wanted look in, its steps out: preparation, primer, colour, wear, seal, each with product, window, minutes,
  * amount and reason; or a refusal that names the nearest that can be had. Pure and deterministic.
  */
-import { coatVolumes, type Film } from '../mix/coatVolumes'
-import { getOperation, standardMinutes, type CautionCode, type CheckCode, type OperationCode } from '../labour/operations'
-import { contrast, coverFor, enoughContrast, hidesBadly, isPale, type Cover } from './colour'
-import { getFamily, isPaint, safeCoverage, type FamilyCode } from './families'
-import { getLook, type Look } from './looks'
-import { defaultMethod, worksSo, type HouseMethod } from './method'
-import { getExistingFinish, getSubstrate, type UseCode } from './parts'
-import { primers, softPrep, soundFrom, strippedWood, veneerPass } from './preparation'
-import { phases, type ReasonCode, type RecipeLine, type Slot } from './recipe'
-import { findRefusal, findSeal, mayHoldLead, type FinishRefusal } from './refusals'
-import { getSeal, sealFits, type SealCode } from './seals'
-import { findStepWindow, type StepWindow } from './windows'
+import { coatVolumes } from '@/core/measure/coatVolumes'
+import type { Film } from '@/core/measure/film'
+import { getOperation, standardMinutes, type CautionCode, type CheckCode, type OperationCode } from '@/core/craft/operations'
+import { contrast, coverFor, enoughContrast, hidesBadly, isPale, type Cover } from '@/core/craft/colour'
+import { getFamily, safeCoverage, type FamilyCode } from '@/core/craft/families'
+import { getLook, type Look } from '@/core/craft/looks'
+import { defaultMethod, methodAllows, type HouseMethod } from '@/core/craft/method'
+import { getExistingFinish, getSubstrate, type UseCode } from '@/core/craft/parts'
+import { primers, softPrep, soundFrom, strippedWood, veneerPass } from '@/core/craft/preparation'
+import { phases, type ReasonCode, type RecipeLine, type Slot } from '@/core/craft/recipe'
+import { mayHoldLead } from '@/core/craft/lead'
+import { findRefusal, findTopcoat, type FinishRefusal } from './refusals'
+import { getTopcoat, topcoatFits, type TopcoatCode } from '@/core/craft/topcoats'
+import { findStepWindow, type StepWindow } from '@/core/craft/windows'
 import type { Colour, FinishablePart, FinishWish } from './wish'
 
 export type { Colour, FinishablePart, FinishWish } from './wish'
@@ -27,7 +29,7 @@ export interface PlannedStep {
   grit: string | null
   film: Film
   minutes: number
-  /** ml, or g for wax; null where nothing is laid on */
+  /** of what goes on, the ready mix where it is mixed: ml, or g for wax; null where nothing is laid on */
   amount: number | null
   window: StepWindow | null
   check: CheckCode | null
@@ -53,7 +55,7 @@ export type AdviceCode =
 export interface FinishPlan {
   steps: PlannedStep[]
   advice: AdviceCode[]
-  seal: SealCode
+  seal: TopcoatCode
   /** how many coats each colour needs, and why */
   cover: Partial<Record<Slot, Cover>>
 }
@@ -72,7 +74,7 @@ export function planFinish(
   const refusal = findRefusal(part, wish)
   if (refusal) return { refusal }
   const looks = looksOf(wish)
-  const seal = chooseSeal(part, wish, looks, method)
+  const seal = chooseTopcoat(part, wish, looks, method)
   const prep = preparationFor(part, wish, looks, method)
   const cover = coverOf(part, wish, isPrimed(prep))
   const recipe = mergeRecipes(looks, seal)
@@ -84,24 +86,24 @@ export function planFinish(
 export const looksOf = (wish: Pick<FinishWish, 'look' | 'with'>): Look[] => [wish.look, ...(wish.with ?? [])].map(getLook)
 
 /** The topcoat: as wished, else the house's where look, use and paint allow it, else the look's first that does. */
-export function chooseSeal(part: FinishablePart, wish: FinishWish, looks: readonly Look[], method: HouseMethod): SealCode {
+export function chooseTopcoat(part: FinishablePart, wish: FinishWish, looks: readonly Look[], method: HouseMethod): TopcoatCode {
   if (wish.seal) return wish.seal
   const house = method.topcoat
-  if (house !== 'by-look' && looks.every(({ seals }) => seals.includes(house)) && sealFits(house, part.use, wish.paint))
+  if (house !== 'by-look' && looks.every(({ seals }) => seals.includes(house)) && topcoatFits(house, part.use, wish.paint))
     return house
-  const own = findSeal(looks, wish.paint, part)
+  const own = findTopcoat(looks, wish.paint, part)
   if (!own) throw new Error(`no topcoat for ${wish.look} in ${wish.paint}, use ${part.use}`)
   return own
 }
 
 /** Lines of every look and of the topcoat in one order; what two looks both ask for stands once. */
-export function mergeRecipes(looks: readonly Look[], seal: SealCode): RecipeLine[] {
+export function mergeRecipes(looks: readonly Look[], seal: TopcoatCode): RecipeLine[] {
   const [main, ...over] = looks
   const stands = (line: RecipeLine) =>
     (line.phase === 'base' && line.operation === 'coat') ||
     main?.recipe.some(({ phase, operation }) => phase === line.phase && operation === line.operation)
   const added = over.flatMap(({ recipe }) => recipe.filter((line) => !stands(line)))
-  const all: RecipeLine[] = [...getSeal(seal).recipe, ...(main?.recipe ?? []), ...added]
+  const all: RecipeLine[] = [...getTopcoat(seal).recipe, ...(main?.recipe ?? []), ...added]
   const last = (line: RecipeLine) => all.findLast(({ phase, operation }) => phase === line.phase && operation === line.operation)
   const once = all.filter((line) => !['rub', 'buff'].includes(line.phase) || last(line) === line)
   return phases.flatMap((phase) => once.filter((line) => line.phase === phase))
@@ -184,27 +186,27 @@ export interface Line extends Omit<RecipeLine, 'times' | 'between'> {
 }
 
 /** How often a line is worked on this part. */
-export function timesOf(line: RecipeLine, use: UseCode, seal: SealCode, cover: Partial<Record<Slot, Cover>>): number {
-  if (line.times === 'by-use') return getSeal(seal).coats[use] ?? 2
+export function timesOf(line: RecipeLine, use: UseCode, seal: TopcoatCode, cover: Partial<Record<Slot, Cover>>): number {
+  if (line.times === 'by-use') return getTopcoat(seal).coats[use] ?? 2
   if (line.times === 'by-colour') return cover[line.paint ?? 'a']?.coats ?? 2
   return line.times ?? 1
 }
 
 /** Whether a line is worked with this paint, in this house. */
-export const lineFits = (line: RecipeLine, paint: FamilyCode, method: HouseMethod): boolean =>
-  (!line.onlyFor || line.onlyFor.includes(paint)) && !line.notFor?.includes(paint) && worksSo(line.school, method)
+export const lineApplies = (line: RecipeLine, paint: FamilyCode, method: HouseMethod): boolean =>
+  (!line.onlyFor || line.onlyFor.includes(paint)) && !line.notFor?.includes(paint) && methodAllows(line.school, method)
 
 function colourLines(
   recipe: readonly RecipeLine[],
   part: FinishablePart,
   wish: FinishWish,
   method: HouseMethod,
-  seal: SealCode,
+  seal: TopcoatCode,
   cover: Partial<Record<Slot, Cover>>,
 ): Line[] {
   // cane has no flat to rub
   const woven = getSubstrate(part.substrate).kind === 'cane'
-  const fits = (line: RecipeLine) => lineFits(line, wish.paint, method) && !(woven && line.operation === 'smooth')
+  const fits = (line: RecipeLine) => lineApplies(line, wish.paint, method) && !(woven && line.operation === 'smooth')
   const worked = recipe.filter(fits).flatMap((line) => {
     const of = timesOf(line, part.use, seal, cover)
     return Array.from({ length: of }, (_, k): Line[] => [
@@ -267,7 +269,7 @@ export function withWindows<T extends PlannedStep>(steps: readonly T[], part: Fi
   }))
 }
 
-/** ml or g for one coat: the product's careful coverage; washes and effects carry a part of the paint. */
+/** ml or g for one coat, as it is laid: of the ready mix, where it is mixed. At the product's careful coverage. */
 function amountOf(areaM2: number, family: FamilyCode, film: Film, number: number, operation: OperationCode): number {
   const volumes = coatVolumes({
     area: areaM2 * (sharesOfArea[operation] ?? 1),
@@ -276,7 +278,7 @@ function amountOf(areaM2: number, family: FamilyCode, film: Film, number: number
     waste,
   })
   const ml = volumes.ml.at(-1) ?? 0
-  return Math.max(1, Math.round(operation === 'wash' && isPaint(family) ? ml / 2 : ml))
+  return Math.max(1, Math.round(ml))
 }
 /** The share of the part that a step lays something on. Practice. */
 const sharesOfArea: Partial<Record<OperationCode, number>> = {
@@ -313,7 +315,7 @@ function adviceFor(
   part: FinishablePart,
   wish: FinishWish,
   looks: readonly Look[],
-  seal: SealCode,
+  seal: TopcoatCode,
   method: HouseMethod,
 ): AdviceCode[] {
   const substrate = getSubstrate(part.substrate)

@@ -1,11 +1,12 @@
 /**
  * Wishes that can't be had, each with what stands in the way and the nearest that can. Asked in order; pure.
  */
-import { getFamily, type FamilyCode } from './families'
-import { getLook, materialsOf, type Look, type LookCode } from './looks'
-import { getExistingFinish, getSubstrate } from './parts'
+import { getFamily, type FamilyCode } from '@/core/craft/families'
+import { getLook, materialsOf, type Look, type LookCode } from '@/core/craft/looks'
+import { mayHoldLead } from '@/core/craft/lead'
+import { getSubstrate } from '@/core/craft/parts'
 import type { FinishablePart, FinishWish } from './wish'
-import { sealCodes, sealFits, type SealCode } from './seals'
+import { topcoatCodes, topcoatFits, type TopcoatCode } from '@/core/craft/topcoats'
 
 export type RefusalCode =
   'pile' | 'material' | 'soft-use' | 'lead' | 'paint' | 'not-combinable' | 'seal-use' | 'no-seal' | 'colour-missing'
@@ -14,7 +15,7 @@ export type RefusalCode =
 export interface Nearest {
   look?: LookCode
   paint?: FamilyCode
-  seal?: SealCode
+  seal?: TopcoatCode
   with?: readonly LookCode[]
 }
 export interface FinishRefusal {
@@ -22,13 +23,9 @@ export interface FinishRefusal {
   nearest: Nearest | null
 }
 
-/** Lead matters where there is an old finish to disturb. */
-export const mayHoldLead = (part: Pick<FinishablePart, 'lead' | 'existing'>): boolean =>
-  part.lead === 'suspected' && getExistingFinish(part.existing).mayHoldLead === true
-
 /** The first topcoat of a look that the use allows; null where none does. */
-export const findSeal = (looks: readonly Look[], paint: FamilyCode, part: FinishablePart): SealCode | null =>
-  looks[0]?.seals.find((code) => looks.every(({ seals }) => seals.includes(code)) && sealFits(code, part.use, paint)) ?? null
+export const findTopcoat = (looks: readonly Look[], paint: FamilyCode, part: FinishablePart): TopcoatCode | null =>
+  looks[0]?.seals.find((code) => looks.every(({ seals }) => seals.includes(code)) && topcoatFits(code, part.use, paint)) ?? null
 
 /** A look for any material, and a paint for it that has a topcoat for the use. */
 function nearestLook(part: FinishablePart, paint: FamilyCode): Nearest | null {
@@ -81,15 +78,15 @@ const reasons: readonly Reason[] = [
   },
   {
     code: 'seal-use',
-    stands: (part, { seal, paint }) => seal !== undefined && !sealFits(seal, part.use, paint),
+    stands: (part, { seal, paint }) => seal !== undefined && !topcoatFits(seal, part.use, paint),
     nearest: (part, { paint }, looks) => {
-      const seal = findSeal(looks, paint, part) ?? sealCodes.find((code) => sealFits(code, part.use, paint))
+      const seal = findTopcoat(looks, paint, part) ?? topcoatCodes.find((code) => topcoatFits(code, part.use, paint))
       return seal ? { seal } : null
     },
   },
   {
     code: 'no-seal',
-    stands: (part, { seal, paint }, looks) => seal === undefined && findSeal(looks, paint, part) === null,
+    stands: (part, { seal, paint }, looks) => seal === undefined && findTopcoat(looks, paint, part) === null,
     nearest: (part, { paint }) => nearestLook(part, paint),
   },
   {

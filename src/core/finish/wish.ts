@@ -1,9 +1,10 @@
 /** What the planner is asked: a part with its facts, and the finish wished for it. Areas in m²; types only. */
-import type { FamilyCode } from './families'
-import type { LookCode } from './looks'
-import type { ExistingFinishCode, LeadFinding, SubstrateCode, UseCode } from './parts'
-import type { Slot } from './recipe'
-import type { SealCode } from './seals'
+import type { FamilyCode } from '@/core/craft/families'
+import type { LookCode } from '@/core/craft/looks'
+import type { LeadFinding } from '@/core/craft/lead'
+import type { ExistingFinishCode, SubstrateCode, UseCode } from '@/core/craft/parts'
+import type { Slot } from '@/core/craft/recipe'
+import type { TopcoatCode } from '@/core/craft/topcoats'
 
 export interface Colour {
   /** invented by the studio */
@@ -29,5 +30,5 @@ export interface FinishWish {
   paint: FamilyCode
   colours: Partial<Record<Slot, Colour>>
   /** the topcoat, where the house's and the look's own is not wanted */
-  seal?: SealCode | undefined
+  seal?: TopcoatCode | undefined
 }

@@ -1,6 +1,6 @@
 /** A finish with a name, kept by the house to be put on another piece. Types only. */
-import type { HouseMethod } from '../finish/method'
-import type { FinishWish } from '../finish/wish'
+import type { HouseMethod } from '@/core/craft/method'
+import type { FinishWish } from '@/core/finish/wish'
 
 export interface HouseRecipe {
   id: string

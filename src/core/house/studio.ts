@@ -1,11 +1,11 @@
 /** The studio's own facts: what it reckons in, what it wants, where it sells. Money in minor units, shares as decimals. */
-import type { Terms } from '../piece/ledger'
-import type { Channel } from '../price/priceFor'
-import type { HouseMethod } from '../finish/method'
-import type { UnitSystem } from '../unit/length'
-import type { WorkingHours } from './workingHours'
+import type { PricingTerms } from '@/core/piece/ledger'
+import type { Channel } from '@/core/price/priceFor'
+import type { HouseMethod } from '@/core/craft/method'
+import type { UnitSystem } from '@/core/measure/length'
+import type { WorkingHours } from '@/core/measure/workingHours'
 
-export interface Studio extends Terms {
+export interface Studio extends PricingTerms {
   id: string
   name: string
   currency: string

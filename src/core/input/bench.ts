@@ -3,9 +3,11 @@
  * own log by the same table until they are stored. Pure.
  */
 import { z } from 'zod'
-import { unitOf } from '../finish/families'
+import { unitOf } from '@/core/craft/families'
+import { codesOf } from '@/core/craft/parts'
 import type { House } from './fields'
-import { blankEntry, type Entry } from '../log/entry'
+import { componentsOf } from '@/core/craft/mixes'
+import { wholeEntry, type BatchFigures, type Entry, type EntryDraft } from '@/core/log/entry'
 import {
   assistInput,
   checkInput,
@@ -22,15 +24,14 @@ import {
 } from './entry'
 import { mendInput } from './piece'
 
-type Draft = Pick<Entry, 'id' | 'pieceId' | 'kind' | 'at'> & Partial<Omit<Entry, 'recordedAt'>>
 interface BenchWrite<S extends z.ZodType = z.ZodType> {
   /** may depend on the house: its currency */
   schema: S | ((house: House) => S)
-  entry: (entered: z.output<S>) => Draft
+  entry: (entered: z.output<S>) => EntryDraft
 }
 const writing = <S extends z.ZodType>(
   schema: S | ((house: House) => S),
-  entry: (entered: z.output<S>) => Draft,
+  entry: (entered: z.output<S>) => EntryDraft,
 ): BenchWrite<S> => ({ schema, entry })
 
 export const benchWrites = {
@@ -59,7 +60,7 @@ export const benchWrites = {
     coat: { ...coat, unit: unitOf(coat.family) },
   })),
   // likewise
-  mixBatch: writing(mixInput, ({ entryId: id, pieceId, partId, stepId, personId, at, ...batch }) => ({
+  mixBatch: writing(mixInput, ({ entryId: id, pieceId, partId, stepId, personId, at, ...mixed }) => ({
     id,
     kind: 'mixed',
     pieceId,
@@ -68,17 +69,17 @@ export const benchWrites = {
     personId,
     at,
     money: 0,
-    batch: { ...batch, unit: unitOf(batch.family) },
+    batch: batchOf(mixed, stepId),
   })),
   // the steps that mend it are planned where the plan is
-  mendPart: writing(mendInput, ({ entryId: id, pieceId, partId, personId, at, repair, severity, spot, mark, note }) => ({
+  mendPart: writing(mendInput, ({ entryId: id, pieceId, partId, personId, at, remedy, severity, spot, mark, note }) => ({
     id,
     kind: 'snag',
     pieceId,
     partId,
     personId,
     at,
-    repair,
+    remedy,
     severity,
     spot,
     mark,
@@ -88,16 +89,45 @@ export const benchWrites = {
   addNote: writing(noteInput, ({ entryId: id, ...rest }) => ({ id, kind: 'note', ...rest })),
 }
 
+/** What was mixed, by its components; one that is told by the eye is all of one thing. */
+function batchOf(
+  {
+    family,
+    mix,
+    volume,
+    productId,
+    lotId,
+    from,
+    stepIds,
+  }: Omit<z.output<typeof mixInput>, 'entryId' | 'pieceId' | 'partId' | 'stepId' | 'personId' | 'at'>,
+  stepId: string,
+): BatchFigures {
+  const components = componentsOf(mix, volume, family)?.map(({ name, parts, amount }, k) => {
+    const tin = from[k] ?? (k === 0 ? { productId, lotId } : null)
+    return { name, parts, amount, productId: tin?.productId ?? null, lotId: (tin?.productId && tin.lotId) || null }
+  }) ?? [{ name: mix.slice(0, 60), parts: 1, amount: volume, productId, lotId: (productId && lotId) || null }]
+  const main = components.find((each) => each.productId !== null)
+  return {
+    productId: main?.productId ?? null,
+    lotId: main?.lotId ?? null,
+    family,
+    mix,
+    volume,
+    unit: unitOf(family),
+    components,
+    stepIds: [...new Set([stepId, ...stepIds])],
+  }
+}
+
 export type BenchAction = keyof typeof benchWrites
 type SchemaOf<A extends BenchAction> = (typeof benchWrites)[A] extends BenchWrite<infer S> ? S : never
 export type BenchText<A extends BenchAction> = z.input<SchemaOf<A>>
-export const benchActions = Object.keys(benchWrites) as BenchAction[]
+export const benchActions = codesOf(benchWrites)
 
 /** What was typed as the entry it will be, not stored yet; null where it can't be read. */
 export function entryFromText(action: BenchAction, typed: unknown, house: House): Entry | null {
   const { schema, entry } = benchWrites[action] as BenchWrite
   const parsed = (schema instanceof z.ZodType ? schema : schema(house)).safeParse(typed)
   if (!parsed.success) return null
-  const draft = entry(parsed.data)
-  return { ...blankEntry, ...draft, recordedAt: draft.at }
+  return wholeEntry(entry(parsed.data))
 }

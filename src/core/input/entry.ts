@@ -1,10 +1,10 @@
 /** What may be entered at the bench: clocks, coats, costs, notes, and putting any of them right. */
 import { z } from 'zod'
-import { familyCodes, type FamilyCode } from '../finish/families'
-import { codesOf } from '../finish/parts'
-import { checkCodes } from '../labour/operations'
-import { costKinds, sheens } from '../log/entry'
-import { films } from '../mix/coatVolumes'
+import { families } from '@/core/craft/families'
+import { codesOf } from '@/core/craft/parts'
+import { checkCodes } from '@/core/craft/operations'
+import { costKinds, sheens } from '@/core/log/entry'
+import { films } from '@/core/measure/film'
 import {
   figure,
   id,
@@ -62,7 +62,7 @@ const coatFields = {
   lotId: chosen,
   batchId: chosen,
   productId: z.union([id, z.literal('').transform(() => null)]),
-  family: z.enum(familyCodes as [FamilyCode, ...FamilyCode[]]),
+  family: z.enum(codesOf(families)),
   mix: optionalWords(200),
   amount: figure('how much', 0, 100_000),
   applicator: optionalWords(120),
@@ -76,14 +76,22 @@ const coatFields = {
 export const coatInput = z.object({ ...onStep, ...coatFields })
 export type CoatText = z.input<typeof coatInput>
 
-/** A mix made up at a step; its parts are read from how it is written. */
+/** A mix made up at a step; its parts are read from how it is written, each may come from a tin of its own. */
 export const mixInput = z.object({
   ...onStep,
-  family: z.enum(familyCodes as [FamilyCode, ...FamilyCode[]]),
+  family: z.enum(codesOf(families)),
+  /** what it is called by, where its parts are not told */
   productId: chosen,
   lotId: chosen,
   mix: words('what it is made of, like paint : water 2 : 1', 200),
   volume: figure('how much was made up', 1, 100_000),
+  /** by component, in the order they are written: what it was taken from */
+  from: z
+    .array(z.object({ productId: chosen, lotId: chosen }))
+    .max(12)
+    .default([]),
+  /** the steps it was made for */
+  stepIds: z.array(id).max(80).default([]),
 })
 export type MixText = z.input<typeof mixInput>
 

@@ -3,9 +3,9 @@
  * gives a core value, or a sentence that says what to do.
  */
 import { z } from 'zod'
-import { parseMoney } from '../money/money'
-import { instantOf } from '../time/wallTime'
-import { parseLength, type UnitSystem } from '../unit/length'
+import { parseMoney } from '@/core/measure/money'
+import { firstYear, instantOf, isDay, isInstant, lastYear } from '@/core/measure/time'
+import { parseLength, type UnitSystem } from '@/core/measure/length'
 
 /** What a form must know of the house to read an entry. */
 export interface House {
@@ -15,16 +15,22 @@ export interface House {
 }
 
 export const id = z.uuid('This entry has lost its number. Reload the page.')
-export const instant = z.iso.datetime({ message: 'This is no moment in time.' })
+/** A moment of the years that are believed; as milliseconds in UTC, however it was written. */
+export const instant = z.iso
+  .datetime({ message: 'This is no moment in time.' })
+  .refine(isInstant, `A moment between ${firstYear} and ${lastYear}.`)
 
-export const words = (what: string, max: number) =>
-  z.string().trim().min(1, `Say ${what}.`).max(max, `Keep it under ${max} letters.`)
+/**
+ * Text as it can be kept: composed letters, without what no keyboard types and no database stores (NUL and its like, halves of
+ * letters).
+ */
+const storable = (text: string): string =>
+  text.normalize('NFC').replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|\p{Surrogate}/gu, '')
+const text = z.string().overwrite(storable).trim()
+
+export const words = (what: string, max: number) => text.min(1, `Say ${what}.`).max(max, `Keep it under ${max} letters.`)
 export const optionalWords = (max: number) =>
-  z
-    .string()
-    .trim()
-    .max(max, `Keep it under ${max} letters.`)
-    .transform((text) => (text === '' ? null : text))
+  text.max(max, `Keep it under ${max} letters.`).transform((said) => (said === '' ? null : said))
 
 /** Money as typed; blank counts as nothing spent. */
 export const money = (house: House) =>
@@ -59,24 +65,26 @@ export const length = (house: House) =>
     return z.NEVER
   })
 
-/** A plain figure as typed, comma or point. */
+/** A plain figure, comma or point; NaN for anything else that a machine might read as one. */
+const numberOf = (typed: string): number => (/^[+-]?\d{1,9}(?:[.,]\d{1,9})?$/.test(typed) ? Number(typed.replace(',', '.')) : NaN)
+/** A plain figure as typed. */
 export const figure = (what: string, low: number, high: number) =>
   z.string().transform((text, context) => {
-    const value = Number(text.trim().replace(',', '.'))
-    if (text.trim() !== '' && value >= low && value <= high) return value
+    const value = numberOf(text.trim())
+    if (value >= low && value <= high) return value
     context.addIssue(`Write ${what}, from ${low} to ${high}.`)
     return z.NEVER
   })
 export const optionalFigure = (what: string, low: number, high: number) =>
   z.string().transform((text, context) => {
     if (text.trim() === '') return null
-    const value = Number(text.trim().replace(',', '.'))
+    const value = numberOf(text.trim())
     if (value >= low && value <= high) return value
     context.addIssue(`Write ${what}, from ${low} to ${high}, or leave it empty.`)
     return z.NEVER
   })
-/** A percentage as typed, to a share. */
-export const share = (what: string) => figure(what, 0, 99).transform((percent) => Math.round(percent * 1000) / 100_000)
+/** A percentage as typed, as a share. */
+export const shareOfPercent = (what: string) => figure(what, 0, 99).transform((percent) => Math.round(percent * 1000) / 100_000)
 
 /** A moment on the studio's wall. */
 export const wallTime = (house: House) =>
@@ -86,7 +94,7 @@ export const wallTime = (house: House) =>
     context.addIssue('Choose a day and a time.')
     return z.NEVER
   })
-export const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'Choose a day.')
+export const day = z.string().refine(isDay, `Choose a day between ${firstYear} and ${lastYear}.`)
 export const optionalDay = z.union([z.literal('').transform(() => null), day])
 export const colourHex = z
   .string()

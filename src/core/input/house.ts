@@ -1,7 +1,8 @@
 /** What may be entered about the house and its shelf. */
 import { z } from 'zod'
-import { familyCodes, type FamilyCode } from '../finish/families'
-import { colourHex, figure, id, instant, money, neededMoney, optionalWords, share, words, type House } from './fields'
+import { families } from '@/core/craft/families'
+import { codesOf } from '@/core/craft/parts'
+import { colourHex, figure, id, instant, money, neededMoney, optionalWords, shareOfPercent, words, type House } from './fields'
 
 const zone = z.string().refine((name) => {
   try {
@@ -34,10 +35,10 @@ export const studioInput = (house: House) =>
       hourRate: neededMoney(house),
       overheadRate: money(house),
       taxMode: z.enum(['none', 'inclusive', 'margin']),
-      taxPercent: share('the tax in per cent'),
+      taxShare: shareOfPercent('the tax in per cent'),
       wishKind: z.enum(['profit', 'margin', 'earnedRate']),
       wishValue: z.string(),
-      hagglePercent: share('the room to haggle in per cent'),
+      haggleShare: shareOfPercent('the room to haggle in per cent'),
       priceStep: neededMoney(house).refine((minor) => minor > 0, 'At least the smallest coin.'),
       worksFrom: minuteOfDayText,
       worksTo: minuteOfDayText,
@@ -51,7 +52,7 @@ export const studioInput = (house: House) =>
         context.addIssue({ code: 'custom', path: ['worksTo'], message: 'The day ends at least half an hour after it begins.' })
       const parsed =
         typed.wishKind === 'margin'
-          ? share('the margin in per cent').safeParse(typed.wishValue)
+          ? shareOfPercent('the margin in per cent').safeParse(typed.wishValue)
           : neededMoney(house).safeParse(typed.wishValue)
       if (parsed.success) return { ...typed, wishValue: parsed.data }
       context.addIssue({ code: 'custom', path: ['wishValue'], message: parsed.error.issues[0]?.message ?? 'Write a figure.' })
@@ -60,14 +61,14 @@ export const studioInput = (house: House) =>
 export type StudioText = z.input<ReturnType<typeof studioInput>>
 
 export const channelInput = (house: House) =>
-  z.object({ id, name: words('where you sell', 80), feePercent: share('its share in per cent'), feeFixed: money(house) })
+  z.object({ id, name: words('where you sell', 80), feeShare: shareOfPercent('its share in per cent'), feeFixed: money(house) })
 export type ChannelText = z.input<ReturnType<typeof channelInput>>
 
 export const productInput = (house: House) =>
   z.object({
     id,
     name: words('what stands on the tin', 120),
-    family: z.enum(familyCodes as [FamilyCode, ...FamilyCode[]]),
+    family: z.enum(codesOf(families)),
     colourName: optionalWords(60),
     colourHex: z.union([z.literal('').transform(() => null), colourHex]),
     size: figure('the size of the tin', 1, 100_000),
@@ -105,7 +106,7 @@ export type RoomText = z.input<typeof roomInput>
 /** A drying figure taken up, or the label's taken up again. */
 export const dryingInput = z.object({
   id,
-  family: z.enum(familyCodes as [FamilyCode, ...FamilyCode[]]),
+  family: z.enum(codesOf(families)),
   at: instant,
   back: z.boolean(),
 })

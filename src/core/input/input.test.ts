@@ -163,10 +163,10 @@ describe('other entries', () => {
       hourRate: '18',
       overheadRate: '',
       taxMode: 'none' as const,
-      taxPercent: '0',
+      taxShare: '0',
       wishKind: 'margin' as const,
       wishValue: '25',
-      hagglePercent: '10',
+      haggleShare: '10',
       priceStep: '5',
       worksFrom: '08:30',
       worksTo: '16:00',
@@ -175,7 +175,7 @@ describe('other entries', () => {
     expect(studioInput(house).parse(studio)).toMatchObject({
       currency: 'GBP',
       wishValue: 0.25,
-      hagglePercent: 0.1,
+      haggleShare: 0.1,
       priceStep: 500,
     })
     expect(studioInput(house).parse({ ...studio, wishKind: 'profit', wishValue: '40' }).wishValue).toBe(4000)

@@ -1,16 +1,18 @@
 /** What may be entered about a piece: intake, its parts and measurements, its facts later, its ending. */
 import { z } from 'zod'
-import { codesOf, existingFinishes, leadFindings, partKinds, substrates, uses } from '../finish/parts'
-import { lookCodes } from '../finish/looks'
-import { schoolCodes, schools, type HouseMethod } from '../finish/method'
-import { repairCodes, type RepairCode } from '../finish/repairs'
-import { sealCodes } from '../finish/seals'
-import { assessTests, signs } from '../assess/tests'
-import { paintCodes, type FamilyCode } from '../finish/families'
-import { checkCodes } from '../labour/operations'
-import { outcomes, severities } from '../log/entry'
-import { sources } from '../piece/piece'
-import { reliefs } from '../surface/surfaceArea'
+import { leadFindings } from '@/core/craft/lead'
+import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { lookCodes } from '@/core/craft/looks'
+import { schoolCodes, schools, type HouseMethod } from '@/core/craft/method'
+import { remedyCodes, type RemedyCode } from '@/core/craft/remedies'
+import { topcoatCodes } from '@/core/craft/topcoats'
+import { assessTests, signs } from '@/core/assess/tests'
+import { paintCodes } from '@/core/craft/families'
+import { checkCodes } from '@/core/craft/operations'
+import { outcomes, severities } from '@/core/log/entry'
+import { concernCodes } from '@/core/piece/leaving'
+import { sources } from '@/core/piece/piece'
+import { reliefs } from '@/core/measure/surfaceArea'
 import {
   colourHex,
   day,
@@ -27,7 +29,8 @@ import {
   type House,
 } from './fields'
 
-const wholeCount = (what: string, high: number) => figure(what, 1, high).refine((n) => Number.isInteger(n), 'A whole number.')
+const wholeCount = (what: string, high: number, low = 1) =>
+  figure(what, low, high).refine((n) => Number.isInteger(n), 'A whole number.')
 
 const surface = (house: House) => {
   const common = { id, count: wholeCount('how many', 999), relief: z.enum(codesOf(reliefs)) }
@@ -89,6 +92,34 @@ export type AmendText = z.input<ReturnType<typeof amendInput>>
 export const addPartInput = (house: House) => z.object({ pieceId: id, part: partInput(house) })
 export type AddPartText = z.input<ReturnType<typeof addPartInput>>
 
+/** What is known of a part and what it measures, put right. */
+export const changePartInput = (house: House) => z.object({ entryId: id, pieceId: id, at: instant, part: partInput(house) })
+export type ChangePartText = z.input<ReturnType<typeof changePartInput>>
+
+/** A part taken out of its piece, or put back; its log stays. */
+export const takeOutInput = z.object({
+  entryId: id,
+  pieceId: id,
+  partId: id,
+  at: instant,
+  back: z.boolean(),
+  note: optionalWords(500),
+})
+export type TakeOutText = z.input<typeof takeOutInput>
+
+/** Some of a set leave as a piece of their own: how many of which part. */
+export const splitInput = z.object({
+  pieceId: id,
+  newPieceId: id,
+  at: instant,
+  name: words('what leaves is called', 120),
+  leaving: z
+    .array(z.object({ partId: id, count: wholeCount('how many leave', 99, 0) }))
+    .max(30)
+    .refine((all) => all.some(({ count }) => count > 0), 'Say how many leave.'),
+})
+export type SplitText = z.input<typeof splitInput>
+
 /** Where a house stands among the schools. */
 export const methodInput = z.object(
   Object.fromEntries(schoolCodes.map((code) => [code, z.enum(codesOf<string>(schools[code]))])),
@@ -105,17 +136,20 @@ export const planInput = z.object({
   at: instant,
   look: z.enum(lookCodes),
   with: z.array(z.enum(lookCodes)).max(4),
-  seal: z.enum(['', ...sealCodes]).transform((seal) => (seal === '' ? null : seal)),
+  seal: z.enum(['', ...topcoatCodes]).transform((seal) => (seal === '' ? null : seal)),
   departures: methodInput.partial(),
   /** positions of the planned steps, in the order wanted; what is missing is left out */
   order: z.array(z.int().min(0)).max(80),
-  paint: z.enum(paintCodes as [FamilyCode, ...FamilyCode[]]),
+  paint: z.enum(paintCodes),
   colours: z.object({ a: colour, b: colour.optional() }),
 })
 export type PlanText = z.input<typeof planInput>
 
+/** What is not done, and is known to whoever lets it go. */
+const despite = z.array(z.enum(concernCodes)).max(concernCodes.length).default([])
+
 export const listingInput = (house: House) =>
-  z.object({ entryId: id, pieceId: id, channelId: id, price: neededMoney(house), on: day, note: optionalWords(500) })
+  z.object({ entryId: id, pieceId: id, channelId: id, price: neededMoney(house), on: day, note: optionalWords(500), despite })
 export type ListingText = z.input<ReturnType<typeof listingInput>>
 
 export const endingInput = (house: House) =>
@@ -129,6 +163,7 @@ export const endingInput = (house: House) =>
       fees: money(house),
       on: day,
       note: optionalWords(500),
+      despite,
     })
     .superRefine((ending, context) => {
       const paid = ending.outcome === 'sold' || ending.outcome === 'handed-over'
@@ -162,8 +197,8 @@ export const findingInput = z.object({
 })
 export type FindingText = z.input<typeof findingInput>
 
-/** Something wrong with a part: what, where, how bad; where a check found it, the check. Without a repair it is a note. */
-export const mendInput = z
+/** Something wrong with a part: what, where, how bad; where a check found it, the check. Without a remedy it is a note. */
+const snagFields = z
   .object({
     planId: id,
     entryId: id,
@@ -175,9 +210,9 @@ export const mendInput = z
       .transform((person) => person || null),
     stepIds: z.array(id).max(120),
     at: instant,
-    repair: z
-      .enum(['', ...repairCodes], 'Choose what went wrong.')
-      .transform((code) => (code === '' ? null : (code as RepairCode))),
+    remedy: z
+      .enum(['', ...remedyCodes], 'Choose what went wrong.')
+      .transform((code) => (code === '' ? null : (code as RemedyCode))),
     severity: z.enum(codesOf(severities)),
     spot: z.int().min(0).max(8).nullable(),
     mark: z
@@ -187,23 +222,32 @@ export const mendInput = z
     failed: z.object({ entryId: id, stepId: id, checkCode: z.enum(checkCodes) }).nullable(),
     note: optionalWords(2000),
   })
-  .refine(({ repair, note }) => repair !== null || note !== null, {
-    path: ['repair'],
+  .refine(({ remedy, note }) => remedy !== null || note !== null, {
+    path: ['remedy'],
     message: 'Choose what is wrong, or write it down.',
   })
+/** What an older page of this app still holds on a device says `repair` where now is said `remedy`. */
+export const mendInput = z.preprocess(
+  (typed) => (typeof typed === 'object' && typed !== null && 'repair' in typed ? { remedy: typed.repair, ...typed } : typed),
+  snagFields,
+)
+export type MendText = z.input<typeof snagFields>
+
+/** A finish as a house keeps it. */
+export const recipeWish = z.object({
+  look: z.enum(lookCodes),
+  with: z.array(z.enum(lookCodes)).max(4).default([]),
+  paint: z.enum(paintCodes),
+  colours: z.object({ a: colour, b: colour.optional() }).transform(({ a, b }) => ({ a, ...(b && { b }) })),
+  seal: z.enum(topcoatCodes).optional(),
+  departures: methodInput.partial().default({}),
+})
 
 /** A wish to be kept by the house under a name. */
 export const recipeInput = z.object({
   id,
   at: instant,
   name: words('what this finish is called', 80),
-  wish: z.object({
-    look: z.enum(lookCodes),
-    with: z.array(z.enum(lookCodes)).max(4),
-    paint: z.enum(paintCodes as [FamilyCode, ...FamilyCode[]]),
-    colours: z.object({ a: colour, b: colour.optional() }),
-    seal: z.enum(sealCodes).optional(),
-    departures: methodInput.partial(),
-  }),
+  wish: recipeWish,
 })
 export type RecipeText = z.input<typeof recipeInput>

@@ -2,8 +2,8 @@
  * The studio's own drying figures in place of the label's, family by family, each taken up on purpose. Pure.
  * What opens is pushed to the careful factor, what closes is never pushed later than the label.
  */
-import type { FamilyCode } from '../finish/families'
-import type { StepWindow } from '../finish/windows'
+import type { FamilyCode } from '@/core/craft/families'
+import type { StepWindow } from '@/core/craft/windows'
 
 export interface DryingFactor {
   p50: number

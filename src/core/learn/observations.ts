@@ -2,11 +2,11 @@
  * What fingers found, against what the label said: each observation as a ratio of drying minutes at the reference air. A part
  * still wet after the label's time counts as at least that long. Pure.
  */
-import { dryingMinutes, filmMinutes, type Assistance, type Reading } from '../drying/windowFor'
-import type { FamilyCode } from '../finish/families'
-import type { StepWindow } from '../finish/windows'
-import { inOrder } from '../log/entry'
-import type { Film } from '../mix/coatVolumes'
+import { dryingMinutes, filmMinutes, type Assistance, type Reading } from '@/core/drying/windowFor'
+import type { FamilyCode } from '@/core/craft/families'
+import type { StepWindow } from '@/core/craft/windows'
+import { compareText } from '@/core/log/entry'
+import type { Film } from '@/core/measure/film'
 import { calibrate, type Calibration } from './calibrate'
 
 /** One tap on a drying part, with what it was read against. */
@@ -36,7 +36,7 @@ export interface Lesson extends Calibration {
  * have it. A coat teaches once, however often it was felt.
  */
 export function observe(all: readonly Seen[]): Observation[] {
-  const inTime = [...all].sort((a, b) => inOrder(a.at, b.at))
+  const inTime = [...all].sort((a, b) => compareText(a.at, b.at))
   const read = inTime.map((seen) => ({ seen, minutes: dryingMinutes({ ...seen, kind: seen.label.clock }, seen.at) }))
   const teachers = new Map<string, Seen>()
   for (const { seen, minutes } of read) {

@@ -2,10 +2,10 @@
  * One line of the log. The log only grows: an entry that corrects another names it and stands in its place.
  * Instants ISO 8601 UTC, money in minor units, minutes of labour, amounts in ml or g.
  */
-import type { Film } from '../mix/coatVolumes'
-import type { FamilyCode } from '../finish/families'
-import type { RepairCode } from '../finish/repairs'
-import type { CheckCode } from '../labour/operations'
+import type { Film } from '@/core/measure/film'
+import type { FamilyCode } from '@/core/craft/families'
+import type { RemedyCode } from '@/core/craft/remedies'
+import type { CheckCode } from '@/core/craft/operations'
 
 export const costKinds = {
   bought: 'bought for',
@@ -46,6 +46,7 @@ export const entryKinds = [
   'listed',
   ...(Object.keys(outcomes) as Outcome[]),
   'amended',
+  'split',
   'struck',
 ] as const
 export type EntryKind = (typeof entryKinds)[number]
@@ -53,10 +54,15 @@ export type EntryKind = (typeof entryKinds)[number]
 export const sheens = { flat: 'dead flat', matt: 'matt', satin: 'satin', gloss: 'gloss' } as const
 export type Sheen = keyof typeof sheens
 export const severities = { slight: 'slight', plain: 'plain to see', grave: 'must be mended' } as const
-export type Severity = keyof typeof severities
-/** `pass`, `fail`, `later` answer a check; `dry` and `wet` are what a finger found. */
-export const results = ['pass', 'fail', 'later', 'dry', 'wet'] as const
-export type Result = (typeof results)[number]
+export type SnagSeverity = keyof typeof severities
+export const verdicts = ['pass', 'fail', 'later'] as const
+/** An answer to a check. */
+export type Verdict = (typeof verdicts)[number]
+export const touches = ['dry', 'wet'] as const
+/** What a finger found. */
+export type Touch = (typeof touches)[number]
+export const assistKinds = ['fan', 'heatGun'] as const
+export type AssistKind = (typeof assistKinds)[number]
 
 export interface CoatFigures {
   productId: string | null
@@ -66,6 +72,7 @@ export interface CoatFigures {
   batchId: string | null
   family: FamilyCode
   mix: string | null
+  /** of what went on: the mixed volume, where it was mixed */
   amount: number
   unit: 'ml' | 'g'
   applicator: string | null
@@ -75,8 +82,19 @@ export interface CoatFigures {
   place: string | null
 }
 
+/** One thing that went into a mix: how many parts, so much of it, from which tin. Water and plaster have none. */
+export interface MixComponent {
+  name: string
+  parts: number
+  /** ml or g */
+  amount: number
+  productId: string | null
+  lotId: string | null
+}
+
 /** A mix made up for one coat or many. */
 export interface BatchFigures {
+  /** what it is called by: its first component from the shelf */
   productId: string | null
   lotId: string | null
   family: FamilyCode
@@ -84,6 +102,9 @@ export interface BatchFigures {
   /** of the ready mix */
   volume: number
   unit: 'ml' | 'g'
+  components: MixComponent[]
+  /** the steps it was made for */
+  stepIds: string[]
 }
 
 /** A place on a photograph, as shares of its width and height from the top left. */
@@ -93,13 +114,72 @@ export interface Mark {
   y: number
 }
 
-export interface Entry {
+/** Facts before and after, by name. */
+export type Change = Record<string, [before: string | null, after: string | null]>
+
+/** What went over to another piece when a set was split: added here, taken off there. Minor units by kind of cost, minutes. */
+export interface SplitShare {
+  /** the other piece */
+  pieceId: string
+  /** 1 where it came here, -1 where it went from here */
+  sign: 1 | -1
+  costs: Partial<Record<CostKind, number>>
+  minutes: number
+}
+
+interface OnPart {
+  partId: string
+}
+interface OnStep extends OnPart {
+  stepId: string
+}
+interface Paid {
+  /** the price */
+  money: number
+  /** what the channel really took of it */
+  fees: number
+}
+
+/** What an entry carries, by its kind, beside what all of them do. */
+interface EntryFacts {
+  /** `outside`: begun before its window opened, or after it closed */
+  started: OnStep & { outside: 'early' | 'late' | null }
+  paused: OnStep
+  resumed: OnStep
+  /** `minutes`: labour typed by hand; wins over the clock */
+  ended: OnStep & { minutes: number | null }
+  'left-out': OnStep
+  helped: OnStep & { minutes: number }
+  checked: OnStep & { checkCode: CheckCode; result: Verdict }
+  seen: OnStep & { result: Touch }
+  assisted: OnPart & { assist: AssistKind }
+  unassisted: OnPart & { assist: AssistKind }
+  /** `spot`: where on the part, a ninth of its face: 0 top left to 8 bottom right */
+  snag: OnPart & { remedy: RemedyCode | null; severity: SnagSeverity; spot: number | null; mark: Mark | null }
+  /** `money`: what went into it */
+  mixed: { batch: BatchFigures; money: number }
+  /** `money`: the material; the air as it was where the entry was made */
+  coat: OnPart & { coat: CoatFigures; money: number; temperature: number | null; humidity: number | null }
+  cost: { costKind: CostKind; money: number }
+  note: object
+  /** `money`: the ask */
+  listed: { channelId: string; money: number }
+  sold: Paid & { channelId: string }
+  'handed-over': Paid & { channelId: string | null }
+  kept: object
+  given: object
+  scrapped: object
+  amended: { detail: Change }
+  split: { detail: SplitShare }
+  struck: { corrects: string }
+}
+
+interface EntryBase {
   /** UUIDv7, made where the entry was made */
   id: string
   pieceId: string
   partId: string | null
   stepId: string | null
-  kind: EntryKind
   /** when it happened */
   at: string
   /** when it was written down */
@@ -107,38 +187,63 @@ export interface Entry {
   personId: string | null
   /** the entry this one stands in place of */
   corrects: string | null
-  /** labour typed by hand; wins over the clock */
-  minutes: number | null
-  coat: CoatFigures | null
-  batch: BatchFigures | null
-  costKind: CostKind | null
-  /** a cost, a coat's material, what went into a batch, the ask of a listing, the price of a sale */
-  money: number | null
-  /** what the channel really took of a sale */
-  fees: number | null
-  channelId: string | null
   note: string | null
-  /** the answer to a check, or what a finger found */
-  result: Result | null
-  checkCode: CheckCode | null
-  /** a step begun before its window opened, or after it closed */
-  outside: 'early' | 'late' | null
-  assist: 'fan' | 'heatGun' | null
-  /** what was wrong, for a snag */
-  repair: RepairCode | null
-  severity: Severity | null
-  /** where on the part, a ninth of its face: 0 top left to 8 bottom right */
-  spot: number | null
-  mark: Mark | null
-  /** the air as it was where the entry was made */
-  temperature: number | null
-  humidity: number | null
-  /** for `amended`: the piece's facts before and after, by name */
-  detail: Record<string, [before: string | null, after: string | null]> | null
 }
+/** An entry of one kind. */
+export type EntryOf<K extends EntryKind> = K extends EntryKind
+  ? Omit<EntryBase, keyof EntryFacts[K]> & EntryFacts[K] & { kind: K }
+  : never
+export type Entry = EntryOf<EntryKind>
+
+type MayBeNull<T> = { [K in keyof T]-?: null extends T[K] ? K : never }[keyof T]
+type Loose<T> = T extends Entry
+  ? Omit<T, MayBeNull<T> | 'recordedAt'> & Partial<Pick<T, MayBeNull<T>>> & { recordedAt?: string }
+  : never
+/** An entry on its way in: what it does not say is left out. */
+export type EntryDraft = Loose<Entry>
+
+const unsaid: { [K in EntryKind]: Partial<EntryOf<K>> } = {
+  started: { outside: null },
+  paused: {},
+  resumed: {},
+  ended: { minutes: null },
+  'left-out': {},
+  helped: {},
+  checked: {},
+  seen: {},
+  assisted: {},
+  unassisted: {},
+  snag: { remedy: null, spot: null, mark: null },
+  mixed: {},
+  coat: { temperature: null, humidity: null },
+  cost: {},
+  note: {},
+  listed: {},
+  sold: {},
+  'handed-over': { channelId: null },
+  kept: {},
+  given: {},
+  scrapped: {},
+  amended: {},
+  split: {},
+  struck: {},
+}
+const unsaidByAll = { partId: null, stepId: null, personId: null, corrects: null, note: null }
+
+/** A draft as the entry it will be: what it does not say is empty, and it is written down when it happened. */
+export const wholeEntry = (draft: EntryDraft): Entry =>
+  ({ ...unsaidByAll, ...unsaid[draft.kind], recordedAt: draft.at, ...draft }) as Entry
+
+/** Narrows a log to the entries of some kinds. */
+export const ofKind = <K extends EntryKind>(log: readonly Entry[], ...kinds: K[]): EntryOf<K>[] =>
+  log.filter((entry): entry is EntryOf<K> => (kinds as EntryKind[]).includes(entry.kind))
+
+/** The entries by which a piece leaves. */
+export type EndingEntry = EntryOf<Outcome>
+export const isEnding = (entry: Entry): entry is EndingEntry => entry.kind in outcomes
 
 /** Instants and ids as they are written sort as they stand; thousands of them are sorted for a page. */
-export const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
+export const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 /**
  * The entries that count, in order of time: each correction in place of what it corrects, struck ones gone.
@@ -148,38 +253,11 @@ export function effectiveLog(entries: readonly Entry[]): Entry[] {
   const replaced = new Set(entries.map(({ corrects }) => corrects))
   return entries
     .filter(({ id, kind }) => !replaced.has(id) && kind !== 'struck')
-    .sort((a, b) => inOrder(a.at, b.at) || inOrder(a.id, b.id))
+    .sort((a, b) => compareText(a.at, b.at) || compareText(a.id, b.id))
 }
 
 /** The entries an entry stands in place of, newest first. */
 export function historyOf(entry: Entry, entries: readonly Entry[]): Entry[] {
   const before = entries.find(({ id }) => id === entry.corrects)
   return before ? [before, ...historyOf(before, entries)] : []
-}
-
-/** A new entry with all it does not say left empty. */
-export const blankEntry: Omit<Entry, 'id' | 'pieceId' | 'kind' | 'at' | 'recordedAt'> = {
-  partId: null,
-  stepId: null,
-  personId: null,
-  corrects: null,
-  minutes: null,
-  coat: null,
-  batch: null,
-  costKind: null,
-  money: null,
-  fees: null,
-  channelId: null,
-  note: null,
-  result: null,
-  checkCode: null,
-  outside: null,
-  assist: null,
-  repair: null,
-  severity: null,
-  spot: null,
-  mark: null,
-  temperature: null,
-  humidity: null,
-  detail: null,
 }

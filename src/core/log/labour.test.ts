@@ -1,21 +1,30 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { at, entry, ms } from '../testing/piece'
-import { assistanceOf, helpsNow } from './assistance'
+import { at, entry, ms } from '@/core/testing/piece'
+import { assistanceOf, assistsNow } from './assistance'
 import type { Entry } from './entry'
-import { advance, isForgotten, labourOf, minutesOf, ranMinutes, stepClocks, untouchedClock } from './labour'
+import {
+  advance,
+  isForgotten,
+  labourOf,
+  minutesOf,
+  ranMinutes,
+  stepClocks,
+  untouchedClock,
+  workIn,
+  type ClockKind,
+} from './labour'
 import { shareSetUp, type WorkedStep } from './sharedSetUp'
 
 const [wenna, joss] = ['wenna', 'joss']
-const say = (kind: Entry['kind'], when: string, stepId: string, over: Partial<Entry> = {}) =>
-  entry(kind, at(when), { partId: 'part', stepId, personId: wenna, ...over })
+const say = (
+  kind: ClockKind,
+  when: string,
+  stepId: string,
+  over: { minutes?: number | null; personId?: string | null } = {},
+): Entry => entry(kind, at(when), { partId: 'part', stepId, personId: wenna, ...over })
 const labour = (log: Entry[], now = '18:00') => {
-  const worked = labourOf(
-    stepClocks(
-      [...log].sort((a, b) => a.at.localeCompare(b.at)),
-      ms(now),
-    ),
-  )
+  const worked = labourOf(stepClocks(workIn([...log].sort((a, b) => a.at.localeCompare(b.at))), ms(now)))
   return (stepId: string, personId?: string) =>
     personId === undefined ? minutesOf(worked, stepId) : (worked.get(stepId)?.get(personId) ?? 0)
 }
@@ -111,7 +120,7 @@ describe('whose minutes', () => {
 describe('the clock’s face', () => {
   const face = (log: Entry[], now: string) =>
     ranMinutes(
-      log.reduce((clock, each) => advance(clock, each, 'a'), untouchedClock),
+      workIn(log).reduce((clock, each) => advance(clock, each, 'a'), untouchedClock),
       ms(now),
     )
   test('shows what it ran, pauses left out: twenty minutes, ten of rest, five more', () => {
@@ -178,7 +187,7 @@ describe('set-up and cleaning', () => {
 })
 
 describe('fans and heat guns', () => {
-  const on = (kind: Entry['kind'], when: string, assist: 'fan' | 'heatGun', partId = 'part') =>
+  const on = (kind: 'assisted' | 'unassisted', when: string, assist: 'fan' | 'heatGun', partId = 'part') =>
     entry(kind, at(when), { partId, assist })
 
   test('a fan stands from its on to its off, beside this part alone', () => {
@@ -199,6 +208,6 @@ describe('fans and heat guns', () => {
     ]
     const help = assistanceOf(log, 'part')
     expect(help).toEqual([{ kind: 'fan', from: at('09:00'), to: at('09:30') }])
-    expect([helpsNow(help, ms('09:10')), helpsNow(help, ms('09:30'))]).toEqual([['fan'], []])
+    expect([assistsNow(help, ms('09:10')), assistsNow(help, ms('09:30'))]).toEqual([['fan'], []])
   })
 })

@@ -2,12 +2,31 @@
  * Whose minutes went into which step. A person's minute counts once: where somebody has several steps running it is split
  * between them. Hands not named count as one pair. Minutes typed win over the clock, and are not split. Pure; ms inside.
  */
-import type { Entry } from './entry'
-
-export type WorkEntry = Pick<Entry, 'stepId' | 'kind' | 'at' | 'personId' | 'minutes'>
+import type { Entry, EntryOf } from './entry'
 
 /** The kinds of entry that move a clock. */
-export const clockKinds: ReadonlySet<Entry['kind']> = new Set(['started', 'paused', 'resumed', 'ended', 'left-out', 'helped'])
+export const clockKinds = ['started', 'paused', 'resumed', 'ended', 'left-out', 'helped'] as const
+export type ClockKind = (typeof clockKinds)[number]
+
+/** An entry of a step's clock. */
+export interface WorkEntry {
+  stepId: string
+  kind: ClockKind
+  at: string
+  personId: string | null
+  /** labour said by hand */
+  minutes: number | null
+}
+const isWork = (entry: Entry): entry is EntryOf<ClockKind> => (clockKinds as readonly Entry['kind'][]).includes(entry.kind)
+/** What a log says of clocks, in its order. */
+export const workIn = (log: readonly Entry[]): WorkEntry[] =>
+  log.filter(isWork).map((entry) => ({
+    stepId: entry.stepId,
+    kind: entry.kind,
+    at: entry.at,
+    personId: entry.personId,
+    minutes: 'minutes' in entry ? entry.minutes : null,
+  }))
 
 /** A stretch in which one person's clock ran on one step. */
 export interface Spell {
@@ -51,7 +70,6 @@ const minuteMs = 60_000
 export function stepClocks(log: readonly WorkEntry[], nowMs: number): Map<string, StepClock> {
   const clocks = new Map<string, StepClock>()
   for (const entry of log) {
-    if (!entry.stepId) continue
     clocks.set(entry.stepId, advance(clocks.get(entry.stepId) ?? untouchedClock, entry, entry.stepId))
   }
   for (const [id, clock] of clocks)

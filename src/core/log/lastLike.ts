@@ -1,14 +1,29 @@
 /** How a like coat went on the last time: what the next one begins with. Pure. */
-import type { FamilyCode } from '../finish/families'
-import type { CoatFigures, Entry } from './entry'
+import type { FamilyCode } from '@/core/craft/families'
+import type { OperationCode } from '@/core/craft/operations'
+import type { CoatFigures } from './entry'
 
-/** The latest coat of a family, in this colour's tin where there is one; null where none was logged. */
-export function findLastLike(coats: readonly Entry[], family: FamilyCode, tins: ReadonlySet<string>): CoatFigures | null {
-  let last: Entry | null = null
-  for (const entry of coats) {
-    if (entry.kind !== 'coat' || entry.coat?.family !== family) continue
-    if (entry.coat.productId !== null && tins.size > 0 && !tins.has(entry.coat.productId)) continue
-    if (last === null || entry.at > last.at) last = entry
+/** A coat as it was logged, with the operation it was laid in. */
+export interface LoggedCoat {
+  operation: OperationCode
+  at: string
+  coat: CoatFigures
+}
+
+/**
+ * The latest coat of the same operation and family, in this colour's product where there is one; null where none was logged. A
+ * wash says nothing of how a plain coat is laid.
+ */
+export function findLastLike(
+  coats: readonly LoggedCoat[],
+  like: { operation: OperationCode; family: FamilyCode; productIds: ReadonlySet<string> },
+): CoatFigures | null {
+  let last: LoggedCoat | null = null
+  for (const each of coats) {
+    const { family, productId } = each.coat
+    if (each.operation !== like.operation || family !== like.family) continue
+    if (productId !== null && like.productIds.size > 0 && !like.productIds.has(productId)) continue
+    if (last === null || each.at > last.at) last = each
   }
   return last?.coat ?? null
 }

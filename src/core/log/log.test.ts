@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { at, entry, ms, onStep } from '../testing/piece'
-import { effectiveLog, historyOf } from './entry'
+import { at, entry, ms, onStep } from '@/core/testing/piece'
+import { effectiveLog, historyOf, ofKind, type Entry } from './entry'
 import { stateOf, stepStates } from './stepStates'
 
 describe('the log that counts', () => {
@@ -9,11 +9,11 @@ describe('the log that counts', () => {
   const righter = entry('cost', at('09:00'), { money: 2450, costKind: 'bought', corrects: right.id })
 
   test('a correction stands in place of what it corrects, and a correction of it in its place', () => {
-    expect(effectiveLog([wrong, right]).map(({ money }) => money)).toEqual([2400])
-    expect(effectiveLog([wrong, right, righter]).map(({ money }) => money)).toEqual([2450])
+    expect(ofKind(effectiveLog([wrong, right]), 'cost').map(({ money }) => money)).toEqual([2400])
+    expect(ofKind(effectiveLog([wrong, right, righter]), 'cost').map(({ money }) => money)).toEqual([2450])
   })
   test('the whole history of an entry stays, newest first', () => {
-    expect(historyOf(righter, [wrong, right, righter]).map(({ money }) => money)).toEqual([2400, 4200])
+    expect(ofKind(historyOf(righter, [wrong, right, righter]), 'cost').map(({ money }) => money)).toEqual([2400, 4200])
   })
   test('what was struck out is gone from what counts, with nothing in its place', () => {
     expect(effectiveLog([wrong, entry('struck', at('10:00'), { corrects: wrong.id })])).toEqual([])
@@ -27,7 +27,7 @@ describe('the log that counts', () => {
 describe('a step', () => {
   const started = entry('started', at('09:00'), onStep('s'))
   const ended = entry('ended', at('09:35'), onStep('s'))
-  const state = (...log: ReturnType<typeof entry>[]) => stateOf(stepStates(log, ms('10:00')), 's')
+  const state = (...log: Entry[]) => stateOf(stepStates(log, ms('10:00')), 's')
 
   test('nothing said of it: it waits', () => expect(state()).toMatchObject({ status: 'waiting', minutes: 0 }))
   test('started at nine it has run an hour by ten', () =>

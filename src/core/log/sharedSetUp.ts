@@ -2,7 +2,7 @@
  * Alike steps worked in one go have one set-up, in the first one's clock, and one cleaning, in the last one's. Both are shared
  * out evenly, so that no piece pays for another's brush. Minutes; pure.
  */
-import { getOperation, type OperationCode } from '../labour/operations'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
 
 export interface WorkedStep {
   stepId: string

@@ -1,19 +1,22 @@
 /** Where each step of a plan stands, read off the log. Pure; `nowMs` is an argument. */
-import type { Entry } from './entry'
-import { labourOf, minutesOf, stepClocks, untouchedClock, type Labour, type StepClock } from './labour'
+import type { Entry, EntryOf } from './entry'
+import { labourOf, minutesOf, stepClocks, untouchedClock, workIn, type Labour, type StepClock } from './labour'
 
 export interface StepState extends Pick<StepClock, 'status' | 'startedAt' | 'endedAt' | 'since' | 'ranMs'> {
   /** labour so far, all hands together; a running clock counts up to `nowMs` */
   minutes: number
   /** whose they were; '' for hands not named */
   byPerson: ReadonlyMap<string, number>
-  coat: Entry | null
+  /** every coat that was logged on it, in order of time */
+  coats: readonly EntryOf<'coat'>[]
+  /** the last of them: what its drying is read by */
+  coat: EntryOf<'coat'> | null
   /** the last answer to the check that ends it */
-  check: Entry | null
+  check: EntryOf<'checked'> | null
   /** the end that counts */
-  ended: Entry | null
+  ended: EntryOf<'ended'> | null
   /** a second end by somebody else: which one counts is to be settled */
-  conflict: Entry | null
+  conflict: EntryOf<'ended'> | null
 }
 
 const nobody: ReadonlyMap<string, number> = new Map()
@@ -21,6 +24,7 @@ export const untouched: StepState = {
   ...untouchedClock,
   minutes: 0,
   byPerson: nobody,
+  coats: [],
   coat: null,
   check: null,
   ended: null,
@@ -32,7 +36,7 @@ export const untouched: StepState = {
  * it this log's alone counts.
  */
 export function stepStates(log: readonly Entry[], nowMs: number, labour?: Labour): Map<string, StepState> {
-  const clocks = stepClocks(log, nowMs)
+  const clocks = stepClocks(workIn(log), nowMs)
   const worked = labour ?? labourOf(clocks)
   const states = new Map<string, StepState>()
   for (const [id, { status, startedAt, endedAt, since, ranMs }] of clocks) {
@@ -40,9 +44,10 @@ export function stepStates(log: readonly Entry[], nowMs: number, labour?: Labour
     states.set(id, { ...untouched, status, startedAt, endedAt, since, ranMs, minutes, byPerson: worked.get(id) ?? nobody })
   }
   for (const entry of log) {
-    const state = entry.stepId ? states.get(entry.stepId) : undefined
-    if (!state || !entry.stepId) continue
-    if (entry.kind === 'coat') state.coat = entry
+    if (entry.stepId === null) continue
+    // a coat may be written down on a step whose clock nobody touched
+    const state = states.get(entry.stepId) ?? { ...untouched }
+    if (entry.kind === 'coat') states.set(entry.stepId, Object.assign(state, { coat: entry, coats: [...state.coats, entry] }))
     if (entry.kind === 'checked') state.check = entry
     if (entry.kind === 'ended') {
       if (state.ended) state.conflict = entry

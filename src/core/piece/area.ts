@@ -1,5 +1,5 @@
 /** What a part measures, all of its like counted. */
-import { surfaceArea } from '../surface/surfaceArea'
+import { surfaceArea } from '@/core/measure/surfaceArea'
 import type { Part } from './piece'
 
 /** m² of a part: the surfaces of one, times how many there are. */

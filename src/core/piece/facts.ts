@@ -1,5 +1,5 @@
 /** A part as the planner sees it: its facts, and what the log says has been done on it. */
-import type { FinishablePart } from '../finish/planFinish'
+import type { FinishablePart } from '@/core/finish/planFinish'
 import { areaOfPart } from './area'
 import type { PartJourney } from './journey'
 import type { Part, PlanStep } from './piece'

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { benchOrder } from '../bench/benchOrder'
-import { whatFits } from '../bench/whatFits'
-import { at, entry, fileWith, ms, onStep, partWith, planStep, worked } from '../testing/piece'
+import { benchOrder } from '@/core/bench/benchOrder'
+import { whatFits } from '@/core/bench/whatFits'
+import { at, entry, fileWith, ms, onStep, partWith, planStep, worked } from '@/core/testing/piece'
 import { aheadOn, doneOn } from './facts'
-import { journeyOf } from './journey'
+import { readPiece } from './journey'
 import { sectionOf } from './section'
 
 const first = planStep('one')
@@ -14,35 +14,38 @@ describe('where a piece stands', () => {
   const file = fileWith([partWith([first, second, last])], worked('one', '09:00', '09:30'))
 
   test('a coat ended at 9:30 may be tested from 10:30 and is safe from 11:30', () => {
-    const [part] = journeyOf(file, [], ms('10:00')).parts
+    const [part] = readPiece(file, { climate: [], nowMs: ms('10:00') }).parts
     expect(part?.window?.times).toMatchObject({ mayOpen: at('10:30'), opens: at('11:30'), closes: null })
     expect(part?.window?.phase).toBe('shut')
     expect(part?.next?.id).toBe('two')
-    expect(journeyOf(file, [], ms('10:45')).parts[0]?.window?.phase).toBe('open')
-    expect(journeyOf(file, [], ms('12:00')).parts[0]?.window?.phase).toBe('best')
+    expect(readPiece(file, { climate: [], nowMs: ms('10:45') }).parts[0]?.window?.phase).toBe('open')
+    expect(readPiece(file, { climate: [], nowMs: ms('12:00') }).parts[0]?.window?.phase).toBe('best')
   })
   test('after a change of plan the window is the one to what now follows: wear, not the next coat', () => {
     const worn = planStep('wear', { operation: 'dry-distress', family: null, colour: null, amount: null, window: null })
     const part = partWith([worn], { earlier: [first] })
-    const [changed] = journeyOf(fileWith([part], worked('one', '09:00', '09:30')), [], ms('09:40')).parts
+    const [changed] = readPiece(fileWith([part], worked('one', '09:00', '09:30')), { climate: [], nowMs: ms('09:40') }).parts
     // chalk-style is touch dry after 30 minutes
     expect(changed?.window?.times.opens).toBe(at('10:00'))
   })
   test('a clock that ran when the plan was changed runs on, counts once, and the new plan begins after it', () => {
     const running = [...worked('one', '09:00', '09:30'), entry('started', at('11:30'), onStep('two'))]
     const before = partWith([first, second, last])
-    const [old] = journeyOf(fileWith([before], running), [], ms('11:40')).parts
+    const [old] = readPiece(fileWith([before], running), { climate: [], nowMs: ms('11:40') }).parts
     if (!old) throw new Error('a piece has a part')
     // what is being worked is not asked for again
     expect(doneOn(old).map(({ id }) => id)).toEqual(['one', 'two'])
     expect(aheadOn(old).map(({ id }) => id)).toEqual(['three'])
     const after = partWith([planStep('new')], { earlier: [first, second] })
-    const journey = journeyOf(fileWith([after], running), [], ms('11:40'))
+    const journey = readPiece(fileWith([after], running), { climate: [], nowMs: ms('11:40') })
     expect(journey.parts[0]?.running?.step.id).toBe('two')
     expect(journey).toMatchObject({ stage: 'under-way', minutesDone: 40 })
     const [line] = benchOrder([journey], ms('11:40')).running
     expect(line?.step.id).toBe('two')
-    const ended = journeyOf(fileWith([after], [...running, entry('ended', at('11:45'), onStep('two'))]), [], ms('12:00'))
+    const ended = readPiece(fileWith([after], [...running, entry('ended', at('11:45'), onStep('two'))]), {
+      climate: [],
+      nowMs: ms('12:00'),
+    })
     expect(ended.parts[0]?.running).toBeNull()
     expect(ended.parts[0]?.next?.id).toBe('new')
     expect(ended.minutesDone).toBe(45)
@@ -50,19 +53,24 @@ describe('where a piece stands', () => {
   test('a part whose last step of the plan is left out is not finished while an older step still runs', () => {
     const after = partWith([planStep('new')], { earlier: [second] })
     const log = [entry('started', at('09:00'), onStep('two')), entry('left-out', at('09:10'), onStep('new'))]
-    expect(journeyOf(fileWith([after], log), [], ms('09:20')).parts[0]?.finishedAt).toBeNull()
+    expect(readPiece(fileWith([after], log), { climate: [], nowMs: ms('09:20') }).parts[0]?.finishedAt).toBeNull()
   })
   test('below 10 °C it stands still', () => {
-    const [part] = journeyOf(file, [{ at: at('08:00'), temperature: 7, humidity: 50 }], ms('12:00')).parts
+    const [part] = readPiece(file, { climate: [{ at: at('08:00'), temperature: 7, humidity: 50 }], nowMs: ms('12:00') }).parts
     expect(part?.window?.times.opens).toBeNull()
   })
   test('30 minutes are done, 40 are to come', () => {
-    expect(journeyOf(file, [], ms('10:00'))).toMatchObject({ stage: 'under-way', minutesDone: 30, minutesLeft: 40 })
+    expect(readPiece(file, { climate: [], nowMs: ms('10:00') })).toMatchObject({
+      stage: 'under-way',
+      minutesDone: 30,
+      minutesLeft: 40,
+    })
   })
   test('just in, under way, resting, listed, ended: one after another', () => {
     const parts = [partWith([first])]
     const all = worked('one', '09:00', '09:30')
-    const stage = (log: ReturnType<typeof entry>[], day = 4) => journeyOf(fileWith(parts, log), [], ms('12:00', day)).stage
+    const stage = (log: ReturnType<typeof entry>[], day = 4) =>
+      readPiece(fileWith(parts, log), { climate: [], nowMs: ms('12:00', day) }).stage
     expect(stage([])).toBe('just-in')
     expect(stage([entry('started', at('09:00'), onStep('one'))])).toBe('under-way')
     expect(stage(all)).toBe('resting')
@@ -71,7 +79,7 @@ describe('where a piece stands', () => {
   })
   test('the section shows the coat wet, then dry, and what is planned as planned', () => {
     const layers = (now: string) => {
-      const [part] = journeyOf(file, [], ms(now)).parts
+      const [part] = readPiece(file, { climate: [], nowMs: ms(now) }).parts
       return part ? sectionOf(part).layers.map(({ kind, state }) => `${kind} ${state}`) : []
     }
     expect(layers('10:00')).toEqual(['oldClear there', 'paint wet', 'paint planned'])
@@ -81,7 +89,7 @@ describe('where a piece stands', () => {
 
 describe('the bench’s order', () => {
   const journey = (log: ReturnType<typeof entry>[], now: string, steps = [first, second, last]) =>
-    journeyOf(fileWith([partWith(steps)], log), [], ms(now))
+    readPiece(fileWith([partWith(steps)], log), { climate: [], nowMs: ms(now) })
   const closing = planStep('wax', {
     operation: 'clear-wax',
     family: 'clear-wax',
@@ -109,8 +117,8 @@ describe('the bench’s order', () => {
   test('an hour later it is gone, and drying work is not offered', () => {
     const waxed = journey(worked('wax', '09:00', '09:20'), '11:00', [closing, off])
     const wet = journey(worked('one', '10:30', '10:50'), '11:00')
-    const { gone, drying, now } = benchOrder([waxed, wet], ms('11:00'))
-    expect([gone.map(({ step }) => step.id), drying.map(({ step }) => step.id), now]).toEqual([['off'], ['two'], []])
+    const { missed, drying, now } = benchOrder([waxed, wet], ms('11:00'))
+    expect([missed.map(({ step }) => step.id), drying.map(({ step }) => step.id), now]).toEqual([['off'], ['two'], []])
   })
   test('in 30 minutes a 20-minute coat fits and a second alike shares its 8 of set-up', () => {
     const { now } = benchOrder([journey([], '10:00'), journey([], '10:00')], ms('10:00'))

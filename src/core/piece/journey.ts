@@ -2,20 +2,29 @@
  * Where a part and a piece stand on their way, and what can be done next: read off plan, log and air. Instants in ms where
  * they are compared; pure, `nowMs` is an argument.
  */
-import { phaseAt, phasesOf, type Phase, type Segment } from '../drying/phase'
-import { windowFor, type Assistance, type DryingWindow } from '../drying/windowFor'
-import { isPaint, type FamilyCode } from '../finish/families'
-import { defaultMethod, type HouseMethod } from '../finish/method'
-import { getSubstrate } from '../finish/parts'
-import { curingOf, findStepWindow, type StepWindow } from '../finish/windows'
-import { asLearned, type Learned } from '../learn/learned'
-import { effectiveLog, inOrder, outcomes, type Entry, type Outcome } from '../log/entry'
-import { assistanceOf } from '../log/assistance'
-import { clockKinds, labourOf, stepClocks, type Labour, type WorkEntry } from '../log/labour'
-import { shareSetUp, type WorkedStep } from '../log/sharedSetUp'
-import { isAhead, stateOf, stepStates, type StepState } from '../log/stepStates'
+import { phaseAt, phasesOf, type Phase, type Segment } from '@/core/drying/phase'
+import { windowFor, type Assistance, type DryingWindow } from '@/core/drying/windowFor'
+import { isPaint, type FamilyCode } from '@/core/craft/families'
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { getSubstrate } from '@/core/craft/parts'
+import { curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
+import { asLearned, type Learned } from '@/core/learn/learned'
+import {
+  compareText,
+  effectiveLog,
+  isEnding,
+  ofKind,
+  type EndingEntry,
+  type Entry,
+  type EntryOf,
+  type Outcome,
+} from '@/core/log/entry'
+import { assistanceOf, assistsIn } from '@/core/log/assistance'
+import { labourOf, stepClocks, workIn, type Labour, type WorkEntry } from '@/core/log/labour'
+import { shareSetUp, type WorkedStep } from '@/core/log/sharedSetUp'
+import { isAhead, stateOf, stepStates, type StepState } from '@/core/log/stepStates'
 import type { Climate, Part, PieceFile, PlanStep } from './piece'
-import type { Film } from '../mix/coatVolumes'
+import type { Film } from '@/core/measure/film'
 
 export interface OpenWindow {
   /** the step whose end started the clock */
@@ -27,11 +36,16 @@ export interface OpenWindow {
   segments: Segment[]
   phase: Phase
 }
+/** A step that is behind a part. */
+export interface DoneStep {
+  step: PlanStep
+  state: StepState & { endedAt: string }
+}
 export interface PartJourney {
   part: Part
   steps: { step: PlanStep; state: StepState }[]
   /** what is done, of this plan and of earlier ones, in the order it was ended */
-  gone: { step: PlanStep; state: StepState }[]
+  done: DoneStep[]
   /** the window that the next step waits for; null where nothing holds it back */
   window: OpenWindow | null
   /** the step whose clock was started and not ended, of whichever plan: it may be paused */
@@ -42,12 +56,12 @@ export interface PartJourney {
   handle: OpenWindow | null
   use: OpenWindow | null
   /** checks put off: each is still to be answered */
-  checks: { step: PlanStep; asked: Entry }[]
+  checks: { step: PlanStep; asked: EntryOf<'checked'> }[]
   assistance: Assistance[]
 }
 export interface Ending {
   outcome: Outcome
-  entry: Entry
+  entry: EndingEntry
 }
 export type StageCode = 'just-in' | 'under-way' | 'resting' | 'ready' | 'listed' | 'ended'
 export interface Journey {
@@ -55,7 +69,7 @@ export interface Journey {
   log: Entry[]
   parts: PartJourney[]
   stage: StageCode
-  listing: Entry | null
+  listing: EntryOf<'listed'> | null
   ending: Ending | null
   /** minutes of labour so far and still to come by the norms */
   minutesDone: number
@@ -63,7 +77,7 @@ export interface Journey {
 }
 
 /** What a journey is read in: the air, the house, everybody's hours, what the studio has learned. */
-export interface Around {
+export interface ReadingContext {
   climate: Climate
   nowMs: number
   method?: HouseMethod | undefined
@@ -78,7 +92,7 @@ export interface OtherWork extends WorkEntry {
   family: FamilyCode | null
   hex: string | null
 }
-interface Reading extends Required<Pick<Around, 'climate' | 'nowMs' | 'method'>> {
+interface Reading extends Required<Pick<ReadingContext, 'climate' | 'nowMs' | 'method'>> {
   log: readonly Entry[]
   states: ReadonlyMap<string, StepState>
   learned: Learned
@@ -89,43 +103,50 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
   const worked = [...part.earlier.map((step) => ({ step, state: stateOf(states, step.id) })), ...steps]
   // a clock that ran when the plan was changed runs on
   const running = worked.find(({ state }) => state.status === 'running' || state.status === 'paused') ?? null
-  const gone = worked
-    .filter(({ state }) => state.status === 'done' && state.endedAt !== null)
-    .sort((a, b) => inOrder(a.state.endedAt ?? '', b.state.endedAt ?? ''))
-  const last = gone.at(-1)
+  const done = worked
+    .flatMap(({ step, state }): DoneStep[] =>
+      state.status === 'done' && state.endedAt !== null ? [{ step, state: { ...state, endedAt: state.endedAt } }] : [],
+    )
+    .sort((a, b) => compareText(a.state.endedAt, b.state.endedAt))
+  const last = done.at(-1)
   const next = steps.find(({ state }) => state.status === 'waiting')?.step ?? null
-  const assistance = assistanceOf(log, part.id)
-  const open = (step: PlanStep, state: StepState, own: StepWindow): OpenWindow => {
+  const assistance = assistanceOf(assistsIn(log), part.id)
+  const open = ({ step, state }: DoneStep, own: StepWindow, filmOf = (film: Film) => film): OpenWindow => {
     const label = asLearned(own, step.family, learned)
-    const endedAt = state.endedAt ?? ''
-    const film = state.coat?.coat?.film ?? step.film
+    const { endedAt } = state
+    const film = filmOf(state.coat?.coat.film ?? step.film)
     const times = windowFor({ endedAt, kind: label.clock, film, label, climate, assistance })
     const segments = phasesOf(times, Date.parse(endedAt))
     return { after: step, endedAt, label, film, times, segments, phase: phaseAt(segments, nowMs) }
   }
-  const finished = part.plan !== null && running === null && steps.length > 0 && steps.every(({ state }) => !isAhead(state))
-  const lastCoat = gone.findLast(({ step }) => step.amount !== null)
-  const curing = finished && lastCoat ? curingOf(curingFamily(lastCoat.step)) : null
+  // a plan that asks for nothing more is done with what was done before it
+  const finished = part.plan !== null && running === null && worked.length > 0 && steps.every(({ state }) => !isAhead(state))
+  const own = { ...method, ...part.plan?.departures }
+  const lastCoat = done.findLast(({ step }) => step.amount !== null)
+  const curing = finished && lastCoat ? curingOf(curingFamily(lastCoat.step), Number(own.fullUse)) : null
   // after a change of plan what holds a part back is the window to what follows by the new one
   const replanned = last !== undefined && part.earlier.includes(last.step)
-  const around = { kind: getSubstrate(part.substrate).kind, method: { ...method, ...part.plan?.departures } }
+  const around = { kind: getSubstrate(part.substrate).kind, method: own }
   const label = replanned
     ? findStepWindow(last.step.operation, last.step.family, next?.operation ?? null, around)
     : (last?.step.window ?? null)
   return {
     part,
     steps,
-    gone,
-    window: last && label && !finished ? open(last.step, last.state, label) : null,
+    done,
+    window: last && label && !finished ? open(last, label) : null,
     running,
     next,
     finishedAt: finished ? (last?.state.endedAt ?? null) : null,
-    handle: curing && lastCoat ? open(lastCoat.step, lastCoat.state, curing.handle) : null,
-    use: curing && lastCoat ? open(lastCoat.step, lastCoat.state, curing.use) : null,
-    checks: gone.flatMap(({ step, state }) => (state.check?.result === 'later' ? [{ step, asked: state.check }] : [])),
+    handle: curing && lastCoat ? open(lastCoat, curing.handle, notThin) : null,
+    use: curing && lastCoat ? open(lastCoat, curing.use, notThin) : null,
+    checks: done.flatMap(({ step, state }) => (state.check?.result === 'later' ? [{ step, asked: state.check }] : [])),
     assistance,
   }
 }
+
+/** A thin coat is dry sooner; it is no sooner hard. */
+const notThin = (film: Film): Film => (film === 'thin' ? 'normal' : film)
 
 /** Cure is the coat's own; a primer or cleaner on top counts as a clear. */
 const curingFamily = (step: PlanStep): FamilyCode =>
@@ -133,21 +154,17 @@ const curingFamily = (step: PlanStep): FamilyCode =>
     ? step.family
     : 'water-clear'
 
-/** The whole journey of a piece at `nowMs`, in this air. */
-export const journeyOf = (file: PieceFile, climate: Climate, nowMs: number, method?: HouseMethod): Journey =>
-  journeyIn(file, { climate, nowMs, method })
-
-/** A journey with all it is read in; see {@link Around}. */
-export function journeyIn(file: PieceFile, around: Around): Journey {
+/** A journey with all it is read in; see {@link ReadingContext}. */
+export function readPiece(file: PieceFile, around: ReadingContext): Journey {
   const log = effectiveLog(file.log)
   const own = workOf(file, log)
   return read(file, log, everybodysLabour([...own, ...(around.others ?? [])], around.nowMs), around)
 }
 
 /** Journeys of all the pieces given, each in its own air; their clocks are read together. */
-export function journeysIn(
+export function readPieces(
   files: readonly PieceFile[],
-  around: Omit<Around, 'climate'> & { climateOf: (file: PieceFile) => Climate },
+  around: Omit<ReadingContext, 'climate'> & { climateOf: (file: PieceFile) => Climate },
 ): Journey[] {
   const logs = files.map((file) => ({ file, log: effectiveLog(file.log) }))
   const work = [...logs.flatMap(({ file, log }) => workOf(file, log)), ...(around.others ?? [])]
@@ -155,25 +172,25 @@ export function journeysIn(
   return logs.map(({ file, log }) => read(file, log, labour, { ...around, climate: around.climateOf(file) }))
 }
 
+/** Every step that the log may speak of, of parts that were taken out too, by its id. */
+export const stepsOf = ({ parts, takenOut }: Pick<PieceFile, 'parts' | 'takenOut'>): Map<string, PlanStep> =>
+  new Map(
+    [...parts, ...takenOut].flatMap(({ plan, earlier }) => [...(plan?.steps ?? []), ...earlier]).map((step) => [step.id, step]),
+  )
+
 /** A piece's clock entries with what was worked. */
 function workOf(file: PieceFile, log: readonly Entry[]): OtherWork[] {
-  const steps = new Map(
-    file.parts.flatMap(({ plan, earlier }) => [...(plan?.steps ?? []), ...earlier]).map((step) => [step.id, step] as const),
-  )
-  return log.flatMap(({ stepId, kind, at, personId, minutes }) => {
-    if (stepId === null || !clockKinds.has(kind)) return []
-    const step = steps.get(stepId)
-    if (!step) return []
-    return [
-      { stepId, kind, at, personId, minutes, operation: step.operation, family: step.family, hex: step.colour?.hex ?? null },
-    ]
+  const steps = stepsOf(file)
+  return workIn(log).flatMap((entry) => {
+    const step = steps.get(entry.stepId)
+    return step ? [{ ...entry, operation: step.operation, family: step.family, hex: step.colour?.hex ?? null }] : []
   })
 }
 
 /** Minutes by step and person: each person's minute once, set-up and cleaning shared among what was worked in one go. */
 function everybodysLabour(work: readonly OtherWork[], nowMs: number): Labour {
   const clocks = stepClocks(
-    [...work].sort((a, b) => inOrder(a.at, b.at)),
+    [...work].sort((a, b) => compareText(a.at, b.at)),
     nowMs,
   )
   const labour = labourOf(clocks)
@@ -194,21 +211,23 @@ function everybodysLabour(work: readonly OtherWork[], nowMs: number): Labour {
   )
 }
 
-function read(file: PieceFile, log: Entry[], labour: Labour, { climate, nowMs, method, learned }: Around): Journey {
+function read(file: PieceFile, log: Entry[], labour: Labour, { climate, nowMs, method, learned }: ReadingContext): Journey {
   const states = stepStates(log, nowMs, labour)
   const reading = { climate, nowMs, method: method ?? defaultMethod, log, states, learned: learned ?? {} }
   const parts = file.parts.map((part) => partJourney(part, reading))
-  const end = log.findLast(({ kind }) => kind in outcomes) ?? null
-  const listing = log.findLast(({ kind }) => kind === 'listed') ?? null
+  const end = log.findLast(isEnding) ?? null
+  const listing = ofKind(log, 'listed').at(-1) ?? null
   const all = parts.flatMap(({ steps }) => steps)
   return {
     file,
     log,
     parts,
     listing,
-    ending: end ? { outcome: end.kind as Outcome, entry: end } : null,
+    ending: end && { outcome: end.kind, entry: end },
     stage: stageOf(parts, end !== null, listing !== null),
-    minutesDone: [...states.values()].reduce((sum, { minutes }) => sum + minutes, 0),
+    minutesDone:
+      [...states.values()].reduce((sum, { minutes }) => sum + minutes, 0) +
+      ofKind(log, 'split').reduce((sum, { detail }) => sum + detail.sign * detail.minutes, 0),
     minutesLeft: all
       .filter(({ state }) => isAhead(state))
       .reduce((sum, { step, state }) => sum + Math.max(0, step.minutes - state.minutes), 0),

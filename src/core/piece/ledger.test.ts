@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { costKinds, type CostKind, type Entry } from '../log/entry'
-import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep, worked } from '../testing/piece'
+import { costKinds, type CostKind, type Entry } from '@/core/log/entry'
+import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep, worked } from '@/core/testing/piece'
 import { areaOfPart } from './area'
-import { journeyOf } from './journey'
-import { boughtIn, earnedBy, ledgerSoFar, ledgerWhenDone, pricesFor, taxFor, type Terms } from './ledger'
+import { readPiece } from './journey'
+import { boughtIn, earnedBy, ledgerSoFar, ledgerWhenDone, pricesOfLedger, taxFor, type PricingTerms } from './ledger'
 import { templates } from './templates'
 
-const terms: Terms = {
+const terms: PricingTerms = {
   hourRate: 1800,
   overheadRate: 240,
   taxMode: 'none',
@@ -24,7 +24,7 @@ const coat = (stepId: string, money: number): Entry =>
     coat: coatFigures(),
   })
 const journey = (log: Entry[], steps = [planStep('one'), planStep('two')]) =>
-  journeyOf(fileWith([partWith(steps)], log), [], ms('20:00'))
+  readPiece(fileWith([partWith(steps)], log), { climate: [], nowMs: ms('20:00') })
 
 describe('what a piece has cost', () => {
   const log = [cost('bought', 4000), cost('fetching', 600), ...worked('one', '09:30', '10:00'), coat('one', 320)]
@@ -50,7 +50,16 @@ describe('what a piece has cost', () => {
     const mixed = entry('mixed', at('09:00'), {
       ...onStep('one'),
       money: 900,
-      batch: { productId: null, lotId: null, family: 'chalk-style', mix: 'paint : water 1 : 1', volume: 300, unit: 'ml' },
+      batch: {
+        productId: null,
+        lotId: null,
+        family: 'chalk-style',
+        mix: 'paint : water 1 : 1',
+        volume: 300,
+        unit: 'ml',
+        components: [],
+        stepIds: ['one'],
+      },
     })
     expect(ledgerSoFar(journey([...log, mixed]), terms).total).toBe(5040)
   })
@@ -83,7 +92,7 @@ describe('prices of a ledger', () => {
     expect(taxFor({ ...terms, taxMode: 'inclusive', taxShare: 0.2 }, 4000)).toEqual({ mode: 'inclusive', share: 0.2 })
   })
   test('a channel that takes all leaves no price', () => {
-    expect(pricesFor(book, { ...terms, wish: { margin: 0.5 } }, { feeShare: 0.6, feeFixed: 0 }, {})).toEqual({
+    expect(pricesOfLedger(book, { ...terms, wish: { margin: 0.5 } }, { feeShare: 0.6, feeFixed: 0 }, {})).toEqual({
       issue: 'no-price-meets-it',
     })
   })

@@ -1,8 +1,8 @@
 /**
  * What a piece has cost so far and what it will have cost when it is done, and the prices that follow. Minor units; pure.
  */
-import { isAhead } from '../log/stepStates'
-import { roundMoney } from '../money/money'
+import { isAhead } from '@/core/log/stepStates'
+import { roundMoney } from '@/core/measure/money'
 import {
   priceFor,
   PriceImpossible,
@@ -12,16 +12,17 @@ import {
   type Price,
   type Tax,
   type Wish,
-} from '../price/priceFor'
-import type { CostKind } from '../log/entry'
+} from '@/core/price/priceFor'
+import { ofKind, type CostKind } from '@/core/log/entry'
 import type { Journey } from './journey'
-import type { FamilyCode } from '../finish/families'
+import { getFamily, type FamilyCode } from '@/core/craft/families'
+import { materialsOf } from '@/core/plan/amounts'
 
 export type LedgerKind = CostKind | 'overhead'
 export interface LedgerLine extends CostLine {
   kind: LedgerKind
 }
-export interface Terms {
+export interface PricingTerms {
   /** labour, money per hour */
   hourRate: number
   /** rent, power and the like, money per hour of work */
@@ -39,7 +40,7 @@ export interface Ledger {
 }
 
 /** Tax with the margin scheme's buying price filled in. */
-export function taxFor(terms: Terms, bought: number): Tax {
+export function taxFor(terms: PricingTerms, bought: number): Tax {
   if (terms.taxMode === 'none') return { mode: 'none' }
   return terms.taxMode === 'inclusive'
     ? { mode: 'inclusive', share: terms.taxShare }
@@ -57,9 +58,9 @@ const order: readonly LedgerKind[] = [
   'other',
 ]
 
-function ledger(sums: Map<LedgerKind, number>, minutes: number, terms: Terms): Ledger {
+function ledger(sums: ReadonlyMap<LedgerKind, number>, minutes: number, terms: PricingTerms): Ledger {
   const hours = Math.round((minutes / 60) * 100) / 100
-  const withOverhead = new Map(sums).set('overhead', roundMoney(hours * terms.overheadRate))
+  const withOverhead = new Map<LedgerKind, number>(sums).set('overhead', roundMoney(hours * terms.overheadRate))
   const lines = order.flatMap((kind) => {
     const amount = withOverhead.get(kind) ?? 0
     return amount === 0 ? [] : [{ kind, amount }]
@@ -67,41 +68,78 @@ function ledger(sums: Map<LedgerKind, number>, minutes: number, terms: Terms): L
   return { lines, hours, total: lines.reduce((sum, line) => sum + line.amount, 0) }
 }
 
-function loggedSums(journey: Journey): Map<LedgerKind, number> {
-  const sums = new Map<LedgerKind, number>()
-  for (const entry of journey.log) {
-    const kind = entry.kind === 'coat' ? 'materials' : entry.kind === 'cost' ? entry.costKind : null
-    if (kind && entry.money !== null) sums.set(kind, (sums.get(kind) ?? 0) + entry.money)
-  }
+/** What the log says was spent, by what for. */
+export function spentByKind(journey: Journey): Map<CostKind, number> {
+  const sums = new Map<CostKind, number>()
+  const add = (kind: CostKind, money: number) => sums.set(kind, (sums.get(kind) ?? 0) + money)
+  for (const { money } of ofKind(journey.log, 'coat')) add('materials', money)
+  for (const { costKind, money } of ofKind(journey.log, 'cost')) add(costKind, money)
+  // what went over with a part of a set, or came with it
+  for (const { detail } of ofKind(journey.log, 'split'))
+    for (const [kind, money] of Object.entries(detail.costs)) add(kind as CostKind, detail.sign * money)
   return sums
 }
 
 /** What the log says has been spent. */
-export const ledgerSoFar = (journey: Journey, terms: Terms): Ledger => ledger(loggedSums(journey), journey.minutesDone, terms)
+export const ledgerSoFar = (journey: Journey, terms: PricingTerms): Ledger =>
+  ledger(spentByKind(journey), journey.minutesDone, terms)
+
+/** Planned coats without a price, and parts without a finish: what the sum of a whole plan leaves out. */
+export interface LeftOut {
+  /** coats ahead of products that the shelf has no price for */
+  unpricedAhead: number
+  /** coats laid that were taken from no tin */
+  unpricedDone: number
+  families: FamilyCode[]
+  /** parts that no finish was chosen for */
+  unplanned: string[]
+}
+
+/** What a step ahead takes, with its price; `price` is null where the shelf has none. */
+function materialsAhead(journey: Journey, unitPrice: Partial<Record<FamilyCode, number>>) {
+  return journey.parts.flatMap(({ steps, part }) =>
+    steps
+      .filter(({ state }) => state.coat === null && isAhead(state))
+      .flatMap(({ step }) =>
+        materialsOf(step, part.plan?.paint ?? null)
+          .filter(({ family }) => getFamily(family).role !== 'cleaner')
+          .map(({ family, amount }) => {
+            const each = unitPrice[family]
+            return { stepId: step.id, family, price: each === undefined ? null : roundMoney(amount * each) }
+          }),
+      ),
+  )
+}
 
 /**
- * What it will have cost when the plan is done: spent, plus planned amounts at `unitPrice` (money per ml or g; nothing where
- * the shelf has no price), plus the minutes still to come.
+ * What it will have cost when the plan is done: spent, plus planned amounts at `unitPrice` (money per ml or g), plus the minutes
+ * still to come. What has no price counts as nothing and is told by {@link leftOutOf}.
  */
-export function ledgerWhenDone(journey: Journey, terms: Terms, unitPrice: Partial<Record<FamilyCode, number>>): Ledger {
-  const sums = loggedSums(journey)
-  const ahead = journey.parts
-    .flatMap(({ steps }) => steps)
-    .filter(({ state }) => state.coat === null && isAhead(state))
-    .reduce(
-      (sum, { step }) => sum + (step.family && step.amount ? roundMoney(step.amount * (unitPrice[step.family] ?? 0)) : 0),
-      0,
-    )
+export function ledgerWhenDone(journey: Journey, terms: PricingTerms, unitPrice: Partial<Record<FamilyCode, number>>): Ledger {
+  const sums = spentByKind(journey)
+  const ahead = materialsAhead(journey, unitPrice).reduce((sum, { price }) => sum + (price ?? 0), 0)
   sums.set('materials', (sums.get('materials') ?? 0) + ahead)
   return ledger(sums, journey.minutesDone + journey.minutesLeft, terms)
+}
+
+/** What a ledger leaves out, so that it can be said beside it. */
+export function leftOutOf(journey: Journey, unitPrice: Partial<Record<FamilyCode, number>>): LeftOut {
+  const bare = materialsAhead(journey, unitPrice).filter(({ price }) => price === null)
+  const untold = ofKind(journey.log, 'coat').filter(({ coat, money }) => coat.productId === null && money === 0)
+  return {
+    unpricedAhead: new Set(bare.map(({ stepId }) => stepId)).size,
+    unpricedDone: untold.length,
+    families: [...new Set([...bare.map(({ family }) => family), ...untold.map(({ coat }) => coat.family)])],
+    unplanned: journey.parts.filter(({ part }) => part.plan === null).map(({ part }) => part.name),
+  }
 }
 
 export const boughtIn = (lines: readonly LedgerLine[]): number => lines.find(({ kind }) => kind === 'bought')?.amount ?? 0
 
 /** Every price for a ledger, or the reason there is none. */
-export function pricesFor(
+export function pricesOfLedger(
   book: Ledger,
-  terms: Terms,
+  terms: PricingTerms,
   channel: Channel,
   extra: { expected?: number | undefined; price?: number | undefined },
 ): { price: Price } | { issue: 'no-price-meets-it' } {
@@ -116,9 +154,21 @@ export function pricesFor(
 }
 
 /** What a sale brought: after tax, the fees really taken and everything spent. `perHour` is null without hours. */
-export function earnedBy(book: Ledger, terms: Terms, price: number, fees: number): { left: number; perHour: number | null } {
+export function earnedBy(
+  book: Ledger,
+  terms: PricingTerms,
+  price: number,
+  fees: number,
+): { left: number; perHour: number | null } {
   const channel = { feeShare: 0, feeFixed: fees }
   const tax = taxFor(terms, boughtIn(book.lines))
   const oneHour = earnedRate(price, book.total, 1, channel, tax) ?? 0
   return { left: oneHour, perHour: earnedRate(price, book.total, book.hours, channel, tax) }
 }
+
+/**
+ * Whether the floor, which pays every hour its rate, lies above the price that meets the wish, or even above the ask: it does
+ * where less is wished for an hour than an hour costs.
+ */
+export const floorAbove = ({ floor, target, ask }: Price): 'target' | 'ask' | null =>
+  floor <= target ? null : floor > ask ? 'ask' : 'target'

@@ -1,14 +1,15 @@
 /** A piece with its parts, plans and log, as the core reads it. Lengths in mm, money in minor units; pure types. */
-import type { Colour, PlannedStep } from '../finish/planFinish'
-import type { LookCode } from '../finish/looks'
-import type { Slot } from '../finish/recipe'
-import type { HouseMethod } from '../finish/method'
-import type { SealCode } from '../finish/seals'
-import type { ExistingFinishCode, LeadFinding, PartKind, SubstrateCode, UseCode } from '../finish/parts'
-import type { FamilyCode } from '../finish/families'
-import type { Entry } from '../log/entry'
-import type { Reading } from '../drying/windowFor'
-import type { Surface } from '../surface/surfaceArea'
+import type { Colour, PlannedStep } from '@/core/finish/planFinish'
+import type { LookCode } from '@/core/craft/looks'
+import type { Slot } from '@/core/craft/recipe'
+import type { HouseMethod } from '@/core/craft/method'
+import type { TopcoatCode } from '@/core/craft/topcoats'
+import type { LeadFinding } from '@/core/craft/lead'
+import type { ExistingFinishCode, PartKind, SubstrateCode, UseCode } from '@/core/craft/parts'
+import type { FamilyCode } from '@/core/craft/families'
+import type { Entry } from '@/core/log/entry'
+import type { Reading } from '@/core/drying/windowFor'
+import type { MeasuredFace } from '@/core/measure/surfaceArea'
 
 export const sources = {
   auction: 'auction',
@@ -50,7 +51,7 @@ export interface Plan {
   paint: FamilyCode
   colours: Partial<Record<Slot, Colour>>
   /** the topcoat, where it was chosen by hand */
-  seal: SealCode | null
+  seal: TopcoatCode | null
   /** where this part departs from the house method */
   departures: Partial<HouseMethod>
   madeAt: string
@@ -67,7 +68,7 @@ export interface Part {
   use: UseCode
   bleeds: boolean
   knots: number | null
-  surfaces: Surface[]
+  surfaces: MeasuredFace[]
   /** the plan in force; null until a finish is chosen */
   plan: Plan | null
   /** steps of earlier plans that the log still speaks of */
@@ -87,6 +88,8 @@ export interface Photo {
 export interface PieceFile {
   piece: Piece
   parts: Part[]
+  /** parts that were taken out: the log still speaks of them */
+  takenOut: Part[]
   log: Entry[]
   photos: Photo[]
 }

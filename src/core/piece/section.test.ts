@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { at, entry, fileWith, ms, onStep, partWith, planStep } from '../testing/piece'
-import { journeyOf, type PartJourney } from './journey'
+import { at, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
+import { readPiece, type PartJourney } from './journey'
 import { sectionAsOf, sectionOf } from './section'
 import { storyOf } from './story'
-import type { Entry } from '../log/entry'
+import type { Entry } from '@/core/log/entry'
 import type { Part } from './piece'
 
 const clear = planStep('clear', { family: 'water-clear', colour: null, operation: 'clear-coat', film: 'thin' })
@@ -15,7 +15,7 @@ const steps = [
 ]
 const done = (id: string, when: string): Entry[] => [entry('ended', at(when), onStep(id))]
 function partAt(log: Entry[], when: string, over: Partial<Part> = {}, its = steps): PartJourney {
-  const [part] = journeyOf(fileWith([partWith(its, over)], log), [], ms(when)).parts
+  const [part] = readPiece(fileWith([partWith(its, over)], log), { climate: [], nowMs: ms(when) }).parts
   if (!part) throw new Error('a piece has a part')
   return part
 }
@@ -55,7 +55,7 @@ describe('the section', () => {
     const over = { plan: plan && { ...plan, look: 'light-distress' as const } }
     expect(sectionOf(partAt([], '09:00', over, worn)).wear).toBe('none')
     const log = ['clean', 'one', 'two', 'clear', 'worn'].flatMap((id, k) => done(id, `1${k}:00`))
-    const [part] = journeyOf(fileWith([{ ...partWith(worn), ...over }], log), [], ms('18:00')).parts
+    const [part] = readPiece(fileWith([{ ...partWith(worn), ...over }], log), { climate: [], nowMs: ms('18:00') }).parts
     if (!part) throw new Error('a piece has a part')
     expect(sectionOf(part).wear).toBe('through')
   })

@@ -1,10 +1,10 @@
 /**
  * The section of a part: its layers from the substrate up, as plan and log have them. For the drawing; pure.
  */
-import { getOperation, type LayerKind } from '../labour/operations'
-import { getExistingFinish, getSubstrate } from '../finish/parts'
-import { getLook } from '../finish/looks'
-import { getFamily, type FamilyCode } from '../finish/families'
+import { getOperation, type LayerKind } from '@/core/craft/operations'
+import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import { getLook } from '@/core/craft/looks'
+import { getFamily, type FamilyCode } from '@/core/craft/families'
 import type { PartJourney } from './journey'
 
 export type LayerState = 'there' | 'wet' | 'planned'
@@ -16,7 +16,7 @@ export interface Layer {
   state: LayerState
   film: 'thin' | 'normal' | 'heavy'
 }
-export interface Section {
+export interface CrossSection {
   substrate: { tone: string; words: string; wood: boolean }
   layers: Layer[]
   /** how far it is worn back, now */
@@ -41,25 +41,26 @@ const tones: Partial<Record<FamilyCode, string>> = {
 /** Whether the old finish has been taken off by the work done so far. */
 const strips = (done: readonly string[]) => done.includes('scrape') || done.includes('dewax')
 
-type Standing = Pick<PartJourney, 'part' | 'steps' | 'window'>
+type Standing = Pick<PartJourney, 'part' | 'steps' | 'done' | 'window'>
 
 /** The section as it stood at an instant: what was done later is still planned then. */
-export function sectionAsOf({ part, steps, gone }: PartJourney, at: string): Section {
-  const done = new Set(gone.flatMap(({ step, state }) => (state.endedAt !== null && state.endedAt <= at ? [step.id] : [])))
+export function sectionAsOf(part: PartJourney, at: string): CrossSection {
+  const done = part.done.filter(({ state }) => state.endedAt !== null && state.endedAt <= at)
+  const behind = new Set(done.map(({ step }) => step.id))
   return sectionOf({
-    part: { ...part, earlier: part.earlier.filter(({ id }) => done.has(id)) },
-    steps: steps.map(({ step, state }) => ({
+    part: part.part,
+    done,
+    steps: part.steps.map(({ step, state }) => ({
       step,
-      state: state.status === 'left-out' ? state : { ...state, status: done.has(step.id) ? 'done' : 'waiting' },
+      state: state.status === 'left-out' || behind.has(step.id) ? state : { ...state, status: 'waiting' },
     })),
     window: null,
   })
 }
 
-export function sectionOf({ part, steps, window }: Standing): Section {
-  const doneCodes = [...part.earlier, ...steps.filter(({ state }) => state.status === 'done').map(({ step }) => step)].map(
-    ({ operation }) => operation,
-  )
+/** What lies on a part, of whichever plan it was done by, and what the plan in force will lay over it. */
+export function sectionOf({ part, steps, done, window }: Standing): CrossSection {
+  const doneCodes = done.map(({ step }) => step.operation)
   const old = getExistingFinish(part.existing)
   const bare =
     strips(doneCodes) ||
@@ -68,20 +69,22 @@ export function sectionOf({ part, steps, window }: Standing): Section {
     old.layer && old.tone && !bare
       ? [{ kind: old.layer, tone: old.tone, words: `old finish: ${old.words}`, state: 'there', film: 'thin' }]
       : []
+  const behind = new Set(done.map(({ step }) => step.id))
   const laid = [
-    ...part.earlier.map((step) => ({ step, state: { status: 'done' as const } })),
-    ...steps.filter(({ state }) => state.status !== 'left-out'),
+    ...done.map(({ step }) => ({ step, there: true })),
+    ...steps
+      .filter(({ step, state }) => state.status !== 'left-out' && !behind.has(step.id))
+      .map(({ step }) => ({ step, there: false })),
   ]
-  for (const { step, state } of laid) {
+  for (const { step, there } of laid) {
     const kind = getOperation(step.operation).layer
     if (!kind) continue
-    const done = state.status === 'done'
-    const wet = done && window?.after.id === step.id && window.phase === 'shut'
+    const wet = there && window?.after.id === step.id && window.phase === 'shut'
     layers.push({
       kind,
       tone: step.colour?.hex ?? (step.family ? (tones[step.family] ?? '#efe6cf') : '#efe6cf'),
       words: [step.colour?.name, step.family ? getFamily(step.family).words : null].filter(Boolean).join(', '),
-      state: wet ? 'wet' : done ? 'there' : 'planned',
+      state: wet ? 'wet' : there ? 'there' : 'planned',
       film: step.film,
     })
   }

@@ -1,11 +1,11 @@
 /** What went wrong on a piece, and what mending it has cost: minutes by the log, material by the coats. Pure. */
-import type { Entry } from '../log/entry'
-import { isAhead } from '../log/stepStates'
+import { ofKind, type EntryOf } from '@/core/log/entry'
+import { isAhead } from '@/core/log/stepStates'
 import type { Journey } from './journey'
 import type { Part } from './piece'
 
 export interface Snag {
-  entry: Entry
+  entry: EntryOf<'snag'>
   part: Part | null
   /** labour that went into mending it so far */
   minutes: number
@@ -19,27 +19,25 @@ export interface Snag {
 
 /** The snags of a piece, oldest first. */
 export function snagsOf(journey: Journey): Snag[] {
-  const worked = journey.parts.flatMap(({ part, steps, gone }) => [
+  const worked = journey.parts.flatMap(({ part, steps, done }) => [
     ...steps.map((each) => ({ ...each, part })),
-    ...gone.filter(({ step }) => part.earlier.includes(step)).map((each) => ({ ...each, part })),
+    ...done.filter(({ step }) => part.earlier.includes(step)).map((each) => ({ ...each, part })),
   ])
-  return journey.log
-    .filter(({ kind }) => kind === 'snag')
-    .map((entry): Snag => {
-      const mending = worked.filter(({ step }) => step.mends === entry.id)
-      return {
-        entry,
-        part: journey.file.parts.find(({ id }) => id === entry.partId) ?? null,
-        minutes: mending.reduce((sum, { state }) => sum + state.minutes, 0),
-        money: mending.reduce((sum, { state }) => sum + (state.coat?.money ?? 0), 0),
-        steps: mending.length,
-        ahead: mending.filter(({ state }) => isAhead(state)).length,
-      }
-    })
+  return ofKind(journey.log, 'snag').map((entry): Snag => {
+    const mending = worked.filter(({ step }) => step.mends === entry.id)
+    return {
+      entry,
+      part: journey.file.parts.find(({ id }) => id === entry.partId) ?? null,
+      minutes: mending.reduce((sum, { state }) => sum + state.minutes, 0),
+      money: mending.flatMap(({ state }) => state.coats).reduce((sum, coat) => sum + coat.money, 0),
+      steps: mending.length,
+      ahead: mending.filter(({ state }) => isAhead(state)).length,
+    }
+  })
 }
 
 export interface SnagSum {
-  repair: Entry['repair']
+  remedy: EntryOf<'snag'>['remedy']
   count: number
   minutes: number
   money: number
@@ -47,10 +45,10 @@ export interface SnagSum {
 
 /** What each kind of snag has cost over many pieces, the dearest in minutes first. */
 export function sumSnags(journeys: readonly Journey[]): SnagSum[] {
-  const sums = new Map<Entry['repair'], SnagSum>()
+  const sums = new Map<EntryOf<'snag'>['remedy'], SnagSum>()
   for (const { entry, minutes, money } of journeys.flatMap(snagsOf)) {
-    const sum = sums.get(entry.repair) ?? { repair: entry.repair, count: 0, minutes: 0, money: 0 }
-    sums.set(entry.repair, { ...sum, count: sum.count + 1, minutes: sum.minutes + minutes, money: sum.money + money })
+    const sum = sums.get(entry.remedy) ?? { remedy: entry.remedy, count: 0, minutes: 0, money: 0 }
+    sums.set(entry.remedy, { ...sum, count: sum.count + 1, minutes: sum.minutes + minutes, money: sum.money + money })
   }
   return [...sums.values()].sort((a, b) => b.minutes - a.minutes || b.count - a.count)
 }

@@ -1,8 +1,8 @@
 /** A piece's log as an account: day by day, with the section as it grew. Pure. */
-import { sectionAsOf, type Section } from './section'
-import { dayOf } from '../time/wallTime'
-import { journeyIn, type Around } from './journey'
-import type { Entry, EntryKind } from '../log/entry'
+import { sectionAsOf, type CrossSection } from './section'
+import { dayOf } from '@/core/measure/time'
+import { readPiece, type ReadingContext } from './journey'
+import { ofKind, type Entry, type EntryKind } from '@/core/log/entry'
 import type { PieceFile } from './piece'
 
 export const storyFilters = {
@@ -18,13 +18,13 @@ const kindsOf: Record<Exclude<StoryFilter, 'all'>, readonly EntryKind[]> = {
   work: ['started', 'paused', 'resumed', 'ended', 'left-out', 'helped', 'seen', 'assisted', 'unassisted'],
   coats: ['mixed', 'coat'],
   snags: ['checked', 'snag'],
-  money: ['cost', 'listed', 'sold', 'handed-over', 'kept', 'given', 'scrapped'],
+  money: ['cost', 'listed', 'sold', 'handed-over', 'kept', 'given', 'scrapped', 'split'],
 }
 
 export interface StoryLine {
   entry: Entry
   /** the part as it stood then, where this line is the first to tell that it had changed */
-  section: Section | null
+  section: CrossSection | null
 }
 export interface StoryDay {
   /** YYYY-MM-DD in the studio's zone */
@@ -35,14 +35,15 @@ export interface StoryDay {
 }
 
 /** The days of a piece, oldest first; each entry in the order it happened, the section growing along them. */
-export function storyOf(file: PieceFile, around: Around, zone: string, filter: StoryFilter = 'all'): StoryDay[] {
-  const whole = journeyIn(file, around)
+export function storyOf(file: PieceFile, around: ReadingContext, zone: string, filter: StoryFilter = 'all'): StoryDay[] {
+  const whole = readPiece(file, around)
   const parts = new Map(whole.parts.map((part) => [part.part.id, part]))
   // an account tells what was done; when it was begun is told by the work itself
-  const ended = new Set(whole.log.filter(({ kind }) => kind === 'ended').map(({ stepId }) => stepId))
+  const ended = new Set(ofKind(whole.log, 'ended').map(({ stepId }) => stepId))
   const told = whole.log.filter(
     ({ kind, stepId }) =>
-      (filter === 'all' || kindsOf[filter].includes(kind)) && (filter === 'work' || kind !== 'started' || !ended.has(stepId)),
+      (filter === 'all' || kindsOf[filter].includes(kind)) &&
+      (filter === 'work' || kind !== 'started' || !ended.has(stepId ?? '')),
   )
   const drawn = new Map<string, string>()
   const lines = told.map((entry): StoryLine => {
@@ -55,8 +56,8 @@ export function storyOf(file: PieceFile, around: Around, zone: string, filter: S
     return { entry, section: changed ? section : null }
   })
   const minutesOn = new Map<string, number>()
-  for (const { state } of whole.parts.flatMap(({ gone }) => gone)) {
-    const day = dayOf(state.endedAt ?? '', zone)
+  for (const { state } of whole.parts.flatMap(({ done }) => done)) {
+    const day = dayOf(state.endedAt, zone)
     minutesOn.set(day, (minutesOn.get(day) ?? 0) + state.minutes)
   }
   const days = new Map<string, StoryLine[]>()

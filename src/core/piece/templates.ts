@@ -2,23 +2,30 @@
  * Common articles with the parts they usually have and middling measurements in mm, to start a description from. Source:
  * practice; every figure is there to be corrected at the tape.
  */
-import type { PartKind } from '../finish/parts'
-import type { Surface } from '../surface/surfaceArea'
+import type { PartKind } from '@/core/craft/parts'
+import type { MeasuredFace } from '@/core/measure/surfaceArea'
 
 export interface PartTemplate {
   name: string
   kind: PartKind
   count: number
-  surfaces: readonly Surface[]
+  surfaces: readonly MeasuredFace[]
 }
-const panel = (width: number, height: number, count = 1, relief: Surface['relief'] = 'flat'): Surface => ({
+const panel = (width: number, height: number, count = 1, relief: MeasuredFace['relief'] = 'flat'): MeasuredFace => ({
   shape: 'panel',
   relief,
   count,
   width,
   height,
 })
-const leg = (length: number, count = 4): Surface => ({ shape: 'taperedLeg', relief: 'flat', count, top: 45, foot: 28, length })
+const leg = (length: number, count = 4): MeasuredFace => ({
+  shape: 'taperedLeg',
+  relief: 'flat',
+  count,
+  top: 45,
+  foot: 28,
+  length,
+})
 
 export const templates = {
   chest: {

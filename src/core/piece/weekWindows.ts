@@ -1,7 +1,7 @@
 /** Every window that stood in a stretch of days, read in its air: for the chart of the week. Pure. */
-import { phasesOf, type Segment } from '../drying/phase'
-import { windowFor } from '../drying/windowFor'
-import { asLearned, type Learned } from '../learn/learned'
+import { phasesOf, type Segment } from '@/core/drying/phase'
+import { windowFor } from '@/core/drying/windowFor'
+import { asLearned, type Learned } from '@/core/learn/learned'
 import type { Climate, PlanStep } from './piece'
 import type { Journey, PartJourney } from './journey'
 
@@ -19,7 +19,7 @@ export function windowsSince(journeys: readonly Journey[], climate: Climate, sin
   return journeys
     .flatMap((journey) =>
       journey.parts.flatMap((part) =>
-        part.gone.flatMap(({ step, state }, k): WeekWindow[] => {
+        part.done.flatMap(({ step, state }, k): WeekWindow[] => {
           const endedMs = state.endedAt ? Date.parse(state.endedAt) : NaN
           if (!step.window || step.window.opens[1] === 0 || !(endedMs >= sinceMs)) return []
           const label = asLearned(step.window, step.family, learned)
@@ -32,7 +32,7 @@ export function windowsSince(journeys: readonly Journey[], climate: Climate, sin
             assistance: part.assistance,
           })
           // what was used is over when the next step began
-          const next = part.gone[k + 1]?.state ?? part.running?.state
+          const next = part.done[k + 1]?.state ?? part.running?.state
           const overMs = Date.parse(next?.startedAt ?? next?.endedAt ?? '') || Infinity
           const segments = phasesOf(times, endedMs)
             .filter(({ fromMs }) => fromMs < overMs)

@@ -2,17 +2,19 @@
  * Other ways to the same part, each with what it changes: the other school, another paint, another topcoat, a quicker look,
  * only what is on the shelf. Pure.
  */
-import { paintCodes, type FamilyCode } from '../finish/families'
-import { lookCodes, type LookCode } from '../finish/looks'
-import { schoolCodes, schools, type HouseMethod, type SchoolCode } from '../finish/method'
-import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
-import { sealCodes, type SealCode } from '../finish/seals'
-import { figuresOf, type Means, type PlanFigures } from './figures'
+import { paintCodes, type FamilyCode } from '@/core/craft/families'
+import { lookCodes, type LookCode } from '@/core/craft/looks'
+import { schoolCodes, schools, type HouseMethod, type SchoolCode } from '@/core/craft/method'
+import { contrast } from '@/core/craft/colour'
+import { planFinish, type Colour, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
+import { topcoatCodes, type TopcoatCode } from '@/core/craft/topcoats'
+import type { Shelf } from './amounts'
+import { figuresOf, type HouseResources, type PlanFigures } from './figures'
 
 export type Change =
   | { kind: 'school'; code: SchoolCode; to: string }
   | { kind: 'paint'; to: FamilyCode }
-  | { kind: 'seal'; to: SealCode }
+  | { kind: 'seal'; to: TopcoatCode }
   | { kind: 'look'; to: LookCode }
 export interface Alternative {
   change: Change
@@ -22,7 +24,12 @@ export interface Alternative {
 }
 
 /** Every single change that gives another plan, quickest first; looks only where they save time. */
-export function listAlternatives(part: FinishablePart, wish: FinishWish, method: HouseMethod, means: Means): Alternative[] {
+export function listAlternatives(
+  part: FinishablePart,
+  wish: FinishWish,
+  method: HouseMethod,
+  means: HouseResources,
+): Alternative[] {
   const own = planFinish(part, wish, method)
   if ('refusal' in own) return []
   const minutes = figuresOf(own.plan.steps, means).minutes
@@ -34,9 +41,9 @@ export function listAlternatives(part: FinishablePart, wish: FinishWish, method:
         .filter((to) => to !== method[code])
         .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'school', code, to }, wish, { ...method, [code]: to }]),
     ),
-    ...sealCodes.map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'seal', to }, { ...wish, seal: to }, method]),
+    ...topcoatCodes.map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'seal', to }, { ...wish, seal: to }, method]),
     ...paintCodes
-      .filter((to) => to !== wish.paint && (means.shelf[to] ?? 0) > 0)
+      .filter((to) => to !== wish.paint && standsOnShelf(means.shelf, to))
       .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'paint', to }, { ...wish, paint: to }, method]),
     ...lookCodes
       .filter((to) => to !== wish.look)
@@ -58,7 +65,25 @@ export function listAlternatives(part: FinishablePart, wish: FinishWish, method:
 }
 
 /** What is given up of a wish to make do with the shelf, the look before all else; more is further from it. */
-const givenUp = { with: 4, paint: 2, seal: 1 }
+const givenUp = { with: 8, colours: 4, paint: 2, seal: 1 }
+
+const standsOnShelf = (shelf: Shelf, code: FamilyCode): boolean =>
+  shelf.some(({ family, amount }) => family === code && amount > 0)
+
+/** The wished colours where a paint stands on the shelf in them, else the nearest of its tins, each for one colour. */
+function coloursFrom(shelf: Shelf, paint: FamilyCode, wished: FinishWish['colours']): FinishWish['colours'] {
+  const tins = shelf.flatMap(({ family, hex, name, amount }) =>
+    family === paint && hex !== null && amount > 0 ? [{ hex, name: name ?? hex }] : [],
+  )
+  const taken = new Set<string>()
+  const nearest = (colour: Colour): Colour => {
+    const free = tins.filter(({ hex }) => !taken.has(hex))
+    const found = [...free].sort((a, b) => contrast(a.hex, colour.hex) - contrast(b.hex, colour.hex))[0] ?? colour
+    taken.add(found.hex)
+    return found
+  }
+  return { ...(wished.a && { a: nearest(wished.a) }), ...(wished.b && { b: nearest(wished.b) }) }
+}
 
 /**
  * The plan nearest to the wish that takes nothing but what is on the shelf; where there is none, the fewest products that
@@ -68,10 +93,10 @@ export function findFromShelf(
   part: FinishablePart,
   wish: FinishWish,
   method: HouseMethod,
-  means: Means,
+  means: HouseResources,
 ): { wish: FinishWish; figures: PlanFigures } | { lacking: FamilyCode[] } {
-  const paints = [wish.paint, ...paintCodes.filter((code) => code !== wish.paint && (means.shelf[code] ?? 0) > 0)]
-  const seals = [wish.seal, ...[undefined, ...sealCodes].filter((code) => code !== wish.seal)]
+  const paints = [wish.paint, ...paintCodes.filter((code) => code !== wish.paint && standsOnShelf(means.shelf, code))]
+  const seals = [wish.seal, ...[undefined, ...topcoatCodes].filter((code) => code !== wish.seal)]
   const looks = [wish.look, ...lookCodes.filter((code) => code !== wish.look)]
   const extras = wish.with?.length ? [wish.with, []] : [wish.with]
   let least: FamilyCode[] | null = null
@@ -79,12 +104,14 @@ export function findFromShelf(
     const made = extras.flatMap((over) =>
       paints.flatMap((paint) =>
         seals.flatMap((seal) => {
-          const tried: FinishWish = { ...wish, look, with: look === wish.look ? over : [], paint, seal }
+          const colours = coloursFrom(means.shelf, paint, wish.colours)
+          const tried: FinishWish = { ...wish, look, with: look === wish.look ? over : [], paint, seal, colours }
           const outcome = planFinish(part, tried, method)
           if ('refusal' in outcome) return []
           const distance =
             (over === wish.with ? 0 : givenUp.with) +
             (paint === wish.paint ? 0 : givenUp.paint) +
+            (colours.a?.hex === wish.colours.a?.hex && colours.b?.hex === wish.colours.b?.hex ? 0 : givenUp.colours) +
             (seal === wish.seal ? 0 : givenUp.seal)
           return [{ wish: tried, distance, figures: figuresOf(outcome.plan.steps, means) }]
         }),

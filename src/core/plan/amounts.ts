@@ -1,7 +1,10 @@
 /** What steps take from the shelf. Amounts in ml, or g for wax; pure. */
-import { getFamily, type FamilyCode } from '../finish/families'
-import type { PlannedStep } from '../finish/planFinish'
-import type { Shelf } from '../stock/product'
+import { getFamily, isPaint, type FamilyCode } from '@/core/craft/families'
+import { componentsOf } from '@/core/craft/mixes'
+import type { PlannedStep } from '@/core/finish/planFinish'
+
+/** How much stands on the shelf of each family and colour, ml or g. */
+export type Shelf = readonly { family: FamilyCode; hex: string | null; name: string | null; amount: number }[]
 
 export interface Amount {
   family: FamilyCode
@@ -11,25 +14,45 @@ export interface Amount {
   /** ml, or g for wax */
   amount: number
 }
-/** What steps take in all, by product family and colour. */
-export function sumAmounts(steps: readonly PlannedStep[]): Amount[] {
-  const sums = new Map<string, Amount>()
-  for (const { family, colour, amount } of steps) {
-    if (family === null || amount === null) continue
-    const hex = colour?.hex ?? null
-    const key = `${family} ${hex}`
-    sums.set(key, { family, hex, name: colour?.name ?? null, amount: (sums.get(key)?.amount ?? 0) + amount })
-  }
-  return [...sums.values()]
+/**
+ * What one step takes of which product: all of its amount where it is used as it comes, else what of a mix comes from a tin.
+ * `paint` is the paint that is called so in its mix.
+ */
+export function materialsOf(step: PlannedStep, paint: FamilyCode | null): Amount[] {
+  const { family, colour, amount, mix } = step
+  if (family === null || amount === null) return []
+  const components = mix === null ? null : componentsOf(mix, amount, family, paint ?? family)
+  if (!components) return [{ family, hex: colour?.hex ?? null, name: colour?.name ?? null, amount }]
+  return components.flatMap((each): Amount[] => {
+    if (each.family === null) return []
+    // the colour is the paint's: a glaze or a wax beside it is as it comes
+    const tinted = colour !== null && (isPaint(each.family) || each.family === family) && each.family !== 'glaze'
+    return [{ family: each.family, hex: tinted ? colour.hex : null, name: tinted ? colour.name : null, amount: each.amount }]
+  })
 }
 
-/** Families of which the shelf has not enough for these amounts. Cleaners are not reckoned; a mix counts as if all of it were paint. */
+/** What steps take in all, by product family and colour. What a mix calls paint is the paint laid before it. */
+export function sumAmounts(steps: readonly PlannedStep[]): Amount[] {
+  const sums = new Map<string, Amount>()
+  let paint: FamilyCode | null = null
+  for (const step of steps) {
+    if (step.family !== null && isPaint(step.family)) paint = step.family
+    for (const each of materialsOf(step, paint)) {
+      const key = `${each.family} ${each.hex}`
+      sums.set(key, { ...each, amount: (sums.get(key)?.amount ?? 0) + each.amount })
+    }
+  }
+  return [...sums.values()].map((each) => ({ ...each, amount: Math.round(each.amount * 10) / 10 }))
+}
+
+/** Families of which the shelf has not enough for these amounts, in the colour where they have one. Cleaners are not reckoned. */
 export function lackingOn(shelf: Shelf, amounts: readonly Amount[]): FamilyCode[] {
-  const needs = new Map<FamilyCode, number>()
-  for (const { family, amount } of amounts) needs.set(family, (needs.get(family) ?? 0) + amount)
-  return [...needs].flatMap(([family, needed]) =>
-    (shelf[family] ?? 0) < needed && getFamily(family).role !== 'cleaner' ? [family] : [],
-  )
+  const stands = ({ family, hex }: Amount) =>
+    shelf
+      .filter((each) => each.family === family && (hex === null || each.hex === hex))
+      .reduce((sum, each) => sum + each.amount, 0)
+  const lacking = amounts.filter((each) => getFamily(each.family).role !== 'cleaner' && stands(each) < each.amount)
+  return [...new Set(lacking.map(({ family }) => family))]
 }
 
 /** What `after` takes more (or, negative, less) than `before`, by product family and colour. */

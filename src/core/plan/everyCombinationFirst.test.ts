@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { halves, tryEverythingOn } from '../testing/everyCombination'
+import { halves, tryEverythingOn } from '@/core/testing/everyCombination'
 
 test('on every other material, every finish found × look × paint × use the tables know gives a plan that holds, or a refusal that names its reason', () => {
   const { plans, refusals, broken } = tryEverythingOn(halves[0])

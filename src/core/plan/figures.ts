@@ -1,22 +1,22 @@
 /** What a plan asks: hours, days, money, materials, a hand, an awkward hour. At the reference climate; pure. */
-import { demandsOf, type RiskCode, type Skill } from '../finish/demands'
-import type { FamilyCode } from '../finish/families'
-import type { PlannedStep } from '../finish/planFinish'
-import { usualHours, type WorkingHours } from '../house/workingHours'
-import { roundMoney } from '../money/money'
-import type { Shelf } from '../stock/product'
+import { demandsOf, type RiskCode, type Skill } from '@/core/finish/demands'
+import type { FamilyCode } from '@/core/craft/families'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
+import { roundMoney } from '@/core/measure/money'
+import type { Shelf } from './amounts'
 import { lackingOn, sumAmounts, type Amount } from './amounts'
 import { layOut } from './timeline'
 
 /** What a house has to work with. */
-export interface Means {
+export interface HouseResources {
   /** what stands on the shelf */
   shelf: Shelf
   hours: WorkingHours
   /** minor units per ml or g; a family without a price is reckoned at nothing and counts as unpriced */
   unitPrice: Partial<Record<FamilyCode, number>>
 }
-export const noMeans: Means = { shelf: {}, hours: usualHours, unitPrice: {} }
+export const noMeans: HouseResources = { shelf: [], hours: usualHours, unitPrice: {} }
 
 export interface PlanFigures {
   minutes: number
@@ -41,7 +41,7 @@ export interface PlanFigures {
 const hurriedMinutes = 60
 
 /** What a plan asks of one painter in the house's working hours. */
-export function figuresOf(steps: readonly PlannedStep[], { shelf, hours, unitPrice }: Means): PlanFigures {
+export function figuresOf(steps: readonly PlannedStep[], { shelf, hours, unitPrice }: HouseResources): PlanFigures {
   const { attendedMinutes, days, awkward } = layOut([{ id: 'part', steps }], hours)
   const amounts = sumAmounts(steps)
   const used = [...new Set(amounts.map(({ family }) => family))]

@@ -1,8 +1,9 @@
 /** A plan grown by the steps that mend a mistake: they come first, the rest of the way stays as it was. Pure. */
-import type { HouseMethod } from '../finish/method'
-import { withWindows, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
-import { getRepair, repairSteps, type RepairCode } from '../finish/repairs'
-import type { Act } from '../stack/surface'
+import type { HouseMethod } from '@/core/craft/method'
+import { withWindows, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
+import { remedySteps } from '@/core/finish/remedySteps'
+import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
+import type { Act } from '@/core/stack/surface'
 
 /** A step still ahead; one that mends names its snag. */
 type PlanAhead = PlannedStep & { mends?: string | null }
@@ -12,7 +13,7 @@ type PlanAhead = PlannedStep & { mends?: string | null }
  * makes a look of two colours anew.
  */
 export function mend(
-  code: RepairCode,
+  code: RemedyCode,
   part: FinishablePart,
   wish: FinishWish,
   done: readonly Act[],
@@ -20,7 +21,7 @@ export function mend(
   method: HouseMethod,
 ): PlanAhead[] {
   const top = done.findLast(({ colour }) => colour !== null)?.colour
-  const remakes = getRepair(code).steps.some(({ paint }) => paint === 'b')
+  const remakes = getRemedy(code).steps.some(({ paint }) => paint === 'b')
   const mended = top && !remakes ? { ...wish, colours: { ...wish.colours, a: top } } : wish
-  return withWindows([...repairSteps(code, part, mended, method), ...ahead], part, method)
+  return withWindows([...remedySteps(code, part, mended, method), ...ahead], part, method)
 }

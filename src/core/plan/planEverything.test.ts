@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { paintCodes } from '../finish/families'
-import { addOnCodes, lookCodes } from '../finish/looks'
-import { defaultMethod, schools, type HouseMethod } from '../finish/method'
-import { codesOf, existingFinishes, substrates, uses } from '../finish/parts'
-import { planFinish, type FinishablePart, type FinishWish } from '../finish/planFinish'
-import { checkStack } from '../stack/checkStack'
+import { paintCodes } from '@/core/craft/families'
+import { addOnCodes, lookCodes } from '@/core/craft/looks'
+import { defaultMethod, schools, type HouseMethod } from '@/core/craft/method'
+import { codesOf, existingFinishes, substrates, uses } from '@/core/craft/parts'
+import { planFinish, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
+import { checkStack } from '@/core/stack/checkStack'
 import { planPiece } from './planPiece'
 import { positionAfter, replan } from './replan'
 import { layOut } from './timeline'
@@ -15,7 +15,7 @@ const warnings = (...[input]: Parameters<typeof checkStack>) => checkStack(input
 const anyPart: fc.Arbitrary<FinishablePart> = fc.record({
   substrate: fc.constantFrom(...codesOf(substrates)),
   existing: fc.constantFrom(...codesOf(existingFinishes)),
-  lead: fc.constantFrom('clear' as const, 'unlikely' as const, 'suspected' as const),
+  lead: fc.constantFrom('unknown' as const, 'clear' as const, 'unlikely' as const, 'suspected' as const, 'found' as const),
   use: fc.constantFrom(...codesOf(uses)),
   areaM2: fc.double({ min: 0.05, max: 6, noNaN: true }),
   knots: fc.integer({ min: 0, max: 30 }),

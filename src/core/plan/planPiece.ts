@@ -1,15 +1,15 @@
 /**
  * A whole piece in, its way out: each part's steps or why not, what the parts share, hours, days and amounts. Pure.
  */
-import { defaultMethod, type HouseMethod } from '../finish/method'
-import type { FamilyCode } from '../finish/families'
-import { planFinish, type FinishablePart, type FinishPlan, type FinishWish } from '../finish/planFinish'
-import type { FinishRefusal } from '../finish/refusals'
-import { checkStack, type Conflict } from '../stack/checkStack'
-import type { Shelf } from '../stock/product'
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import type { FamilyCode } from '@/core/craft/families'
+import { planFinish, type FinishablePart, type FinishPlan, type FinishWish } from '@/core/finish/planFinish'
+import type { FinishRefusal } from '@/core/finish/refusals'
+import { checkStack, type Conflict } from '@/core/stack/checkStack'
+import type { Shelf } from './amounts'
 import { lackingOn, sumAmounts, type Amount } from './amounts'
-import { usualHours, type WorkingHours } from '../house/workingHours'
-import type { PartKind } from '../finish/parts'
+import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
+import type { PartKind } from '@/core/craft/parts'
 import { listShared, layOut, type SharedWork, type Timeline } from './timeline'
 
 export interface PieceWish {

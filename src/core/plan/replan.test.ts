@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { defaultMethod } from '../finish/method'
-import type { FamilyCode } from '../finish/families'
-import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
-import { checkStack } from '../stack/checkStack'
+import { defaultMethod } from '@/core/craft/method'
+import type { FamilyCode } from '@/core/craft/families'
+import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
+import { checkStack } from '@/core/stack/checkStack'
 import { findFromShelf, listAlternatives } from './alternatives'
-import { figuresOf, noMeans, type Means } from './figures'
+import { figuresOf, noMeans, type HouseResources } from './figures'
 import { planPiece } from './planPiece'
 import { differenceOf, replan } from './replan'
 
@@ -23,7 +23,10 @@ const ahead = (wish: FinishWish, done: readonly PlannedStep[], facts = part): Pl
   return outcome.steps
 }
 /** a shelf that has more of these than any plan takes */
-const full = (...families: FamilyCode[]): Means['shelf'] => Object.fromEntries(families.map((code) => [code, 10_000]))
+const full = (...families: FamilyCode[]): HouseResources['shelf'] =>
+  families.flatMap((family) => [jar, salt].map(({ name, hex }) => ({ family, name, hex, amount: 10_000 })))
+const tins = (amounts: Partial<Record<FamilyCode, number>>): HouseResources['shelf'] =>
+  Object.entries(amounts).map(([family, amount]) => ({ family: family as FamilyCode, name: jar.name, hex: jar.hex, amount }))
 const operations = (steps: readonly PlannedStep[]) => steps.map(({ operation }) => operation)
 
 describe('a mind changed half-way', () => {
@@ -71,7 +74,7 @@ describe('a mind changed half-way', () => {
 })
 
 describe('other ways', () => {
-  const means: Means = { ...noMeans, shelf: full('chalk-style', 'chalk-mineral', 'clear-wax', 'water-clear') }
+  const means: HouseResources = { ...noMeans, shelf: full('chalk-style', 'chalk-mineral', 'clear-wax', 'water-clear') }
 
   test('leaving the texture saves the rubs; a quicker look only stands there if it saves', () => {
     const ways = listAlternatives(part, solid, defaultMethod, means)
@@ -125,14 +128,16 @@ describe('only what is on the shelf', () => {
   test('a tin that holds too little is as none: the clear gives way where it would not reach', () => {
     const { wish } = findFromShelf(part, solid, defaultMethod, {
       ...noMeans,
-      shelf: { 'chalk-style': 176, 'water-clear': 60, 'clear-wax': 400 },
+      shelf: tins({ 'chalk-style': 176, 'water-clear': 60, 'clear-wax': 400 }),
     }) as { wish: FinishWish }
     expect(wish).toMatchObject({ look: 'smooth-solid', paint: 'chalk-style', seal: 'wax' })
     // 110 + 66 ml of the paint are needed: one short and it is lacking
-    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: { 'chalk-style': 175, 'water-clear': 1000 } }).lacking).toEqual([
+    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: tins({ 'chalk-style': 175, 'water-clear': 1000 }) }).lacking).toEqual([
       'chalk-style',
     ])
-    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: { 'chalk-style': 176, 'water-clear': 1000 } }).lacking).toEqual([])
+    expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: tins({ 'chalk-style': 176, 'water-clear': 1000 }) }).lacking).toEqual(
+      [],
+    )
   })
   test('an empty shelf says what is lacking at the least', () => {
     const found = from([])
@@ -144,7 +149,7 @@ describe('a whole piece', () => {
   test('two parts of a square metre: amounts add up, and what is not on the shelf is to be bought', () => {
     const plan = planPiece({
       parts: ['top', 'base'].map((id) => ({ id, facts: part, wish: solid })),
-      shelf: { 'chalk-style': 352, 'water-clear': 100 },
+      shelf: tins({ 'chalk-style': 352, 'water-clear': 100 }),
     })
     // per part: 1000 × 1/10 × 1.1 = 110, and 0.6 of it = 66
     expect(plan.amounts).toContainEqual({ family: 'chalk-style', hex: jar.hex, name: jar.name, amount: 2 * (110 + 66) })

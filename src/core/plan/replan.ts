@@ -2,14 +2,21 @@
  * The way on from the middle: what was done stays, the rest follows the new wish, and what the two need between them is put
  * in. Pure; nothing done is ever asked for twice.
  */
-import { defaultMethod, type HouseMethod } from '../finish/method'
-import { planFinish, toSteps, withWindows, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
-import type { FinishRefusal } from '../finish/refusals'
-import { getOperation } from '../labour/operations'
-import { checkStack } from '../stack/checkStack'
-import type { Act } from '../stack/surface'
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import {
+  planFinish,
+  toSteps,
+  withWindows,
+  type FinishablePart,
+  type FinishWish,
+  type PlannedStep,
+} from '@/core/finish/planFinish'
+import type { FinishRefusal } from '@/core/finish/refusals'
+import { getOperation } from '@/core/craft/operations'
+import { checkStack } from '@/core/stack/checkStack'
+import type { Act } from '@/core/stack/surface'
 import { amountDifference, type Amount } from './amounts'
-import { usualHours, type WorkingHours } from '../house/workingHours'
+import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { layOut } from './timeline'
 
 const colourless = (act: Act) => ['intake', 'repair', 'prep', 'prime'].includes(getOperation(act.operation).stage)

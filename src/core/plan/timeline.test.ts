@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import type { PlannedStep } from '../finish/planFinish'
-import { usualHours } from '../house/workingHours'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import { usualHours } from '@/core/measure/workingHours'
 import { layOut, listShared } from './timeline'
 import { wholePiece } from './wholePiece'
 

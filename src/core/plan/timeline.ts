@@ -2,11 +2,11 @@
  * One painter's hours for a piece: when each step of each part is worked, so that nothing is begun whose window closes while
  * nobody works. Minutes since midnight before the first day, at the reference climate; pure and deterministic.
  */
-import { getOperation } from '../labour/operations'
-import { filmMinutes } from '../drying/windowFor'
-import { undersideFirst, type PartKind } from '../finish/parts'
-import type { PlannedStep } from '../finish/planFinish'
-import { usualHours, type WorkingHours } from '../house/workingHours'
+import { getOperation } from '@/core/craft/operations'
+import { filmMinutes } from '@/core/drying/windowFor'
+import { undersideFirst, type PartKind } from '@/core/craft/parts'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 
 export interface Slotted {
   partId: string

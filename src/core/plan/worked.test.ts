@@ -3,12 +3,12 @@
  * eye, then held. A change of the tables shows here as a change of plans.
  */
 import { describe, expect, test } from 'vitest'
-import { getFamily } from '../finish/families'
-import { getLook } from '../finish/looks'
-import { defaultMethod, type HouseMethod } from '../finish/method'
-import { getExistingFinish, getSubstrate, uses } from '../finish/parts'
-import type { FinishablePart, FinishWish, PlannedStep } from '../finish/planFinish'
-import { getOperation } from '../labour/operations'
+import { getFamily } from '@/core/craft/families'
+import { getLook } from '@/core/craft/looks'
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
+import type { FinishablePart, FinishWish, PlannedStep } from '@/core/finish/planFinish'
+import { getOperation } from '@/core/craft/operations'
 import { planPiece } from './planPiece'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }

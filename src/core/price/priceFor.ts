@@ -3,7 +3,7 @@
  * (0.2 = 20 %), hours as decimals; pure. Equations are solved exactly in decimals, so that a price is never a penny off.
  */
 import Big from 'big.js'
-import { roundMoney } from '../money/money'
+import { roundMoney } from '@/core/measure/money'
 
 export interface CostLine {
   kind: string

@@ -2,11 +2,11 @@
  * Looks through a part's layers, done and planned, for neighbours that will not get on: every conflict with its code, how
  * bad it is, the acts it concerns and the steps that mend it. Pure; times in minutes at the reference climate where given.
  */
-import { defaultMethod, type HouseMethod } from '../finish/method'
-import { getSubstrate } from '../finish/parts'
-import { chooseSeal, coverOf, isPrimed, looksOf, type FinishablePart, type FinishWish } from '../finish/planFinish'
-import { curingOf, findStepWindow } from '../finish/windows'
-import { filmMinutes } from '../drying/windowFor'
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { getSubstrate } from '@/core/craft/parts'
+import { chooseTopcoat, coverOf, isPrimed, looksOf, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
+import { curingOf, findStepWindow } from '@/core/craft/windows'
+import { filmMinutes } from '@/core/drying/windowFor'
 import {
   endingRules,
   meetingRules,
@@ -17,7 +17,7 @@ import {
   type Remedy,
   type Severity,
 } from './rules'
-import { afterAct, foundSurface, isLaid, type Act, type Surface } from './surface'
+import { afterAct, foundSurface, isLaid, type Act, type SurfaceState } from './surface'
 
 export interface Conflict {
   code: ConflictCode
@@ -46,7 +46,7 @@ export function checkStack(input: StackInput): Conflict[] {
   const { part, wish, acts, method = defaultMethod, finished = true, usedAt } = input
   const intent = intentOf(part, wish, acts, method)
   const found: Conflict[] = []
-  let on: Surface = foundSurface(part)
+  let on: SurfaceState = foundSurface(part)
   acts.forEach((act, index) => {
     const meeting = { ...intent, act, index, on, acts }
     for (const [code, { meets, severity, remedies }] of meetings) {
@@ -64,9 +64,8 @@ export function checkStack(input: StackInput): Conflict[] {
   }
   const lastCoat = on.layers.at(-1)
   if (usedAt !== undefined && lastCoat?.act.at && lastCoat.act.family) {
-    const cured = lastCoat.act.at.end + Number(method.fullUse) * 1440
-    const least = curingOf(lastCoat.act.family).use.opens[0]
-    if (usedAt < Math.min(cured, lastCoat.act.at.end + least))
+    const cured = curingOf(lastCoat.act.family, Number(method.fullUse)).use.opens[0]
+    if (usedAt < lastCoat.act.at.end + cured)
       found.push({ code: 'used-before-cure', severity: 'stop', acts: [lastCoat.index], remedies: [{ operation: 'cure' }] })
   }
   return found
@@ -75,11 +74,11 @@ export function checkStack(input: StackInput): Conflict[] {
 /** What the rules must know of the wish: its looks, its topcoat, how many coats its colours need. */
 function intentOf(part: FinishablePart, wish: FinishWish, acts: readonly Act[], method: HouseMethod): Intent {
   const looks = looksOf(wish)
-  return { part, wish, method, looks, cover: coverOf(part, wish, isPrimed(acts)), seal: chooseSeal(part, wish, looks, method) }
+  return { part, wish, method, looks, cover: coverOf(part, wish, isPrimed(acts)), seal: chooseTopcoat(part, wish, looks, method) }
 }
 
 /** The act before this one that its time hangs on, with the window between the two. */
-function timesOff(acts: readonly Act[], index: number, on: Surface, part: FinishablePart, method: HouseMethod): Conflict[] {
+function timesOff(acts: readonly Act[], index: number, on: SurfaceState, part: FinishablePart, method: HouseMethod): Conflict[] {
   const act = acts[index]
   if (!act?.at) return []
   const around = { kind: getSubstrate(part.substrate).kind, method }

@@ -1,8 +1,8 @@
 /** Every rule fires on the mistake it is for, and says nothing of the same plan without the mistake. */
 import { describe, expect, test } from 'vitest'
-import { defaultMethod } from '../finish/method'
-import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '../finish/planFinish'
-import type { OperationCode } from '../labour/operations'
+import { defaultMethod } from '@/core/craft/method'
+import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
+import type { OperationCode } from '@/core/craft/operations'
 import { checkStack } from './checkStack'
 import { endingRules, meetingRules, type ConflictCode } from './rules'
 import type { Act } from './surface'

@@ -1,13 +1,13 @@
 /**
  * What a part's surface is like after each thing done to it: the state that the stack rules look at. Pure.
  */
-import type { CautionCode, CheckCode, OperationCode } from '../labour/operations'
-import { getOperation } from '../labour/operations'
-import type { Film } from '../mix/coatVolumes'
-import { getFamily, type FamilyCode } from '../finish/families'
-import { getExistingFinish, getSubstrate } from '../finish/parts'
-import type { Colour, FinishablePart } from '../finish/planFinish'
-import { mayHoldLead } from '../finish/refusals'
+import type { CautionCode, CheckCode, OperationCode } from '@/core/craft/operations'
+import { getOperation } from '@/core/craft/operations'
+import type { Film } from '@/core/measure/film'
+import { getFamily, type FamilyCode } from '@/core/craft/families'
+import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import type { Colour, FinishablePart } from '@/core/finish/planFinish'
+import { mayHoldLead } from '@/core/craft/lead'
 
 /** One thing done or to be done on a part; a planned step is one. */
 export interface Act {
@@ -32,7 +32,7 @@ export interface Laid {
   role: ReturnType<typeof getFamily>['role']
 }
 
-export interface Surface {
+export interface SurfaceState {
   /** grease, polish, smoke */
   soiled: boolean
   /** degreaser or soap not rinsed off */
@@ -61,7 +61,7 @@ export interface Surface {
 }
 
 /** The surface as it was found. */
-export function foundSurface(part: FinishablePart): Surface {
+export function foundSurface(part: FinishablePart): SurfaceState {
   const { existing } = part
   const film = getExistingFinish(existing).film === true
   const soft = ['fabric', 'leather'].includes(kindOf(part))
@@ -95,7 +95,7 @@ function withoutTopWax(layers: readonly Laid[]): readonly Laid[] {
   return layers.slice(0, layers.findLastIndex(({ role }) => role !== 'wax') + 1)
 }
 
-type Change = (surface: Surface, act: Act) => Partial<Surface>
+type Change = (surface: SurfaceState, act: Act) => Partial<SurfaceState>
 const stripped: Change = ({ stripper }) =>
   stripper === 'on' ? { stripper: 'residue', filmed: false, shiny: false, wax: 'none', oily: false, furred: true } : {}
 
@@ -134,12 +134,12 @@ const changes: Partial<Record<OperationCode, Change>> = {
 }
 
 /** Milk paint without its bonding agent lets go wherever it does not soak in. */
-const letsGo = (surface: Surface, act: Act) =>
+const letsGo = (surface: SurfaceState, act: Act) =>
   act.family === 'casein' && act.operation === 'coat' && !bonded(act) && (surface.filmed || surface.layers.length > 0)
 export const bonded = ({ mix }: Pick<Act, 'mix'>): boolean => mix?.includes('with bonding agent') ?? false
 
 /** The surface after one more act. */
-export function afterAct(surface: Surface, act: Act, index: number): Surface {
+export function afterAct(surface: SurfaceState, act: Act, index: number): SurfaceState {
   const changed = { ...surface, ...changes[act.operation]?.(surface, act) }
   if (!getOperation(act.operation).layer || act.family === null) return changed
   const flakes = changed.flakes || letsGo(surface, act)
@@ -157,6 +157,6 @@ export const isLaid = (act: Act): boolean => getOperation(act.operation).layer !
 /** Whether a topcoat: clear, wax or oil, over all. */
 export const isTopcoat = (act: Act): boolean => ['clear-coat', 'clear-wax', 'oil', 'salve'].includes(act.operation)
 
-export const topLayer = (surface: Surface): Laid | undefined => surface.layers.at(-1)
+export const topLayer = (surface: SurfaceState): Laid | undefined => surface.layers.at(-1)
 /** The part as it is known: kinds the rules ask for again and again. */
 export const kindOf = (part: FinishablePart) => getSubstrate(part.substrate).kind

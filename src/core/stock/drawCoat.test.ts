@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { drawCoat } from './drawCoat'
 import type { Lot } from './drawFromLots'
-import { findTin, lotsInTurn, shelfOf, unitPricesOf, type Product, type ShelfLot } from './product'
+import { productFor, lotsInTurn, shelfOf, unitPricesOf, type Product, type ShelfLot } from './product'
 
 const lot = (id: string, remaining: number, over: Partial<Lot> = {}): Lot => ({
   id,
@@ -72,19 +72,24 @@ describe('the tin to reach for', () => {
     product('wax', { family: 'clear-wax', unit: 'g', size: 400, price: 1600 }),
   ]
   test('is the colour wanted, else one without a colour, else none', () => {
-    expect(findTin(shelf, 'clay', '#3d5661')?.id).toBe('slate')
-    expect(findTin(shelf, 'clay', '#ffffff')?.id).toBe('plain')
-    expect(findTin(shelf, 'clay', null)?.id).toBe('slate')
-    expect(findTin(shelf, 'casein', null)).toBeNull()
+    expect(productFor(shelf, 'clay', '#3d5661')?.id).toBe('slate')
+    expect(productFor(shelf, 'clay', '#ffffff')?.id).toBe('plain')
+    expect(productFor(shelf, 'clay', null)?.id).toBe('slate')
+    expect(productFor(shelf, 'casein', null)).toBeNull()
   })
   test('the cheapest of a family gives its price', () => expect(unitPricesOf(shelf)).toEqual({ clay: 3.8, 'clear-wax': 4 }))
-  test('what is left of a family is all its tins together', () => {
+  test('what is left of a family stands by its colours, all tins of each together; what is nobody’s is none', () => {
     const lots: ShelfLot[] = [
       { ...lot('a', 120), productId: 'slate', code: null },
       { ...lot('b', 300), productId: 'plain', code: null },
       { ...lot('c', 80), productId: 'gone', code: null },
     ]
-    expect(shelfOf(shelf, lots)).toEqual({ clay: 420 })
+    const left = shelfOf(shelf, [...lots, { ...lot('d', 30), productId: 'slate', code: null }])
+    expect(left.map(({ family, hex, amount }) => [family, hex, amount])).toEqual([
+      ['clay', '#3d5661', 150],
+      ['clay', null, 300],
+      ['clear-wax', null, 0],
+    ])
   })
   test('its open tins first, none that is used up, none of another product', () => {
     const lots: ShelfLot[] = [

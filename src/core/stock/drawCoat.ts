@@ -1,5 +1,5 @@
 /** What a coat or a mix took from the shelf: the tin in hand first, then the others in turn. Amounts in ml or g; pure. */
-import { roundMoney } from '../money/money'
+import { roundMoney } from '@/core/measure/money'
 import { drawFromLots, type Draw, type Lot } from './drawFromLots'
 
 export interface Taken {

@@ -1,5 +1,5 @@
 /** What a draw takes from which lot, and costs. Amounts in ml or g, money in minor units; pure. */
-import { roundMoney } from '../money/money'
+import { roundMoney } from '@/core/measure/money'
 
 export interface Lot {
   id: string
@@ -20,7 +20,7 @@ export const costSoFar = ({ price, size }: Pick<Lot, 'price' | 'size'>, remainin
   roundMoney((price * (size - remaining)) / size)
 
 /** Opened lots first, the earliest opened before; then unopened, the earliest bought before; ties by id. */
-export const inTurn = (a: Lot, b: Lot): number => {
+export const compareLots = (a: Lot, b: Lot): number => {
   if ((a.openedAt === null) !== (b.openedAt === null)) return a.openedAt === null ? 1 : -1
   const [one, other] = a.openedAt !== null && b.openedAt !== null ? [a.openedAt, b.openedAt] : [a.boughtAt, b.boughtAt]
   return one.localeCompare(other) || a.id.localeCompare(b.id)
@@ -34,7 +34,7 @@ export function drawFromLots({ lots, amount }: { lots: readonly Lot[]; amount: n
 } {
   const draws: Draw[] = []
   let left = amount
-  for (const lot of [...lots].sort(inTurn)) {
+  for (const lot of [...lots].sort(compareLots)) {
     const taken = Math.min(left, lot.remaining)
     if (taken <= 0) continue
     draws.push({ lot: lot.id, amount: taken, cost: costSoFar(lot, lot.remaining - taken) - costSoFar(lot, lot.remaining) })

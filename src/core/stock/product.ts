@@ -1,6 +1,7 @@
 /** A tin on the shelf: its family, its colour where it has one, its size and price. Size in ml or g, money in minor units. */
-import type { FamilyCode } from '../finish/families'
-import { inTurn, type Lot } from './drawFromLots'
+import type { FamilyCode } from '@/core/craft/families'
+import type { Shelf } from '@/core/plan/amounts'
+import { compareLots, type Lot } from './drawFromLots'
 
 export interface Product {
   id: string
@@ -21,10 +22,10 @@ export interface ShelfLot extends Lot {
 }
 /** The tins of a product that have something in them, the one to reach for first. */
 export const lotsInTurn = (lots: readonly ShelfLot[], productId: string): ShelfLot[] =>
-  lots.filter((lot) => lot.productId === productId && lot.remaining > 0).sort(inTurn)
+  lots.filter((lot) => lot.productId === productId && lot.remaining > 0).sort(compareLots)
 
 /** The tin to reach for: the family and colour wanted, else the family alone; null where the shelf has none. */
-export function findTin(products: readonly Product[], family: FamilyCode, hex: string | null): Product | null {
+export function productFor(products: readonly Product[], family: FamilyCode, hex: string | null): Product | null {
   const alike = products.filter((product) => product.family === family)
   return (
     alike.find(({ colourHex }) => hex !== null && colourHex === hex) ??
@@ -33,18 +34,16 @@ export function findTin(products: readonly Product[], family: FamilyCode, hex: s
   )
 }
 
-/** How much of each family is on the shelf, ml or g. */
-export type Shelf = Partial<Record<FamilyCode, number>>
-
-/** What is left in all tins together, by family. */
+/** What is left in all tins together, by family and colour. */
 export function shelfOf(products: readonly Product[], lots: readonly ShelfLot[]): Shelf {
-  const families = new Map(products.map(({ id, family }) => [id, family]))
-  const shelf: Shelf = {}
-  for (const { productId, remaining } of lots) {
-    const family = families.get(productId)
-    if (family) shelf[family] = (shelf[family] ?? 0) + remaining
-  }
-  return shelf
+  const left = new Map<string, number>()
+  for (const { productId, remaining } of lots) left.set(productId, (left.get(productId) ?? 0) + remaining)
+  return products.map(({ id, family, colourHex, colourName }) => ({
+    family,
+    hex: colourHex,
+    name: colourName,
+    amount: left.get(id) ?? 0,
+  }))
 }
 
 /** Minor units per ml or g of each family, from the cheapest tin of it on the shelf. */

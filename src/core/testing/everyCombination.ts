@@ -2,11 +2,11 @@
  * Every combination of substrate × existing finish × look × paint × use that the tables know, for tests: planned, checked,
  * and where it is refused the nearest wish planned too.
  */
-import { paintCodes } from '../finish/families'
-import { lookCodes } from '../finish/looks'
-import { codesOf, existingFinishes, substrates, uses, type SubstrateCode } from '../finish/parts'
-import { planFinish, type FinishablePart, type FinishWish } from '../finish/planFinish'
-import { checkStack } from '../stack/checkStack'
+import { paintCodes } from '@/core/craft/families'
+import { lookCodes } from '@/core/craft/looks'
+import { codesOf, existingFinishes, substrates, uses, type SubstrateCode } from '@/core/craft/parts'
+import { planFinish, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
+import { checkStack } from '@/core/stack/checkStack'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }
 const pale = { name: 'Salt Ledger', hex: '#f1ece0' }
@@ -32,7 +32,7 @@ export function tryEverythingOn(some: readonly SubstrateCode[]): Tried {
         for (const paint of paintCodes)
           for (const use of codesOf(uses)) {
             // every other combination may hold lead, so that both halves see every pair of tables
-            const lead = (plans + refusals) % 2 === 0 ? 'unlikely' : 'suspected'
+            const lead = (['unlikely', 'suspected', 'unlikely', 'unknown'] as const)[(plans + refusals) % 4] ?? 'unknown'
             const part: FinishablePart = { substrate, existing, lead, use, areaM2: 1.2 }
             const wish: FinishWish = { look, paint, colours: { a: slate, b: pale } }
             const outcome = planFinish(part, wish)

@@ -1,7 +1,7 @@
 /** A small piece with a plan and a log, for tests: every figure is plain to work by hand. */
-import type { PlannedStep } from '../finish/planFinish'
-import { blankEntry, type CoatFigures, type Entry } from '../log/entry'
-import type { Part, PieceFile, PlanStep } from '../piece/piece'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import { wholeEntry, type CoatFigures, type Entry, type EntryDraft, type EntryKind, type EntryOf } from '@/core/log/entry'
+import type { Part, PieceFile, PlanStep } from '@/core/piece/piece'
 
 /** "09:30" on 4 May 2026, UTC. */
 export const at = (time: string, day = 4): string => `2026-05-${String(day).padStart(2, '0')}T${time}:00.000Z`
@@ -56,18 +56,17 @@ export function partWith(steps: PlanStep[], over: Partial<Part> = {}): Part {
 }
 
 let made = 0
-export function entry(kind: Entry['kind'], when: string, over: Partial<Entry> = {}): Entry {
+/** An entry of a kind on the test's piece; on its part where it must be on one. */
+export function entry<K extends EntryKind>(
+  kind: K,
+  when: string,
+  over: Partial<Omit<EntryOf<K>, 'kind' | 'at'>> = {} as Partial<Omit<EntryOf<K>, 'kind' | 'at'>>,
+): EntryOf<K> {
   made += 1
-  return {
-    ...blankEntry,
-    id: `entry-${String(made).padStart(4, '0')}`,
-    pieceId: 'piece',
-    kind,
-    at: when,
-    recordedAt: when,
-    ...over,
-  }
+  const draft = { id: `entry-${String(made).padStart(4, '0')}`, pieceId: 'piece', kind, at: when, recordedAt: when, ...over }
+  return wholeEntry(draft as unknown as EntryDraft) as EntryOf<K>
 }
+
 /** A coat of 100 ml as it comes, from no tin. */
 export const coatFigures = (over: Partial<CoatFigures> = {}): CoatFigures => ({
   productId: null,
@@ -101,6 +100,7 @@ export function fileWith(parts: Part[], log: Entry[], over: Partial<PieceFile['p
       ...over,
     },
     parts,
+    takenOut: [],
     log,
     photos: [],
   }

@@ -1,6 +1,7 @@
 /** Before the database tests: one migrated template that every test file copies. */
 import pg from 'pg'
-import { migrate } from '../migrate'
+import { keepCodes } from '@/db/codes'
+import { migrate } from '@/db/migrate'
 import { templateName, testOwnerUrl } from './database'
 
 export async function setup() {
@@ -9,6 +10,10 @@ export async function setup() {
   await owner.query(`drop database if exists ${templateName}`)
   await owner.query(`create database ${templateName}`)
   await migrate(testOwnerUrl(templateName))
+  const template = new pg.Client({ connectionString: testOwnerUrl(templateName) })
+  await template.connect()
+  await keepCodes(template)
+  await template.end()
   await owner.query(`alter role itinerum_app login password ${owner.escapeLiteral(process.env.ITINERUM_TEST_APP_SECRET ?? '')}`)
   await owner.end()
 }

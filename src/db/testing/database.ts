@@ -2,10 +2,10 @@
 import { randomBytes } from 'node:crypto'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
-import type { Studio } from '../../core/house/studio'
-import { usualHours } from '../../core/house/workingHours'
-import { asStudio, makePool, types, type Client } from '../pool'
-import { saveStudio } from '../studio'
+import type { Studio } from '@/core/house/studio'
+import { usualHours } from '@/core/measure/workingHours'
+import { asStudio, makePool, types, type Client } from '@/db/pool'
+import { saveStudio } from '@/db/studio'
 
 export const templateName = 'itinerum_template'
 

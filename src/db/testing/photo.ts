@@ -1,6 +1,6 @@
 /** A photograph whose bytes are plain words, for tests. */
-import { addPhoto } from '../photo'
-import type { Client } from '../pool'
+import { addPhoto } from '@/db/photo'
+import type { Client } from '@/db/pool'
 import { at } from './rows'
 
 export const addRendition = (client: Client, studioId: string, pieceId: string, id: string, words: string) =>

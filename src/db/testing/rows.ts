@@ -1,15 +1,16 @@
 /** One whole piece with a row in every table, for tests: ids are fresh each time. */
 import { v7 as uuidv7 } from 'uuid'
-import type { Piece, Plan } from '../../core/piece/piece'
-import { addEntries, type NewEntry } from '../entry'
-import { addPhoto } from '../photo'
-import { addRecipe } from '../recipe'
-import { addParts, addPiece, addPlan, type NewPart } from '../piece'
-import type { Client } from '../pool'
-import { addDryingFigure, addReading, saveRoom } from '../climate'
-import { addCalendarFeed } from '../calendarFeed'
-import { addDraws, addLot } from '../stock'
-import { saveChannel, savePerson, saveProduct } from '../studio'
+import type { Piece, Plan } from '@/core/piece/piece'
+import { addEntries, type NewEntry } from '@/db/entry'
+import { addPhoto } from '@/db/photo'
+import { addRecipe } from '@/db/recipe'
+import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
+import type { Client } from '@/db/pool'
+import { digestOf, takeDelivery } from '@/db/sent'
+import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
+import { addCalendarFeed } from '@/db/calendarFeed'
+import { addDraws, addLot } from '@/db/stock'
+import { saveChannel, savePerson, saveProduct } from '@/db/studio'
 
 export const at = '2026-05-04T09:30:00.000Z'
 
@@ -103,7 +104,7 @@ export function wholePiece(): Whole {
   const plan = planRow()
   const [channelId, personId, productId, lotId] = [uuidv7(), uuidv7(), uuidv7(), uuidv7()]
   const batchId = uuidv7()
-  const onStep = { pieceId: piece.id, partId: part.id, stepId: plan.steps[0]?.id ?? null, at, personId }
+  const onStep = { pieceId: piece.id, partId: part.id, stepId: plan.steps[0]?.id ?? '', at, personId }
   const coat = {
     productId,
     lotId,
@@ -126,7 +127,19 @@ export function wholePiece(): Whole {
       kind: 'mixed',
       ...onStep,
       money: 210,
-      batch: { productId, lotId, family: 'clay', mix: 'paint : water 1 : 1', volume: 100, unit: 'ml' },
+      batch: {
+        productId,
+        lotId,
+        family: 'clay',
+        mix: 'paint : water 1 : 1',
+        volume: 100,
+        unit: 'ml',
+        components: [
+          { name: 'paint', parts: 1, amount: 50, productId, lotId },
+          { name: 'water', parts: 1, amount: 50, productId: null, lotId: null },
+        ],
+        stepIds: [onStep.stepId],
+      },
     },
     { id: uuidv7(), kind: 'coat', ...onStep, money: 84, coat: { ...coat, lotId: null, batchId, amount: 40 } },
     { id: uuidv7(), kind: 'paused', ...onStep },
@@ -134,7 +147,7 @@ export function wholePiece(): Whole {
     { id: uuidv7(), kind: 'checked', ...onStep, checkCode: 'raking-light', result: 'fail' },
     { id: uuidv7(), kind: 'seen', ...onStep, result: 'dry' },
     { id: uuidv7(), kind: 'assisted', pieceId: piece.id, partId: part.id, at, assist: 'fan' },
-    { id: uuidv7(), kind: 'snag', pieceId: piece.id, partId: part.id, at, repair: 'runs', severity: 'slight', spot: 4 },
+    { id: uuidv7(), kind: 'snag', pieceId: piece.id, partId: part.id, at, remedy: 'runs', severity: 'slight', spot: 4 },
     { id: uuidv7(), kind: 'cost', pieceId: piece.id, at, costKind: 'bought', money: 3200 },
     { id: uuidv7(), kind: 'note', pieceId: piece.id, at, note: 'Reads well.' },
     { id: uuidv7(), kind: 'listed', pieceId: piece.id, at, channelId, money: 24_000 },
@@ -158,8 +171,9 @@ export function wholePiece(): Whole {
   }
 }
 
-/** Writes all of it; sending it again must change nothing. */
+/** Writes all of it, as one delivery; sending it again must change nothing. */
 export async function storeWhole(client: Client, studioId: string, whole: Whole): Promise<void> {
+  if ((await takeDelivery(client, studioId, whole.piece.id, digestOf('whole', whole))) !== 'new') return
   const { piece, part, plan } = whole
   await savePerson(client, studioId, { id: whole.personId, name: 'Wenna' })
   await saveChannel(client, studioId, { id: whole.channelId, name: 'Booth', feeShare: 0.12, feeFixed: 0 }, 0)
@@ -188,7 +202,14 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     at,
   )
   await saveRoom(client, studioId, { id: whole.roomId, name: 'Loft', sensor: whole.roomId }, 0)
-  await addReading(client, studioId, { id: whole.readingId, at, temperature: 19.5, humidity: 55, roomId: whole.roomId })
+  await addReading(client, studioId, {
+    id: whole.readingId,
+    at,
+    temperature: 19.5,
+    humidity: 55,
+    roomId: whole.roomId,
+    source: 'sensor',
+  })
   await addDryingFigure(client, studioId, {
     id: whole.figureId,
     family: 'clay',

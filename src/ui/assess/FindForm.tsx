@@ -3,26 +3,19 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { assess, sureShare, type Findings } from '../../core/assess/assess'
-import { assessTestCodes, getAssessTest, signCodes, signs, type AssessTestCode } from '../../core/assess/tests'
-import {
-  codesOf,
-  existingFinishes,
-  getExistingFinish,
-  leadFindings,
-  type ExistingFinishCode,
-  type LeadFinding,
-  type SubstrateCode,
-} from '../../core/finish/parts'
-import { useActions } from '../form/actions'
-import { ChoiceField, Trouble } from '../form/Field'
-import { useWrite } from '../form/useWrite'
-import { riskWords } from '../words/assess'
+import { assess, sureShare, type Findings, type KnownPart } from '@/core/assess/assess'
+import { assessTestCodes, getAssessTest, signCodes, signs, type AssessTestCode } from '@/core/assess/tests'
+import { codesOf, existingFinishes, getExistingFinish, type ExistingFinishCode } from '@/core/craft/parts'
+import { leadFindings, mayHoldLead } from '@/core/craft/lead'
+import { useActions } from '@/ui/form/actions'
+import { ChoiceField, Trouble } from '@/ui/form/Field'
+import { useWrite } from '@/ui/form/useWrite'
+import { riskWords } from '@/words/assess'
 import { TestDrawing } from './TestDrawing'
 
 interface Props {
   pieceId: string
-  part: { id: string; existing: ExistingFinishCode; lead: LeadFinding; substrate: SubstrateCode }
+  part: KnownPart & { id: string }
 }
 
 export function FindForm({ pieceId, part }: Props) {
@@ -110,8 +103,9 @@ export function FindForm({ pieceId, part }: Props) {
       </div>
       <section aria-labelledby="likely" aria-live="polite" className="border-t-2 border-ink pt-4">
         <h2 id="likely" className="title text-3xl">
-          On it is likely
+          {done.length > 0 ? 'On it is likely' : 'Not tested yet'}
         </h2>
+        {done.length === 0 && <p className="mt-1 text-soft">How common each is, before anybody looked:</p>}
         <ol className="mt-3">
           {top.map(({ finish, share }) => (
             <li key={finish} className="border-b border-line py-2">
@@ -137,7 +131,13 @@ export function FindForm({ pieceId, part }: Props) {
             ))}
           </ul>
         )}
-        <p className="mt-5 text-soft">Lead: {leadFindings[found.lead]}.</p>
+        <p className="mt-5 text-soft">
+          {found.leadLookedFor
+            ? `Lead: ${leadFindings[found.lead]}.`
+            : `Lead: nobody looked just now. On the part stands: ${leadFindings[part.lead]}${
+                mayHoldLead({ lead: part.lead, existing: existing || part.existing }) ? ', so it is treated as lead' : ''
+              }.`}
+        </p>
         <ChoiceField
           label="Plan for"
           className="mt-4"

@@ -1,5 +1,5 @@
 /** Each test as a small drawing: the sawn edge of a board, and what is done to it. */
-import type { AssessTestCode } from '../../core/assess/tests'
+import type { AssessTestCode } from '@/core/assess/tests'
 
 const board = 'M6 92V70A16 16 0 0 1 22 54H154V92Z'
 const drawings: Record<AssessTestCode, React.ReactNode> = {

@@ -5,31 +5,31 @@
  */
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { journeysOn, type BenchData } from '../../core/bench/benchData'
-import { benchOrder, type BenchLine, type WhyCode } from '../../core/bench/benchOrder'
-import { whatFits } from '../../core/bench/whatFits'
-import { isSilent } from '../../core/climate/believe'
-import { climateIn } from '../../core/climate/rooms'
-import { batchesIn } from '../../core/mix/batch'
-import { getOperation } from '../../core/labour/operations'
-import { useOutbox } from '../outbox/outbox'
-import { HandsChoice } from '../outbox/hands'
-import { useBeat } from '../time/now'
-import { stepTitle } from '../words/craft'
+import { readBench, type BenchData } from '@/core/bench/benchData'
+import { benchOrder, type BenchLine, type WhyCode } from '@/core/bench/benchOrder'
+import { whatFits } from '@/core/bench/whatFits'
+import { isSilent } from '@/core/climate/believe'
+import { climateIn } from '@/core/climate/rooms'
+import { batchesIn } from '@/core/log/batch'
+import { getOperation } from '@/core/craft/operations'
+import { useOutbox } from '@/ui/outbox/outbox'
+import { HandsChoice } from '@/ui/outbox/hands'
+import { useBeat } from '@/ui/time/now'
+import { stepTitle } from '@/words/craft'
 import { AirLine } from './AirLine'
 import { ChecksToDo } from './ChecksToDo'
 import { DayLines } from './DayLines'
 import { DoneSheetProvider } from './DoneSheet'
 import { IfStopped } from './IfStopped'
 import { NextLine } from './NextLine'
-import { OneThing } from './OneThing'
+import { CurrentStep } from './CurrentStep'
 import { Reminders } from './Reminders'
-import { toStepCard, windowView, type CardAround } from './stepCard'
+import { loggedCoats, noHeatOn, toStepCard, windowView, type CardContext } from '@/core/bench/stepCard'
 
 const whyWords: Record<WhyCode, string> = {
   running: 'Its clock is running.',
   closing: 'Its window closes soonest.',
-  gone: 'Its window has closed: it will cost more the longer it stands.',
+  missed: 'Its window has closed: it will cost more the longer it stands.',
   promised: 'It is promised.',
   'long-dry-after': 'It dries long afterwards: begun now, it dries while you sleep.',
   open: 'Its window is open.',
@@ -45,26 +45,26 @@ export function BenchView({ data }: { data: BenchData }) {
   const beat = useBeat()
   // what was just tapped is never ahead of the clock it is read by
   const nowMs = Math.max(beat, ...entries.map(({ at }) => Date.parse(at)))
-  const journeys = useMemo(() => journeysOn(data, entries, nowMs), [data, entries, nowMs])
+  const journeys = useMemo(() => readBench(data, entries, nowMs), [data, entries, nowMs])
   const [asked, setAsked] = useState<number | null>(null)
   const [all, setAll] = useState(false)
 
-  const { running, now, gone, drying, resting } = benchOrder(journeys, nowMs)
-  const doable = [...now, ...gone]
+  const { running, now, missed, drying, resting } = benchOrder(journeys, nowMs)
+  const doable = [...now, ...missed]
   const [first, ...others] = [...running, ...doable]
   const fit = asked === null ? null : whatFits(doable, asked, ({ step }) => getOperation(step.operation).overhead)
   const shown = fit ? fit.taken : others
   const waiting = [...drying, ...resting]
   const unplanned = journeys.filter(({ parts }) => parts.some(({ part }) => part.plan === null))
   const air = climateIn(data.climates, null, data.rooms).at(-1) ?? null
-  const around: CardAround = {
+  const around: CardContext = {
     products: data.products,
     lots: data.lots,
     batches: batchesIn(
       journeys.map(({ file: { piece }, log }) => ({ log, climate: climateIn(data.climates, piece.roomId, data.rooms) })),
     ),
     journeys,
-    coats: journeys.flatMap(({ log }) => log.filter(({ kind }) => kind === 'coat')),
+    coats: loggedCoats(journeys),
     nowMs,
   }
   const cardOf = (line: BenchLine) => toStepCard(line.journey, line.part, line.step, around)
@@ -73,7 +73,7 @@ export function BenchView({ data }: { data: BenchData }) {
   return (
     <DoneSheetProvider air={air}>
       {first ? (
-        <OneThing key={first.step.id} card={cardOf(first)} why={whyWords[first.why]} />
+        <CurrentStep key={first.step.id} card={cardOf(first)} why={whyWords[first.why]} />
       ) : (
         <h1 className="title py-8 text-4xl">Hands free. Everything is drying.</h1>
       )}
@@ -109,7 +109,7 @@ export function BenchView({ data }: { data: BenchData }) {
           )}
           <ul className="mt-2">
             {shown.slice(0, fit || all ? undefined : atFirst).map((line) => (
-              <NextLine key={line.step.id} card={cardOf(line)} why={whyWords[line.why]} late={line.group === 'gone'} />
+              <NextLine key={line.step.id} card={cardOf(line)} why={whyWords[line.why]} late={line.group === 'missed'} />
             ))}
           </ul>
           {!fit && !all && shown.length > atFirst && (
@@ -140,7 +140,7 @@ export function BenchView({ data }: { data: BenchData }) {
                           name,
                           next: stepTitle(line.step).toLowerCase(),
                           window,
-                          feel: { pieceId: piece.id, partId: line.part.part.id, name, noHeat: noHeatOn(line) },
+                          feel: { pieceId: piece.id, partId: line.part.part.id, name, noHeat: noHeatOn(line.part) },
                         },
                       ]
                     : []
@@ -173,9 +173,6 @@ export function BenchView({ data }: { data: BenchData }) {
     </DoneSheetProvider>
   )
 }
-
-/** No heat where lead is possible, and none on stripper. */
-const noHeatOn = ({ part }: BenchLine): boolean => part.part.lead === 'suspected' || part.window?.after.operation === 'strip'
 
 function EmptyBench({ pieces }: { pieces: number }) {
   return (

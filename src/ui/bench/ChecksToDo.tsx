@@ -2,16 +2,16 @@
 /** Checks put off until later: each is asked again until it is answered. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { checkOf } from '../../core/finish/checks'
-import type { Journey, PartJourney } from '../../core/piece/journey'
-import type { PlanStep } from '../../core/piece/piece'
-import { useOutbox } from '../outbox/outbox'
-import { checkAsks, checkHows } from '../words/checks'
-import { stepTitle } from '../words/craft'
+import { checkOf } from '@/core/craft/checks'
+import type { Journey, PartJourney } from '@/core/piece/journey'
+import type { PlanStep } from '@/core/piece/piece'
+import { useOutbox } from '@/ui/outbox/outbox'
+import { checkAsks, checkHows } from '@/words/checks'
+import { stepTitle } from '@/words/craft'
 import { SnagForm } from './SnagForm'
-import { toStepCard, type CardAround } from './stepCard'
+import { toStepCard, type CardContext } from '@/core/bench/stepCard'
 
-export function ChecksToDo({ journeys, around }: { journeys: readonly Journey[]; around: CardAround }) {
+export function ChecksToDo({ journeys, around }: { journeys: readonly Journey[]; around: CardContext }) {
   const pending = journeys
     .filter(({ ending }) => !ending)
     .flatMap((journey) => journey.parts.flatMap((part) => part.checks.map(({ step }) => ({ journey, part, step }))))
@@ -30,7 +30,7 @@ export function ChecksToDo({ journeys, around }: { journeys: readonly Journey[];
   )
 }
 
-function Pending({ journey, part, step, around }: { journey: Journey; part: PartJourney; step: PlanStep; around: CardAround }) {
+function Pending({ journey, part, step, around }: { journey: Journey; part: PartJourney; step: PlanStep; around: CardContext }) {
   const { send } = useOutbox()
   const [wrong, setWrong] = useState(false)
   const [ids] = useState(() => ({ check: uuidv7(), failed: uuidv7() }))

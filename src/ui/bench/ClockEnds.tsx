@@ -2,8 +2,8 @@
 /** When it really began and ended: two ends on the line from the start of the clock to now, by hand or by arrow keys. */
 import { Slider } from 'radix-ui'
 import { useState } from 'react'
-import { useHouse } from '../form/house'
-import { clockTime, spanWords } from '../words/time'
+import { useHouse } from '@/ui/form/house'
+import { clockTime, spanWords } from '@/words/time'
 
 const minuteMs = 60_000
 

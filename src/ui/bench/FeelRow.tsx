@@ -1,8 +1,9 @@
 'use client'
 /** What a finger finds on a drying part, and what helps it dry: one tap each. */
 import { v7 as uuidv7 } from 'uuid'
-import { useOutbox } from '../outbox/outbox'
-import type { WindowView } from './stepCard'
+import { ofKind } from '@/core/log/entry'
+import { useOutbox } from '@/ui/outbox/outbox'
+import type { WindowView } from '@/core/bench/stepCard'
 
 export interface FeelOn {
   pieceId: string
@@ -18,7 +19,7 @@ export function FeelRow({ on, window }: { on: FeelOn; window: WindowView }) {
   const { send, entries } = useOutbox()
   const { pieceId, partId, name } = on
   const at = () => new Date().toISOString()
-  const said = entries.findLast(({ kind, stepId }) => kind === 'seen' && stepId === window.afterStepId)
+  const said = ofKind(entries, 'seen').findLast(({ stepId }) => stepId === window.afterStepId)
   const see = (result: 'dry' | 'wet') =>
     void send(
       'seeDry',
@@ -42,7 +43,7 @@ export function FeelRow({ on, window }: { on: FeelOn; window: WindowView }) {
       {(['fan', 'heatGun'] as const)
         .filter((kind) => kind === 'fan' || !on.noHeat)
         .map((kind) => {
-          const running = window.helps.includes(kind)
+          const running = window.assists.includes(kind)
           return (
             <button
               key={kind}
@@ -56,7 +57,7 @@ export function FeelRow({ on, window }: { on: FeelOn; window: WindowView }) {
             </button>
           )
         })}
-      {window.helps.includes('heatGun') && (
+      {window.assists.includes('heatGun') && (
         <span className="font-semibold text-late">Kept moving. Off at once if it smokes.</span>
       )}
       {said && <span className="font-semibold text-soft">{said.result === 'dry' ? 'Dry: noted.' : 'Still wet: noted.'}</span>}

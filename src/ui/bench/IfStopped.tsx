@@ -1,15 +1,15 @@
 'use client'
 /** What it would cost to stop now: each window that would be gone by the time work begins again. */
 import { useState } from 'react'
-import { ifStopped, nextMorning } from '../../core/bench/ifStopped'
-import type { WorkingHours } from '../../core/house/workingHours'
-import type { Journey } from '../../core/piece/journey'
-import { getRepair } from '../../core/finish/repairs'
-import { dayAfter, dayOf, instantOf, minuteOfDay, wallTimeOf, weekdayOf } from '../../core/time/wallTime'
-import { TextField } from '../form/Field'
-import { useHouse } from '../form/house'
-import { stepTitle } from '../words/craft'
-import { minuteWords, momentWords, spanWords } from '../words/time'
+import { ifStopped, nextMorning } from '@/core/bench/ifStopped'
+import type { WorkingHours } from '@/core/measure/workingHours'
+import type { Journey } from '@/core/piece/journey'
+import { getRemedy } from '@/core/craft/remedies'
+import { dayAfter, dayOf, instantOf, minuteOfDay, wallTimeOf, weekdayOf } from '@/core/measure/time'
+import { TextField } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { stepTitle } from '@/words/craft'
+import { minuteWords, momentWords, spanWords } from '@/words/time'
 
 export function IfStopped({ journeys, hours, nowMs }: { journeys: readonly Journey[]; hours: WorkingHours; nowMs: number }) {
   const { zone } = useHouse()
@@ -53,7 +53,7 @@ export function IfStopped({ journeys, hours, nowMs }: { journeys: readonly Journ
                   <span className="shrink-0 font-semibold">+{spanWords(more)}</span>
                 </span>
                 <span className="block text-soft">
-                  closes {momentWords(closes, zone, nowMs)}. {remedy && getRepair(remedy).remedy}
+                  closes {momentWords(closes, zone, nowMs)}. {remedy && getRemedy(remedy).remedy}
                 </span>
               </li>
             ))}

@@ -1,33 +1,51 @@
 'use client'
-/** A mix made up as a batch: how much for the coats ahead, what goes into it, from which tin. Coats then name it. */
+/** A mix made up as a batch: how much for the coats ahead, what goes into it, each part from its tin. Coats then name it. */
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
+import type { UseFormReturn } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
-import { mixInput, type MixText } from '../../core/input/entry'
-import { componentsOf } from '../../core/mix/batch'
-import { ChoiceField, TextField, Trouble } from '../form/Field'
-import { useEntryForm } from '../form/useEntryForm'
-import { Sheet } from '../frame/Sheet'
-import { useOutbox } from '../outbox/outbox'
-import { lotWords } from '../words/stock'
-import type { CoatPlan, StepCard } from './stepCard'
+import type { CoatPlan, MixPlan } from '@/core/bench/coatPlan'
+import type { StepCard } from '@/core/bench/stepCard'
+import { componentsOf, type Component } from '@/core/craft/mixes'
+import { mixInput, type MixText } from '@/core/input/entry'
+import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
+import { useEntryForm } from '@/ui/form/useEntryForm'
+import { Sheet } from '@/ui/frame/Sheet'
+import { useOutbox } from '@/ui/outbox/outbox'
+import { cardName, stepTitle } from '@/words/craft'
+import { lotWords } from '@/words/stock'
 
-export function MixButton({ card, plan }: { card: StepCard; plan: CoatPlan }) {
+interface Props {
+  card: StepCard
+  plan: CoatPlan
+  making: MixPlan
+}
+
+export function MixButton(props: Props) {
   const [open, setOpen] = useState(false)
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="press" aria-label={`Mix it: ${card.title}, ${card.pieceName}, ${card.partName.toLowerCase()}`}>
+      <Dialog.Trigger className="press" aria-label={`Mix it: ${cardName(props.card)}`}>
         Mix it
       </Dialog.Trigger>
       <Sheet>
-        <MixForm card={card} plan={plan} done={() => setOpen(false)} />
+        <MixForm {...props} done={() => setOpen(false)} />
       </Sheet>
     </Dialog.Root>
   )
 }
 
-function MixForm({ card, plan, done }: { card: StepCard; plan: CoatPlan; done: () => void }) {
+const lotsOf = (making: MixPlan, productId: string) => making.products.find(({ id }) => id === productId)?.lots ?? []
+
+/** A component as it is likely taken: its product, and of that the tin to reach for first. */
+function likelyFrom(component: Component, making: MixPlan): { productId: string; lotId: string } {
+  const productId = (component.family && making.likely[component.family]) ?? ''
+  return { productId, lotId: lotsOf(making, productId)[0]?.id ?? '' }
+}
+
+function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
   const { send } = useOutbox()
+  const partsOf = (mix: string, volume: number) => componentsOf(mix, volume, plan.family, making.paint)
   const [defaults] = useState<MixText>(() => ({
     entryId: uuidv7(),
     pieceId: card.pieceId,
@@ -35,10 +53,12 @@ function MixForm({ card, plan, done }: { card: StepCard; plan: CoatPlan; done: (
     stepId: card.stepId,
     at: new Date().toISOString(),
     family: plan.family,
-    productId: plan.tinId,
-    lotId: plan.tins.find(({ id }) => id === plan.tinId)?.lots[0]?.id ?? '',
+    productId: plan.productId,
+    lotId: lotsOf(making, plan.productId)[0]?.id ?? '',
     mix: plan.mix,
-    volume: String(plan.mixVolume ?? plan.amount),
+    volume: String(making.volume || plan.amount),
+    from: (partsOf(plan.mix, making.volume || plan.amount) ?? []).map((each) => likelyFrom(each, making)),
+    stepIds: making.stepIds,
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<MixText>(
     mixInput,
@@ -46,59 +66,54 @@ function MixForm({ card, plan, done }: { card: StepCard; plan: CoatPlan; done: (
     (typed) => send('mixBatch', { ...typed, at: new Date().toISOString() }, `Mixed: ${typed.mix}, ${card.pieceName}`),
     done,
   )
-  const { register, watch } = form
-  const components = componentsOf(watch('mix'), Number(watch('volume').replace(',', '.')))
-  const tin = plan.tins.find(({ id }) => id === watch('productId'))
+  const { register, watch, setValue } = form
+  const components = partsOf(watch('mix'), Number(watch('volume').replace(',', '.')))
+  const { volumeOfAll } = making
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid grid-cols-2 items-start gap-4">
       <div className="col-span-2">
         <p className="eyebrow">
           {card.pieceName} · {card.partName}
         </p>
-        <Dialog.Title className="title text-3xl">Mix for {card.title}</Dialog.Title>
+        <Dialog.Title className="title text-3xl">Mix for {stepTitle(card.step)}</Dialog.Title>
         <Dialog.Description className="text-soft">
-          Enough for the coats ahead that are alike, as long as it keeps.
+          Enough for the coats ahead on this piece that are alike, as long as it keeps.
         </Dialog.Description>
       </div>
-      <TextField
-        label={`How much, ${plan.unit}`}
-        inputMode="decimal"
-        {...register('volume')}
-        trouble={troubleOf('volume')}
-        className="text-xl"
-      />
-      <TextField label="Made of" placeholder="paint : water 1 : 1" {...register('mix')} trouble={troubleOf('mix')} />
-      <dl className="col-span-2 flex flex-wrap gap-x-10 gap-y-2 border-y-2 border-ink py-3" aria-live="polite">
-        {components ? (
-          components.map(({ name, ml }) => (
-            <div key={name}>
-              <dd className="figure text-5xl">
-                {Math.round(ml)}
-                <span className="ml-1 text-xl font-semibold tracking-normal text-soft">ml</span>
-              </dd>
-              <dt className="eyebrow">{name}</dt>
-            </div>
-          ))
-        ) : (
-          <div>
-            <dt className="sr-only">What goes in</dt>
-            <dd className="text-soft">Written like “paint : water 2 : 1”, it says how much of each.</dd>
-          </div>
-        )}
-      </dl>
-      <ChoiceField
-        label="Product"
-        className="col-span-2 sm:col-span-1"
-        {...register('productId')}
-        options={[...plan.tins.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
-      />
-      {tin && tin.lots.length > 0 && (
-        <ChoiceField
-          label="From"
-          className="col-span-2 sm:col-span-1"
-          {...register('lotId')}
-          options={[...tin.lots.map((lot) => [lot.id, lotWords(lot, tin.unit)] as const), ['', 'whichever is open']]}
+      <div>
+        <TextField
+          label={`How much, ${plan.unit}`}
+          inputMode="decimal"
+          {...register('volume')}
+          trouble={troubleOf('volume')}
+          className="text-xl"
         />
+        {volumeOfAll !== null && (
+          <button type="button" className="press mt-2 px-3 text-sm" onClick={() => setValue('volume', String(volumeOfAll))}>
+            {volumeOfAll} {plan.unit} for other pieces too
+          </button>
+        )}
+      </div>
+      <TextField
+        label="Made of"
+        placeholder="paint : water 1 : 1"
+        {...register('mix', {
+          // what is written anew is taken from its likely tins anew
+          onChange: (event: { target: { value: string } }) =>
+            setValue(
+              'from',
+              (partsOf(event.target.value, 1) ?? []).map((each) => likelyFrom(each, making)),
+            ),
+        })}
+        trouble={troubleOf('mix')}
+      />
+      <Components components={components} unit={plan.unit} />
+      {components ? (
+        components.map((each, k) =>
+          each.family ? <ComponentFrom key={`${each.name} ${k}`} at={k} component={each} making={making} form={form} /> : null,
+        )
+      ) : (
+        <TinOf plan={plan} form={form} />
       )}
       <div className="col-span-2 empty:hidden">
         <Trouble>{issue}</Trouble>
@@ -110,5 +125,90 @@ function MixForm({ card, plan, done }: { card: StepCard; plan: CoatPlan; done: (
         </button>
       </div>
     </form>
+  )
+}
+
+/** How much of each, large. */
+function Components({ components, unit }: { components: Component[] | null; unit: string }) {
+  return (
+    <dl className="col-span-2 flex flex-wrap gap-x-10 gap-y-2 border-y-2 border-ink py-3" aria-live="polite">
+      {components ? (
+        components.map(({ name, amount }) => (
+          <div key={name}>
+            <dd className="figure text-5xl">
+              {Math.round(amount)}
+              <span className="ml-1 text-xl font-semibold tracking-normal text-soft">{unit}</span>
+            </dd>
+            <dt className="eyebrow">{name}</dt>
+          </div>
+        ))
+      ) : (
+        <div>
+          <dt className="sr-only">What goes in</dt>
+          <dd className="text-soft">Written like “paint : water 2 : 1”, it says how much of each.</dd>
+        </div>
+      )}
+    </dl>
+  )
+}
+
+/** One component's product and tin. */
+function ComponentFrom({
+  at,
+  component,
+  making,
+  form,
+}: {
+  at: number
+  component: Component
+  making: MixPlan
+  form: UseFormReturn<MixText>
+}) {
+  const { register, watch, setValue } = form
+  const products = making.products.filter(({ family }) => family === component.family)
+  const chosen = products.find(({ id }) => id === watch(`from.${at}.productId`))
+  const name = component.name
+  return (
+    <div className="col-span-2 grid grid-cols-2 gap-4">
+      <ChoiceField
+        label={`The ${name}`}
+        {...register(`from.${at}.productId`, {
+          onChange: (event: { target: { value: string } }) =>
+            setValue(`from.${at}.lotId`, lotsOf(making, event.target.value)[0]?.id ?? ''),
+        })}
+        options={[...products.map((product) => [product.id, product.name] as const), ['', 'Not from the shelf, no price']]}
+      />
+      {chosen && chosen.lots.length > 0 && (
+        <ChoiceField
+          label={`${name.charAt(0).toUpperCase()}${name.slice(1)} from`}
+          {...register(`from.${at}.lotId`)}
+          options={[...chosen.lots.map((lot) => [lot.id, lotWords(lot, chosen.unit)] as const), ['', 'whichever is open']]}
+        />
+      )}
+    </div>
+  )
+}
+
+/** A mix that is told by the eye is all of one product. */
+function TinOf({ plan, form }: { plan: CoatPlan; form: UseFormReturn<MixText> }) {
+  const { register, watch } = form
+  const product = plan.products.find(({ id }) => id === watch('productId'))
+  return (
+    <>
+      <ChoiceField
+        label="Product"
+        className="col-span-2 sm:col-span-1"
+        {...register('productId')}
+        options={[...plan.products.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
+      />
+      {product && product.lots.length > 0 && (
+        <ChoiceField
+          label="From"
+          className="col-span-2 sm:col-span-1"
+          {...register('lotId')}
+          options={[...product.lots.map((lot) => [lot.id, lotWords(lot, product.unit)] as const), ['', 'whichever is open']]}
+        />
+      )}
+    </>
   )
 }

@@ -1,13 +1,14 @@
 'use client'
 /** A step that can be done too: its section as a chip, its words, its buttons. */
-import { ranMinutes } from '../../core/log/labour'
+import { ranMinutes } from '@/core/log/labour'
 import Link from 'next/link'
-import { Section } from '../drawing/Section'
-import { useHouse } from '../form/house'
-import { useNow } from '../time/now'
-import { windowWords } from '../words/window'
+import { Section } from '@/ui/drawing/Section'
+import { useHouse } from '@/ui/form/house'
+import { useNow } from '@/ui/time/now'
+import { pastWords, stepTitle } from '@/words/craft'
+import { windowWords } from '@/words/window'
 import { StepActions } from './StepActions'
-import type { StepCard } from './stepCard'
+import type { StepCard } from '@/core/bench/stepCard'
 
 export function NextLine({ card, why, late }: { card: StepCard; why: string; late: boolean }) {
   const nowMs = useNow()
@@ -25,13 +26,14 @@ export function NextLine({ card, why, late }: { card: StepCard; why: string; lat
     <li className="flex gap-4 border-b border-line py-4">
       <Section model={card.section} className="size-16 shrink-0" />
       <div className="min-w-0 flex-1">
-        <h3 className="text-xl font-semibold leading-tight">{card.title}</h3>
+        <h3 className="text-xl font-semibold leading-tight">{stepTitle(card.step)}</h3>
         <p className="text-soft">
-          <Link href={`/pieces/${card.pieceId}`}>{card.pieceName}</Link>, {card.partName.toLowerCase()} · about {card.minutes} min
+          <Link href={`/pieces/${card.pieceId}`}>{card.pieceName}</Link>, {card.partName.toLowerCase()} · about{' '}
+          {card.step.minutes} min
         </p>
         <p className={`mb-3 font-semibold ${late ? 'text-late' : ''}`}>
           {state}
-          {late && card.window?.past ? `. ${card.window.past}` : ''}
+          {late && card.window?.past ? `. ${pastWords[card.window.past]}` : ''}
         </p>
         <StepActions card={card} />
       </div>

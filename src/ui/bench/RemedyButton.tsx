@@ -1,16 +1,16 @@
 'use client'
 /** A window was missed: what makes up for it goes into the plan with one tap. */
 import { useState } from 'react'
-import { getRepair, type RepairCode } from '../../core/finish/repairs'
-import { useOutbox } from '../outbox/outbox'
+import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
+import { useOutbox } from '@/ui/outbox/outbox'
 import { mendIds } from './mendIds'
-import type { StepCard } from './stepCard'
+import type { StepCard } from '@/core/bench/stepCard'
 
-export function RemedyButton({ card, repair }: { card: StepCard; repair: RepairCode }) {
+export function RemedyButton({ card, remedy: code }: { card: StepCard; remedy: RemedyCode }) {
   const { send } = useOutbox()
   const [ids] = useState(() => mendIds())
   const [sent, setSent] = useState(false)
-  const { words, remedy } = getRepair(repair)
+  const { words, remedy } = getRemedy(code)
   if (sent) return <span className="font-semibold text-soft">In the plan.</span>
   const put = async () => {
     const answer = await send(
@@ -20,7 +20,7 @@ export function RemedyButton({ card, repair }: { card: StepCard; repair: RepairC
         pieceId: card.pieceId,
         partId: card.partId,
         at: new Date().toISOString(),
-        repair,
+        remedy: code,
         severity: 'plain',
         spot: null,
         failed: null,

@@ -2,14 +2,14 @@
 /** Told before a window opens and before it closes: on the page, as a sound, as a notification where the browser may. */
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { Toast } from 'radix-ui'
-import { dueReminders, type Reminder } from '../../core/bench/reminders'
-import type { Journey } from '../../core/piece/journey'
-import { useHouse } from '../form/house'
-import { useStored } from '../form/useStored'
-import { chime } from '../time/chime'
-import { useNow } from '../time/now'
-import { stepTitle } from '../words/craft'
-import { clockTime } from '../words/time'
+import { dueReminders, type Reminder } from '@/core/bench/reminders'
+import type { Journey } from '@/core/piece/journey'
+import { useHouse } from '@/ui/form/house'
+import { useStored } from '@/ui/form/useStored'
+import { chime } from '@/ui/time/chime'
+import { useNow } from '@/ui/time/now'
+import { stepTitle } from '@/words/craft'
+import { clockTime } from '@/words/time'
 
 const never = () => () => undefined
 /** What the browser says of notifications; `none` where it has none. */

@@ -2,7 +2,7 @@
 /** For windows of minutes: the whole screen counts one section down; tap anywhere for the next. The screen stays awake. */
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
-import { chime } from '../time/chime'
+import { chime } from '@/ui/time/chime'
 
 export function SectionTimer({ title, seconds }: { title: string; seconds: number }) {
   const [open, setOpen] = useState(false)

@@ -1,18 +1,18 @@
 'use client'
 /** Something is wrong: what, where, how bad. The likeliest first; the plan grows by what mends it. */
 import { useId, useState } from 'react'
-import { getRepair, repairCodes, type RepairCode } from '../../core/finish/repairs'
-import { severities, type Mark, type Severity } from '../../core/log/entry'
-import type { Photo } from '../../core/piece/piece'
-import type { CheckCode } from '../../core/labour/operations'
-import type { Answer } from '../form/actions'
-import { AreaField, ChoiceField, pairs, Trouble } from '../form/Field'
-import { useOutbox } from '../outbox/outbox'
-import { MarkOnPhoto } from '../photo/MarkOnPhoto'
-import { spotWords } from '../words/checks'
-import { issueWords } from '../words/issues'
+import { getRemedy, remedyCodes, type RemedyCode } from '@/core/craft/remedies'
+import { severities, type Mark, type SnagSeverity } from '@/core/log/entry'
+import type { Photo } from '@/core/piece/piece'
+import type { CheckCode } from '@/core/craft/operations'
+import type { Answer } from '@/core/input/issues'
+import { AreaField, ChoiceField, pairs, Trouble } from '@/ui/form/Field'
+import { useOutbox } from '@/ui/outbox/outbox'
+import { MarkOnPhoto } from '@/ui/photo/MarkOnPhoto'
+import { spotWords } from '@/words/checks'
+import { issueWords } from '@/words/issues'
 import { mendIds } from './mendIds'
-import { Picture } from '../photo/Picture'
+import { Picture } from '@/ui/photo/Picture'
 
 export interface SnagOn {
   pieceId: string
@@ -20,7 +20,7 @@ export interface SnagOn {
   partId: string
   partName: string
   face: number
-  likely: readonly RepairCode[]
+  likely: readonly RemedyCode[]
   /** the last photographs on which it may be marked */
   photos: readonly Photo[]
   /** the check that found it */
@@ -30,13 +30,13 @@ export interface SnagOn {
 export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () => void }) {
   const { send } = useOutbox()
   const [ids, setIds] = useState(() => mendIds())
-  const [code, setCode] = useState<RepairCode | ''>('')
-  const [severity, setSeverity] = useState<Severity>('plain')
+  const [code, setCode] = useState<RemedyCode | ''>('')
+  const [severity, setSeverity] = useState<SnagSeverity>('plain')
   const [spot, setSpot] = useState<number | null>(null)
   const [mark, setMark] = useState<Mark | null>(null)
   const [note, setNote] = useState('')
   const [answer, setAnswer] = useState<Answer | null>(null)
-  const repair = code === '' ? null : getRepair(code)
+  const repair = code === '' ? null : getRemedy(code)
   const issue = answer && 'issue' in answer ? (answer.fields?.repair ?? issueWords[answer.issue]) : null
 
   const save = async () => {
@@ -68,7 +68,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
               aria-pressed={code === each}
               onClick={() => setCode(code === each ? '' : each)}
             >
-              {getRepair(each).words}
+              {getRemedy(each).words}
             </button>
           ))}
         </div>
@@ -76,8 +76,8 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
       <ChoiceField
         label="What is wrong"
         value={code}
-        onChange={(event) => setCode(event.target.value as RepairCode | '')}
-        options={[['', 'Choose, or write it below'], ...repairCodes.map((each) => [each, getRepair(each).words] as const)]}
+        onChange={(event) => setCode(event.target.value as RemedyCode | '')}
+        options={[['', 'Choose, or write it below'], ...remedyCodes.map((each) => [each, getRemedy(each).words] as const)]}
       />
       {repair && (
         <p>
@@ -94,7 +94,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
                 key={each}
                 type="button"
                 aria-pressed={severity === each}
-                onClick={() => setSeverity(each as Severity)}
+                onClick={() => setSeverity(each as SnagSeverity)}
                 className="press px-3 aria-pressed:outline-3 aria-pressed:outline-now"
               >
                 {words}

@@ -1,22 +1,23 @@
 'use client'
 /** One tap starts, one ends; pausing; what was forgotten is typed or dragged: "it took 35 min". */
 import { useState } from 'react'
-import { phaseAt } from '../../core/drying/phase'
-import { parseMinutes } from '../../core/input/fields'
-import { isForgotten, ranMinutes } from '../../core/log/labour'
-import { TextField, Trouble } from '../form/Field'
-import { useCalm } from '../form/useCalm'
-import { useNow } from '../time/now'
-import { issueWords } from '../words/issues'
-import { spanWords } from '../words/time'
-import { StepPhoto } from '../photo/AddPhotos'
+import { phaseAt } from '@/core/drying/phase'
+import { parseMinutes } from '@/core/input/fields'
+import { isForgotten, ranMinutes } from '@/core/log/labour'
+import { TextField, Trouble } from '@/ui/form/Field'
+import { useTapGuard } from '@/ui/form/useTapGuard'
+import { useNow } from '@/ui/time/now'
+import { stepTitle } from '@/words/craft'
+import { issueWords } from '@/words/issues'
+import { spanWords } from '@/words/time'
+import { StepPhoto } from '@/ui/photo/AddPhotos'
 import { ClockEnds } from './ClockEnds'
 import { useDoneSheet } from './DoneSheet'
 import { MixButton } from './MixSheet'
 import { SectionTimer } from './SectionTimer'
 import { useStep } from './useStep'
 import { RemedyButton } from './RemedyButton'
-import type { StepCard } from './stepCard'
+import type { StepCard } from '@/core/bench/stepCard'
 
 export function StepActions({ card, large = false }: { card: StepCard; large?: boolean }) {
   const step = useStep(card)
@@ -25,13 +26,13 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
   const [typed, setTyped] = useState('')
   const [asking, setAsking] = useState(false)
   const [trouble, setTrouble] = useState<string | undefined>()
-  const { guard, stir } = useCalm()
+  const { guard, stir } = useTapGuard()
   const { startedAt, status } = step.clock
   const paused = status === 'paused'
   const running = status === 'running' || paused
   const size = large ? 'min-h-16 px-8 text-2xl' : ''
   const ran = ranMinutes(step.clock, nowMs)
-  const forgotten = status === 'running' && isForgotten(ran, card.minutes)
+  const forgotten = status === 'running' && isForgotten(ran, card.step.minutes)
   const phase = card.window ? phaseAt(card.window.segments, nowMs) : null
 
   const finish = (at: string, minutes: string) => {
@@ -54,7 +55,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
     <div>
       {forgotten && (
         <p className="mb-3 border-l-4 border-late pl-3 font-semibold">
-          This clock has run {spanWords(ran)} for a step of {card.minutes} min. Was it forgotten? Say how long it took.
+          This clock has run {spanWords(ran)} for a step of {card.step.minutes} min. Was it forgotten? Say how long it took.
         </p>
       )}
       <div className="flex flex-wrap items-center gap-3">
@@ -87,13 +88,13 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
             {paused ? 'Go on' : 'Pause'}
           </button>
         )}
-        {running && card.sectionSeconds !== null && <SectionTimer title={card.title} seconds={card.sectionSeconds} />}
+        {running && card.sectionSeconds !== null && <SectionTimer title={stepTitle(card.step)} seconds={card.sectionSeconds} />}
         <button type="button" className="press" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           {running ? 'It took…' : 'Done already…'}
         </button>
-        {card.coat && card.coat.mixVolume !== null && <MixButton card={card} plan={card.coat} />}
+        {card.coat?.making && <MixButton card={card} plan={card.coat} making={card.coat.making} />}
         {running && <StepPhoto card={card} />}
-        {!running && phase === 'gone' && card.window?.remedy && <RemedyButton card={card} repair={card.window.remedy} />}
+        {!running && phase === 'gone' && card.window?.remedy && <RemedyButton card={card} remedy={card.window.remedy} />}
       </div>
       {(asking || forgotten) && (
         <div className="mt-3 max-w-xl">

@@ -2,28 +2,30 @@
 /** A step's clock as this device knows it: what the page was told, and what was tapped here since. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { outsideOf } from '../../core/drying/phase'
-import type { Entry } from '../../core/log/entry'
-import { advance, untouchedClock, type StepClock } from '../../core/log/labour'
-import { useOutbox } from '../outbox/outbox'
-import type { IssueCode } from '../words/issues'
-import type { StepCard } from './stepCard'
+import { outsideOf } from '@/core/drying/phase'
+import type { Entry } from '@/core/log/entry'
+import { advance, untouchedClock, workIn, type StepClock } from '@/core/log/labour'
+import { cardName } from '@/words/craft'
+import { useOutbox } from '@/ui/outbox/outbox'
+import type { IssueCode } from '@/core/input/issues'
+import type { StepCard } from '@/core/bench/stepCard'
 
 /** The card's clock with what was written on this device since, read by the core. */
 function clockOf(card: StepCard, entries: readonly Entry[]): StepClock {
   const { stepId, startedAt, paused, since, ranMs } = card
   const status = startedAt === null ? 'waiting' : paused ? 'paused' : 'running'
   const spells = since ? [{ stepId, personId: null, fromMs: Date.parse(since), toMs: Infinity }] : []
-  return entries
-    .filter((entry) => entry.stepId === stepId && !card.heard.includes(entry.id))
-    .reduce<StepClock>((clock, entry) => advance(clock, entry, stepId), {
+  return workIn(entries.filter((entry) => entry.stepId === stepId && !card.heard.includes(entry.id))).reduce<StepClock>(
+    (clock, entry) => advance(clock, entry, stepId),
+    {
       ...untouchedClock,
       status,
       startedAt,
       since,
       ranMs,
       spells,
-    })
+    },
+  )
 }
 
 export function useStep(card: StepCard) {
@@ -32,7 +34,7 @@ export function useStep(card: StepCard) {
   // one id for each thing that can be said once, so that a second tap says the same thing
   const [ids] = useState(() => ({ start: uuidv7(), end: uuidv7(), leave: uuidv7() }))
   const on = { pieceId: card.pieceId, partId: card.partId, stepId: card.stepId }
-  const name = `${card.title}, ${card.pieceName}, ${card.partName.toLowerCase()}`
+  const name = cardName(card)
 
   const clock = clockOf(card, entries)
   const said = async (answer: ReturnType<typeof send>) => {

@@ -3,10 +3,10 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { roomInput, type RoomText } from '../../core/input/house'
-import { useActions } from '../form/actions'
-import { TextField, Trouble } from '../form/Field'
-import { useEntryForm } from '../form/useEntryForm'
+import { roomInput, type RoomText } from '@/core/input/house'
+import { useActions } from '@/ui/form/actions'
+import { TextField, Trouble } from '@/ui/form/Field'
+import { useEntryForm } from '@/ui/form/useEntryForm'
 
 export function RoomForm() {
   const { keepRoom } = useActions()

@@ -3,11 +3,11 @@
 import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
 import { useEffect, useState } from 'react'
 import { Line } from 'react-chartjs-2'
-import { doubts, type JudgedReading } from '../../core/climate/believe'
-import type { Segment } from '../../core/drying/phase'
-import { WindowLine } from '../drawing/WindowLine'
-import { useHouse } from '../form/house'
-import { loggedWords } from '../words/time'
+import { doubts, type JudgedReading } from '@/core/climate/believe'
+import type { Segment } from '@/core/drying/phase'
+import { WindowLine } from '@/ui/drawing/WindowLine'
+import { useHouse } from '@/ui/form/house'
+import { loggedWords } from '@/words/time'
 
 Chart.defaults.font.family = "'Archivo Variable', sans-serif"
 Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Tooltip, Legend)

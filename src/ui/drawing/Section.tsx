@@ -2,8 +2,8 @@
  * The section: a part's finish as if its edge had been sawn through. The corner is where hands wear it, so wear shows there.
  * One drawing from a 24-pixel chip to a full screen; colours are the paints' own.
  */
-import type { Layer, Section as SectionModel } from '../../core/piece/section'
-import { sectionWords } from '../words/section'
+import type { Layer, CrossSection as SectionModel } from '@/core/piece/section'
+import { sectionWords } from '@/words/section'
 
 const size = 240
 /** where the sawn corner of the bare substrate sits, and how round it is */

@@ -4,8 +4,8 @@
  * closing tapers, gone is broken; the plumb line is now. Told apart by form as well as tone.
  */
 import { useId } from 'react'
-import type { Phase, Segment } from '../../core/drying/phase'
-import { useNow } from '../time/now'
+import type { Phase, Segment } from '@/core/drying/phase'
+import { useNow } from '@/ui/time/now'
 
 export interface Scale {
   fromMs: number

@@ -1,7 +1,7 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
 import { createContext, useContext, type ReactNode } from 'react'
-import type { CorrectionText, ReadingText, StrikeText } from '../../core/input/entry'
+import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry'
 import type {
   CalendarText,
   ChannelText,
@@ -12,9 +12,10 @@ import type {
   RevokeText,
   RoomText,
   StudioText,
-} from '../../core/input/house'
+} from '@/core/input/house'
 import type {
   AddPartText,
+  ChangePartText,
   AmendText,
   EndingText,
   FindingText,
@@ -23,10 +24,11 @@ import type {
   MethodText,
   RecipeText,
   PlanText,
-} from '../../core/input/piece'
-import type { IssueCode } from '../words/issues'
+  SplitText,
+  TakeOutText,
+} from '@/core/input/piece'
+import type { Answer } from '@/core/input/issues'
 
-export type Answer = { ok: true } | { issue: IssueCode; fields?: Record<string, string> }
 type Ask<T> = (typed: T) => Promise<Answer>
 
 export interface Actions {
@@ -35,6 +37,9 @@ export interface Actions {
   strikeEntry: Ask<StrikeText>
   takeIn: Ask<IntakeText>
   addPartToPiece: Ask<AddPartText>
+  changePartFacts: Ask<ChangePartText>
+  takePart: Ask<TakeOutText>
+  splitPiece: Ask<SplitText>
   amendPiece: Ask<AmendText>
   keepFindings: Ask<FindingText>
   keepRecipe: Ask<RecipeText>

@@ -1,8 +1,8 @@
 'use client'
 /** What every form and figure must know of the house: currency, units, zone. */
 import { createContext, useContext, type ReactNode } from 'react'
-import type { House } from '../../core/input/fields'
-import { formatMoney } from '../../core/money/money'
+import type { House } from '@/core/input/fields'
+import { formatMoney } from '@/core/measure/money'
 
 const HouseContext = createContext<House>({ currency: 'GBP', units: 'metric', zone: 'UTC' })
 

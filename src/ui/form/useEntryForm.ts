@@ -4,7 +4,7 @@ import { useEffect } from 'react'
 import { useForm, type DefaultValues, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form'
 import { zodResolver } from '@hookform/resolvers/zod'
 import type { z } from 'zod'
-import type { Answer } from './actions'
+import type { Answer } from '@/core/input/issues'
 import { useWrite } from './useWrite'
 
 interface EntryForm<T extends FieldValues> {

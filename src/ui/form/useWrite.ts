@@ -1,8 +1,8 @@
 'use client'
 /** Sends one write and keeps its answer: pending while it is on its way, an issue in words where it failed. */
 import { useCallback, useRef, useState, useTransition } from 'react'
-import { issueWords } from '../words/issues'
-import type { Answer } from './actions'
+import { issueWords } from '@/words/issues'
+import type { Answer } from '@/core/input/issues'
 
 export interface Write<T> {
   /** resolves to whether it is stored; a second call while one is under way is ignored */

@@ -3,11 +3,11 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { useActions } from '../form/actions'
-import { Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useWrite } from '../form/useWrite'
-import { dateWords } from '../words/time'
+import { useActions } from '@/ui/form/actions'
+import { Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useWrite } from '@/ui/form/useWrite'
+import { dateWords } from '@/words/time'
 
 const fresh = () => [...crypto.getRandomValues(new Uint8Array(24))].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 

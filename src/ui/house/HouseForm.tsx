@@ -2,13 +2,13 @@
 /** The house: what it reckons in, what it wants an hour to be worth, how it is taxed. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { studioInput, type StudioText } from '../../core/input/house'
-import type { Studio } from '../../core/house/studio'
-import { moneyText } from '../../core/money/money'
-import { useActions } from '../form/actions'
-import { minuteWords } from '../words/time'
-import { ChoiceField, TextField, Trouble } from '../form/Field'
-import { useEntryForm } from '../form/useEntryForm'
+import { studioInput, type StudioText } from '@/core/input/house'
+import type { Studio } from '@/core/house/studio'
+import { moneyText } from '@/core/measure/money'
+import { useActions } from '@/ui/form/actions'
+import { minuteWords } from '@/words/time'
+import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
+import { useEntryForm } from '@/ui/form/useEntryForm'
 
 const percent = (share: number) => String(Math.round(share * 100_000) / 1000)
 /** Monday first, by the number a date gives its day. */
@@ -46,9 +46,9 @@ export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly s
     hourRate: moneyText(studio.hourRate, currency),
     overheadRate: moneyText(studio.overheadRate, currency),
     taxMode: studio.taxMode,
-    taxPercent: percent(studio.taxShare),
+    taxShare: percent(studio.taxShare),
     ...wishText(studio),
-    hagglePercent: percent(studio.haggle),
+    haggleShare: percent(studio.haggle),
     priceStep: moneyText(studio.step, currency),
     worksFrom: minuteWords(studio.hours.from),
     worksTo: minuteWords(studio.hours.to),
@@ -113,12 +113,7 @@ export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly s
         className="col-span-2"
       />
       <TextField label="How much" inputMode="decimal" {...register('wishValue')} trouble={troubleOf('wishValue')} />
-      <TextField
-        label="Room to haggle, %"
-        inputMode="decimal"
-        {...register('hagglePercent')}
-        trouble={troubleOf('hagglePercent')}
-      />
+      <TextField label="Room to haggle, %" inputMode="decimal" {...register('haggleShare')} trouble={troubleOf('haggleShare')} />
       <ChoiceField
         label="Tax"
         {...register('taxMode')}
@@ -129,7 +124,7 @@ export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly s
         ]}
         className="col-span-2"
       />
-      <TextField label="Tax, %" inputMode="decimal" {...register('taxPercent')} trouble={troubleOf('taxPercent')} />
+      <TextField label="Tax, %" inputMode="decimal" {...register('taxShare')} trouble={troubleOf('taxShare')} />
       <TextField
         label={`Ask rounds up to, ${currency}`}
         inputMode="decimal"

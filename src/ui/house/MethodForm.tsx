@@ -2,12 +2,12 @@
 /** The house method: where good painters disagree, what this house does. A piece may depart from it at the plan desk. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { schoolCodes, schools, type HouseMethod } from '../../core/finish/method'
-import { methodInput } from '../../core/input/piece'
-import { useActions } from '../form/actions'
-import { ChoiceField, pairs, Trouble } from '../form/Field'
-import { useEntryForm } from '../form/useEntryForm'
-import { schoolWords } from '../words/method'
+import { schoolCodes, schools, type HouseMethod } from '@/core/craft/method'
+import { methodInput } from '@/core/input/piece'
+import { useActions } from '@/ui/form/actions'
+import { ChoiceField, pairs, Trouble } from '@/ui/form/Field'
+import { useEntryForm } from '@/ui/form/useEntryForm'
+import { schoolWords } from '@/words/method'
 
 export function MethodForm({ method }: { method: HouseMethod }) {
   const { keepMethod } = useActions()

@@ -3,12 +3,12 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { families, isPaint, unitOf, type FamilyCode } from '../../core/finish/families'
-import { productInput, type ProductText } from '../../core/input/house'
-import { useActions } from '../form/actions'
-import { ChoiceField, pairs, TextField, Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useEntryForm } from '../form/useEntryForm'
+import { families, isPaint, unitOf, type FamilyCode } from '@/core/craft/families'
+import { productInput, type ProductText } from '@/core/input/house'
+import { useActions } from '@/ui/form/actions'
+import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useEntryForm } from '@/ui/form/useEntryForm'
 
 export function ProductForm() {
   const { keepProduct } = useActions()

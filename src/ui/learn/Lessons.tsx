@@ -2,14 +2,14 @@
 /** What this studio has seen of drying, beside the label: how often, how far, and taken up only on purpose. */
 import { useRouter } from 'next/navigation'
 import { v7 as uuidv7 } from 'uuid'
-import { getFamily, type FamilyCode } from '../../core/finish/families'
-import type { Learned } from '../../core/learn/learned'
-import { useActions } from '../form/actions'
-import { Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useWrite } from '../form/useWrite'
-import { capital } from '../words/craft'
-import { dateWords, spanWords } from '../words/time'
+import { getFamily, type FamilyCode } from '@/core/craft/families'
+import type { Learned } from '@/core/learn/learned'
+import { useActions } from '@/ui/form/actions'
+import { Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useWrite } from '@/ui/form/useWrite'
+import { capital } from '@/words/craft'
+import { dateWords, spanWords } from '@/words/time'
 
 export interface LessonLine {
   family: FamilyCode

@@ -3,26 +3,30 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { SalesChannel } from '../../core/house/studio'
-import { endingInput, listingInput, type EndingText, type ListingText } from '../../core/input/piece'
-import { outcomes } from '../../core/log/entry'
-import { moneyText, parseMoney, roundMoney } from '../../core/money/money'
-import { dayOf } from '../../core/time/wallTime'
-import { useActions } from '../form/actions'
-import { ChoiceField, pairs, TextField, Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useEntryForm } from '../form/useEntryForm'
-import { useNow } from '../time/now'
+import type { SalesChannel } from '@/core/house/studio'
+import { endingInput, listingInput, type EndingText, type ListingText } from '@/core/input/piece'
+import { outcomes } from '@/core/log/entry'
+import type { Concern, ConcernCode } from '@/core/piece/leaving'
+import { moneyText, parseMoney, roundMoney } from '@/core/measure/money'
+import { dayOf } from '@/core/measure/time'
+import { useActions } from '@/ui/form/actions'
+import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useEntryForm } from '@/ui/form/useEntryForm'
+import { useNow } from '@/ui/time/now'
+import { concernWords } from '@/words/concerns'
 
 interface Props {
   pieceId: string
   channels: readonly SalesChannel[]
   ask: number | null
   channelId: string
+  /** what is not done about it */
+  concerns: readonly Concern[]
 }
 const channelPairs = (channels: readonly SalesChannel[]) => channels.map(({ id, name }) => [id, name] as const)
 
-export function ListingForm({ pieceId, channels, ask, channelId }: Props) {
+export function ListingForm({ pieceId, channels, ask, channelId, concerns }: Props) {
   const { listForSale } = useActions()
   const house = useHouse()
   const nowMs = useNow()
@@ -34,6 +38,7 @@ export function ListingForm({ pieceId, channels, ask, channelId }: Props) {
     price: ask === null ? '' : moneyText(ask, house.currency),
     on: dayOf(new Date(nowMs).toISOString(), house.zone),
     note: '',
+    despite: [],
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<ListingText>(listingInput(house), defaults, listForSale, () =>
     router.refresh(),
@@ -54,6 +59,7 @@ export function ListingForm({ pieceId, channels, ask, channelId }: Props) {
         trouble={troubleOf('price')}
       />
       <TextField label="Listed on" type="date" {...form.register('on')} trouble={troubleOf('on')} />
+      <Despite concerns={concerns} know={(codes) => form.setValue('despite', codes)} words="It is listed all the same" />
       <div className="col-span-2 empty:hidden">
         <Trouble>{issue}</Trouble>
       </div>
@@ -64,7 +70,7 @@ export function ListingForm({ pieceId, channels, ask, channelId }: Props) {
   )
 }
 
-export function EndingForm({ pieceId, channels, ask, channelId }: Props) {
+export function EndingForm({ pieceId, channels, ask, channelId, concerns }: Props) {
   const { endPiece } = useActions()
   const house = useHouse()
   const nowMs = useNow()
@@ -78,6 +84,7 @@ export function EndingForm({ pieceId, channels, ask, channelId }: Props) {
     fees: feesText(ask, channels, channelId, house.currency),
     on: dayOf(new Date(nowMs).toISOString(), house.zone),
     note: '',
+    despite: [],
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<EndingText>(endingInput(house), defaults, endPiece, () =>
     router.refresh(),
@@ -124,6 +131,9 @@ export function EndingForm({ pieceId, channels, ask, channelId }: Props) {
         </>
       )}
       <TextField label="Note" {...form.register('note')} trouble={troubleOf('note')} className="col-span-2" />
+      {outcome !== 'scrapped' && (
+        <Despite concerns={concerns} know={(codes) => form.setValue('despite', codes)} words="It leaves all the same" />
+      )}
       <div className="col-span-2 empty:hidden">
         <Trouble>{issue}</Trouble>
       </div>
@@ -137,4 +147,36 @@ export function EndingForm({ pieceId, channels, ask, channelId }: Props) {
 function feesText(price: number | null, channels: readonly SalesChannel[], channelId: string, currency: string): string {
   const channel = channels.find(({ id }) => id === channelId)
   return price === null || !channel ? '' : moneyText(roundMoney(price * channel.feeShare) + channel.feeFixed, currency)
+}
+
+/** What is not done, by name, and the word that it goes as it is. */
+function Despite({
+  concerns,
+  know,
+  words,
+}: {
+  concerns: readonly Concern[]
+  know: (codes: ConcernCode[]) => void
+  words: string
+}) {
+  if (concerns.length === 0) return null
+  return (
+    <div className="col-span-2 border-l-4 border-late pl-3">
+      <ul>
+        {concerns.map((concern) => (
+          <li key={`${concern.part} ${concern.code}`} className="font-semibold">
+            {concernWords(concern)}
+          </li>
+        ))}
+      </ul>
+      <label className="flex min-h-12 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 accent-now"
+          onChange={(event) => know(event.target.checked ? concerns.map(({ code }) => code) : [])}
+        />
+        {words}
+      </label>
+    </div>
+  )
 }

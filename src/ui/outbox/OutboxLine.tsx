@@ -1,11 +1,11 @@
 'use client'
 /** What is on this device and not stored yet; nothing to see where all of it is. Refused entries wait for a decision. */
 import { useState } from 'react'
-import { useHouse } from '../form/house'
-import { useNow } from '../time/now'
-import { capital } from '../words/craft'
-import { issueWords } from '../words/issues'
-import { loggedWords } from '../words/time'
+import { useHouse } from '@/ui/form/house'
+import { useNow } from '@/ui/time/now'
+import { capital } from '@/words/craft'
+import { issueWords } from '@/words/issues'
+import { loggedWords } from '@/words/time'
 import { useOutbox } from './outbox'
 import type { Kept } from './store'
 

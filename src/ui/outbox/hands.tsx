@@ -1,8 +1,8 @@
 'use client'
 /** Whose hands are at this device: chosen once, remembered here, written beside every entry. */
 import { createContext, useContext, useMemo, type ReactNode } from 'react'
-import type { Person } from '../../core/house/studio'
-import { useStored } from '../form/useStored'
+import type { Person } from '@/core/house/studio'
+import { useStored } from '@/ui/form/useStored'
 
 interface Hands {
   people: readonly Person[]

@@ -4,12 +4,12 @@
  * when it is. Survives a closed browser and a lost connection.
  */
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
-import { entryFromText, type BenchAction, type BenchText } from '../../core/input/bench'
-import type { Entry } from '../../core/log/entry'
-import type { Answer } from '../form/actions'
-import { useHouse } from '../form/house'
-import { useRefresh } from '../time/useRefresh'
-import { issueWords } from '../words/issues'
+import { entryFromText, type BenchAction, type BenchText } from '@/core/input/bench'
+import type { Entry } from '@/core/log/entry'
+import type { Answer } from '@/core/input/issues'
+import { useHouse } from '@/ui/form/house'
+import { useRefresh } from '@/ui/time/useRefresh'
+import { issueWords } from '@/words/issues'
 import { useHands } from './hands'
 import { answerOf, post, sendKept, type Mail } from './send'
 import { forget, keep, listKept, mark, type Draft, type Kept, type PhotoTyped } from './store'

@@ -1,5 +1,5 @@
 /** Sends what is kept, oldest first, one at a time; one tab at a time. Stops where the server can't be reached. */
-import type { Answer } from '../form/actions'
+import type { Answer } from '@/core/input/issues'
 import { forget, listKept, mark, type Kept } from './store'
 
 /** Longer, and the connection counts as gone; a photograph may take its time. */

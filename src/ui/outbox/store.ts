@@ -1,8 +1,8 @@
 /** What was written on this device and is not known to be stored: kept in the browser's own database, in order. */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { BenchAction } from '../../core/input/bench'
-import type { Photo } from '../../core/piece/piece'
-import type { IssueCode } from '../words/issues'
+import type { BenchAction } from '@/core/input/bench'
+import type { Photo } from '@/core/piece/piece'
+import type { IssueCode } from '@/core/input/issues'
 
 /** A photograph beside what is written: where it belongs; its id is its entry's. */
 export interface PhotoTyped {

@@ -1,8 +1,9 @@
 'use client'
 /** Photographs added to a piece or to one of its parts, and the one taken at a step. */
 import { useState } from 'react'
-import { ChoiceField, pairs } from '../form/Field'
-import type { StepCard } from '../bench/stepCard'
+import { ChoiceField, pairs } from '@/ui/form/Field'
+import { stepTitle } from '@/words/craft'
+import type { StepCard } from '@/core/bench/stepCard'
 import { PhotoPicker, usePhotos, type Chosen } from './PhotoPicker'
 
 const moments = { before: 'before', during: 'during', after: 'after' } as const
@@ -57,7 +58,7 @@ export function StepPhoto({ card }: { card: StepCard }) {
   const add = (files: Chosen[]) => {
     photos.add(files)
     const { pieceId, partId, stepId } = card
-    const alt = `${card.pieceName}, ${card.partName.toLowerCase()}, ${card.title.toLowerCase()}`
+    const alt = `${card.pieceName}, ${card.partName.toLowerCase()}, ${stepTitle(card.step).toLowerCase()}`
     void photos.send(files, { pieceId, partId, stepId, moment: 'during', alt })
   }
   return <PhotoPicker label="Photograph" camera chosen={photos.chosen} states={photos.states} add={add} />

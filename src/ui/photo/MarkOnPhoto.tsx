@@ -1,8 +1,8 @@
 'use client'
 /** A photograph to point at: tap where it is; the arrow keys move the mark. Shares of width and height from the top left. */
 import type { KeyboardEvent, MouseEvent } from 'react'
-import type { Mark } from '../../core/log/entry'
-import type { Photo } from '../../core/piece/piece'
+import type { Mark } from '@/core/log/entry'
+import type { Photo } from '@/core/piece/piece'
 import { Picture } from './Picture'
 
 const keySteps: Record<string, readonly [dx: number, dy: number]> = {

@@ -2,10 +2,10 @@
 /** A piece's photographs in the order they were taken, along a line of time; each opens large, with the next one key away. */
 import { Dialog } from 'radix-ui'
 import { useRef, useState, type KeyboardEvent } from 'react'
-import type { Photo } from '../../core/piece/piece'
-import { useHouse } from '../form/house'
-import { useNow } from '../time/now'
-import { loggedWords } from '../words/time'
+import type { Photo } from '@/core/piece/piece'
+import { useHouse } from '@/ui/form/house'
+import { useNow } from '@/ui/time/now'
+import { loggedWords } from '@/words/time'
 import { Picture } from './Picture'
 
 export interface StripPhoto extends Photo {

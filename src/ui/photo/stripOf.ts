@@ -1,6 +1,6 @@
 /** Photographs with what each shows, in words. */
-import type { PieceFile } from '../../core/piece/piece'
-import { stepTitle } from '../words/craft'
+import type { PieceFile } from '@/core/piece/piece'
+import { stepTitle } from '@/words/craft'
 import type { StripPhoto } from './PhotoStrip'
 
 export function stripOf({ photos, parts }: Pick<PieceFile, 'photos' | 'parts'>): StripPhoto[] {

@@ -2,12 +2,12 @@
 /** A note or a cost, added to a piece without leaving its page. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { costInput, noteInput, type CostText, type NoteText } from '../../core/input/entry'
-import { costKinds } from '../../core/log/entry'
-import { useOutbox } from '../outbox/outbox'
-import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useEntryForm } from '../form/useEntryForm'
+import { costInput, noteInput, type CostText, type NoteText } from '@/core/input/entry'
+import { costKinds } from '@/core/log/entry'
+import { useOutbox } from '@/ui/outbox/outbox'
+import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useEntryForm } from '@/ui/form/useEntryForm'
 
 type Kind = 'note' | 'cost'
 

@@ -3,17 +3,17 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { correctionInput, type CorrectionText } from '../../core/input/entry'
-import type { Entry } from '../../core/log/entry'
-import { costKinds } from '../../core/log/entry'
-import type { SalesChannel } from '../../core/house/studio'
-import { moneyText } from '../../core/money/money'
-import { wallTimeOf } from '../../core/time/wallTime'
-import { useActions } from '../form/actions'
-import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useEntryForm } from '../form/useEntryForm'
-import { useWrite } from '../form/useWrite'
+import { correctionInput, type CorrectionText } from '@/core/input/entry'
+import type { Entry } from '@/core/log/entry'
+import { costKinds } from '@/core/log/entry'
+import type { SalesChannel } from '@/core/house/studio'
+import { moneyText } from '@/core/measure/money'
+import { wallTimeOf } from '@/core/measure/time'
+import { useActions } from '@/ui/form/actions'
+import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useEntryForm } from '@/ui/form/useEntryForm'
+import { useWrite } from '@/ui/form/useWrite'
 
 interface Props {
   entry: Entry
@@ -21,29 +21,29 @@ interface Props {
   tins: readonly { id: string; name: string }[]
 }
 
-const paidKinds = new Set<Entry['kind']>(['sold', 'handed-over'])
-
 export function CorrectionForm({ entry, channels, tins }: Props) {
   const { correctEntry } = useActions()
   const house = useHouse()
   const router = useRouter()
   const back = () => router.push(`/pieces/${entry.pieceId}`)
-  const priced = entry.kind === 'cost' || entry.kind === 'listed' || paidKinds.has(entry.kind)
+  const coat = entry.kind === 'coat' ? entry.coat : null
+  const paid = entry.kind === 'sold' || entry.kind === 'handed-over'
+  const priced = paid || entry.kind === 'cost' || entry.kind === 'listed'
   const [defaults] = useState<CorrectionText>(() => ({
     entryId: uuidv7(),
     corrects: entry.id,
     pieceId: entry.pieceId,
     at: wallTimeOf(entry.at, house.zone),
-    minutes: entry.minutes === null ? '' : String(entry.minutes),
-    productId: entry.coat?.productId ?? '',
-    mix: entry.coat?.mix ?? '',
-    amount: entry.coat ? String(entry.coat.amount) : '',
-    applicator: entry.coat?.applicator ?? '',
-    film: entry.coat?.film ?? '',
-    costKind: entry.costKind ?? '',
-    money: priced && entry.money !== null ? moneyText(entry.money, house.currency) : '',
-    fees: entry.fees === null ? '' : moneyText(entry.fees, house.currency),
-    channelId: entry.channelId ?? '',
+    minutes: 'minutes' in entry && entry.minutes !== null ? String(entry.minutes) : '',
+    productId: coat?.productId ?? '',
+    mix: coat?.mix ?? '',
+    amount: coat ? String(coat.amount) : '',
+    applicator: coat?.applicator ?? '',
+    film: coat?.film ?? '',
+    costKind: entry.kind === 'cost' ? entry.costKind : '',
+    money: priced ? moneyText(entry.money, house.currency) : '',
+    fees: 'fees' in entry ? moneyText(entry.fees, house.currency) : '',
+    channelId: ('channelId' in entry && entry.channelId) || '',
     note: entry.note ?? '',
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<CorrectionText>(
@@ -56,7 +56,7 @@ export function CorrectionForm({ entry, channels, tins }: Props) {
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-5 grid max-w-2xl grid-cols-2 items-start gap-4">
       <TextField label="When" type="datetime-local" {...register('at')} trouble={troubleOf('at')} />
-      {entry.kind === 'ended' && (
+      {(entry.kind === 'ended' || entry.kind === 'helped') && (
         <TextField
           label="How long it took"
           placeholder="by its clock"
@@ -65,19 +65,14 @@ export function CorrectionForm({ entry, channels, tins }: Props) {
           trouble={troubleOf('minutes')}
         />
       )}
-      {entry.coat && (
+      {coat && (
         <>
           <ChoiceField
             label="Product"
             {...register('productId')}
             options={[...tins.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
           />
-          <TextField
-            label={`Amount, ${entry.coat.unit}`}
-            inputMode="decimal"
-            {...register('amount')}
-            trouble={troubleOf('amount')}
-          />
+          <TextField label={`Amount, ${coat.unit}`} inputMode="decimal" {...register('amount')} trouble={troubleOf('amount')} />
           <ChoiceField
             label="Film"
             {...register('film')}
@@ -98,7 +93,7 @@ export function CorrectionForm({ entry, channels, tins }: Props) {
       {priced && (
         <TextField label={`Amount, ${house.currency}`} inputMode="decimal" {...register('money')} trouble={troubleOf('money')} />
       )}
-      {paidKinds.has(entry.kind) && (
+      {paid && (
         <TextField label={`Fees, ${house.currency}`} inputMode="decimal" {...register('fees')} trouble={troubleOf('fees')} />
       )}
       <AreaField label="Note" {...register('note')} trouble={troubleOf('note')} className="col-span-2" />

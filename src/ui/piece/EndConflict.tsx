@@ -3,13 +3,13 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { Entry } from '../../core/log/entry'
-import { useActions } from '../form/actions'
-import { Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useWrite } from '../form/useWrite'
-import { useHands } from '../outbox/hands'
-import { clockTime } from '../words/time'
+import type { Entry } from '@/core/log/entry'
+import { useActions } from '@/ui/form/actions'
+import { Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useWrite } from '@/ui/form/useWrite'
+import { useHands } from '@/ui/outbox/hands'
+import { clockTime } from '@/words/time'
 
 export function EndConflict({ counts, beside }: { counts: Entry; beside: Entry }) {
   const { strikeEntry } = useActions()

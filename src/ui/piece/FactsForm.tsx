@@ -1,16 +1,16 @@
 'use client'
 /** A piece's facts, changed; what they were goes into the log. */
-import type { Room } from '../../core/climate/rooms'
+import type { Room } from '@/core/climate/rooms'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { amendInput, type AmendText } from '../../core/input/piece'
-import { sources, type Piece } from '../../core/piece/piece'
-import { moneyText } from '../../core/money/money'
-import { useActions } from '../form/actions'
-import { AreaField, ChoiceField, pairs, TextField, Trouble } from '../form/Field'
-import { useHouse } from '../form/house'
-import { useEntryForm } from '../form/useEntryForm'
+import { amendInput, type AmendText } from '@/core/input/piece'
+import { sources, type Piece } from '@/core/piece/piece'
+import { moneyText } from '@/core/measure/money'
+import { useActions } from '@/ui/form/actions'
+import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useEntryForm } from '@/ui/form/useEntryForm'
 
 export function FactsForm({ piece, rooms }: { piece: Piece; rooms: readonly Room[] }) {
   const { amendPiece } = useActions()

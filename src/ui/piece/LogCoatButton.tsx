@@ -1,7 +1,7 @@
 'use client'
 /** For a coat that was ended but not written down. */
-import { useDoneSheet } from '../bench/DoneSheet'
-import type { StepCard } from '../bench/stepCard'
+import { useDoneSheet } from '@/ui/bench/DoneSheet'
+import type { StepCard } from '@/core/bench/stepCard'
 
 export function LogCoatButton({ card, endedAt }: { card: StepCard; endedAt: string }) {
   const show = useDoneSheet()

@@ -1,15 +1,13 @@
 /** The log as an account, newest first. A corrected line shows what it was; every line can be put right. */
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { historyOf, costKinds, severities, sheens, type Entry } from '../../core/log/entry'
-import { getRepair } from '../../core/finish/repairs'
-import { checkAsks, resultWords, spotWords } from '../words/checks'
-import type { Journey } from '../../core/piece/journey'
-import type { SalesChannel } from '../../core/house/studio'
-import { getFamily } from '../../core/finish/families'
-import { stepTitle } from '../words/craft'
-import { entryWords } from '../words/piece'
-import { loggedWords, spanWords } from '../words/time'
+import { historyOf, type Entry } from '@/core/log/entry'
+import type { Journey } from '@/core/piece/journey'
+import type { SalesChannel } from '@/core/house/studio'
+import { stepTitle } from '@/words/craft'
+import { entrySentence } from '@/words/log'
+import { entryWords } from '@/words/piece'
+import { loggedWords, spanWords } from '@/words/time'
 
 interface Props {
   journey: Journey
@@ -17,42 +15,6 @@ interface Props {
   zone: string
   nowMs: number
   money: (minor: number) => string
-}
-
-/** One entry in a sentence. */
-export function entrySentence(entry: Entry, { channels, money }: Pick<Props, 'channels' | 'money'>): string {
-  const { coat, batch } = entry
-  const channel = channels.find(({ id }) => id === entry.channelId)?.name
-  const facts = [
-    coat ? `${coat.amount} ${coat.unit} ${getFamily(coat.family).words}` : null,
-    coat?.mix,
-    coat?.applicator,
-    batch && `${batch.volume} ${batch.unit} of ${batch.mix}`,
-    coat?.batchId && 'from a mix',
-    coat && coat.film !== 'normal' ? `${coat.film} film` : null,
-    coat?.sheen && sheens[coat.sheen],
-    coat?.place,
-    entry.checkCode ? checkAsks[entry.checkCode] : null,
-    entry.result && resultWords[entry.result],
-    entry.outside && (entry.outside === 'early' ? 'before its window opened' : 'after its window had closed'),
-    entry.assist && (entry.assist === 'fan' ? 'fan' : 'heat gun'),
-    entry.repair ? `${getRepair(entry.repair).words}. ${getRepair(entry.repair).cause}` : null,
-    entry.severity && severities[entry.severity],
-    entry.spot !== null ? spotWords[entry.spot] : null,
-    entry.temperature !== null && entry.humidity !== null ? `${entry.temperature} °C, ${entry.humidity} %` : null,
-    entry.costKind ? costKinds[entry.costKind] : null,
-    entry.minutes !== null ? `took ${entry.minutes} min` : null,
-    channel,
-    entry.money !== null ? money(entry.money) : null,
-    entry.fees ? `fees ${money(entry.fees)}` : null,
-    entry.detail
-      ? Object.entries(entry.detail)
-          .map(([name, [before, after]]) => `${name}: ${before ?? '—'} → ${after ?? '—'}`)
-          .join('; ')
-      : null,
-    entry.note,
-  ]
-  return facts.filter(Boolean).join(' · ')
 }
 
 /** One line of the log: when, what, on what; a corrected one shows what it was. */
@@ -92,7 +54,7 @@ export function LogLine({
           </span>
         ))}
       </p>
-      {entry.kind !== 'amended' && (
+      {entry.kind !== 'amended' && entry.kind !== 'split' && (
         <Link
           href={`/pieces/${entry.pieceId}/log/${entry.id}`}
           className={`unprinted inline-flex min-h-12 items-center ${beside === undefined ? '' : 'col-start-3 sm:col-start-auto'}`}
@@ -107,10 +69,10 @@ export function LogLine({
 
 /** Minutes that went into a step, as they were reckoned. */
 const workedOn = (journey: Journey, stepId: string | null): number | null =>
-  journey.parts.flatMap(({ gone }) => gone).find(({ step }) => step.id === stepId)?.state.minutes ?? null
+  journey.parts.flatMap(({ done }) => done).find(({ step }) => step.id === stepId)?.state.minutes ?? null
 
 function findStep(journey: Journey, stepId: string) {
-  for (const part of journey.file.parts) {
+  for (const part of [...journey.file.parts, ...journey.file.takenOut]) {
     const step = part.plan?.steps.find(({ id }) => id === stepId) ?? part.earlier.find(({ id }) => id === stepId)
     if (step) return { step, part }
   }

@@ -1,7 +1,7 @@
 'use client'
 /** Something went wrong on a part, found when no check asked for it. */
 import { useState } from 'react'
-import { SnagForm, type SnagOn } from '../bench/SnagForm'
+import { SnagForm, type SnagOn } from '@/ui/bench/SnagForm'
 
 export function MendForm({ on }: { on: SnagOn }) {
   const [open, setOpen] = useState(false)

@@ -3,14 +3,15 @@
 import { Minus, Plus } from 'lucide-react'
 import { useFieldArray, useWatch, type Control, type FieldPath, type UseFormRegister } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
-import type { IntakeText } from '../../core/input/piece'
-import { existingFinishes, leadFindings, partKinds, substrates, uses } from '../../core/finish/parts'
-import { areaOfSurface, reliefs, shapeLengths, type Shape, type Surface } from '../../core/surface/surfaceArea'
-import { formatArea, formatLength, parseLength, type UnitSystem } from '../../core/unit/length'
-import type { PartTemplate } from '../../core/piece/templates'
-import { ChoiceField, pairs, TextField } from '../form/Field'
-import { useHouse } from '../form/house'
-import { lengthWords, shapeWords } from '../words/measure'
+import type { IntakeText } from '@/core/input/piece'
+import { leadFindings } from '@/core/craft/lead'
+import { existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { areaOfSurface, reliefs, shapeLengths, type Shape, type MeasuredFace } from '@/core/measure/surfaceArea'
+import { formatArea, formatLength, parseLength, type UnitSystem } from '@/core/measure/length'
+import type { PartTemplate } from '@/core/piece/templates'
+import { ChoiceField, pairs, TextField } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { lengthWords, shapeWords } from '@/words/measure'
 
 /** Every form that holds parts holds them under `parts`. */
 export type PartsText = Pick<IntakeText, 'parts'>
@@ -19,7 +20,7 @@ type SurfaceText = PartText['surfaces'][number]
 
 const figureText = (mm: number, units: UnitSystem) => formatLength(mm, units).replace(/ (cm|in)$/, '')
 
-export function newSurface(surface: Surface, units: UnitSystem): SurfaceText {
+export function newSurface(surface: MeasuredFace, units: UnitSystem): SurfaceText {
   const { shape, relief, count } = surface
   const lengths = Object.fromEntries(
     shapeLengths[shape].map((name) => [name, figureText((surface as unknown as Record<string, number>)[name] ?? 0, units)]),
@@ -43,7 +44,7 @@ export function newPart(template: PartTemplate | null, units: UnitSystem): PartT
     count: String(template?.count ?? 1),
     substrate: 'close-grained',
     existing: 'unknown',
-    lead: 'unlikely',
+    lead: 'unknown',
     use: 'light',
     bleeds: false,
     knots: '',
@@ -62,7 +63,12 @@ function areaTyped(part: PartText | undefined, units: UnitSystem): number | null
       ]),
     )
     if (Object.values(lengths).some((mm) => mm === null)) return null
-    return areaOfSurface({ ...lengths, shape: surface.shape, relief: surface.relief, count: Number(surface.count) } as Surface)
+    return areaOfSurface({
+      ...lengths,
+      shape: surface.shape,
+      relief: surface.relief,
+      count: Number(surface.count),
+    } as MeasuredFace)
   })
   const known = areas.filter((area) => area !== null && Number.isFinite(area)) as number[]
   return known.length === areas.length && areas.length > 0

@@ -1,11 +1,12 @@
 'use client'
 /** A part's window line with its words, and where the figures come from when asked. */
-import { phaseAt } from '../../core/drying/phase'
-import { scaleFor, WindowLine } from '../drawing/WindowLine'
-import { useHouse } from '../form/house'
-import { useNow } from '../time/now'
-import { windowWords } from '../words/window'
-import type { StepCard } from '../bench/stepCard'
+import { phaseAt } from '@/core/drying/phase'
+import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
+import { useHouse } from '@/ui/form/house'
+import { useNow } from '@/ui/time/now'
+import { pastWords } from '@/words/craft'
+import { windowWords } from '@/words/window'
+import type { StepCard } from '@/core/bench/stepCard'
 
 export function PartWindow({ card: { window, startedAt } }: { card: StepCard }) {
   const nowMs = useNow()
@@ -18,7 +19,7 @@ export function PartWindow({ card: { window, startedAt } }: { card: StepCard }) 
       <WindowLine segments={window.segments} scale={scaleFor(window.segments, nowMs)} words={words} className="h-9 w-full" />
       <p className={`font-semibold ${gone ? 'text-late' : ''}`}>
         {words}
-        {gone && window.past ? `. ${window.past}` : ''}
+        {gone && window.past ? `. ${pastWords[window.past]}` : ''}
       </p>
     </div>
   )

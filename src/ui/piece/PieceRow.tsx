@@ -1,19 +1,19 @@
 /** A piece in the list: its sections, where it is on its way, the next thing and when, the money in it. */
 import Link from 'next/link'
-import type { Journey } from '../../core/piece/journey'
-import { sectionOf } from '../../core/piece/section'
-import { Section } from '../drawing/Section'
-import { capital, stepTitle } from '../words/craft'
-import { stageWords } from '../words/piece'
-import { momentWords } from '../words/time'
-import { windowWords } from '../words/window'
-import { outcomes } from '../../core/log/entry'
-import { Picture } from '../photo/Picture'
+import type { Journey } from '@/core/piece/journey'
+import { sectionOf } from '@/core/piece/section'
+import { Section } from '@/ui/drawing/Section'
+import { capital, stepTitle } from '@/words/craft'
+import { stageWords } from '@/words/piece'
+import { momentWords } from '@/words/time'
+import { windowWords } from '@/words/window'
+import { outcomes } from '@/core/log/entry'
+import { Picture } from '@/ui/photo/Picture'
 
 const journeyMarks = ['just-in', 'under-way', 'resting', 'ready', 'listed', 'ended'] as const
 
 /** The way from door to door, with the piece on it. */
-export function WayLine({ stage }: { stage: Journey['stage'] }) {
+export function StageLine({ stage }: { stage: Journey['stage'] }) {
   const at = journeyMarks.indexOf(stage)
   return (
     <svg viewBox="0 0 120 14" className="h-3.5 w-32" aria-hidden>
@@ -81,7 +81,7 @@ export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zo
         <span>
           <span className="title block text-2xl">{piece.name}</span>
           <span className="flex items-center gap-3 text-soft">
-            <WayLine stage={journey.stage} /> {stageWords[journey.stage]}
+            <StageLine stage={journey.stage} /> {stageWords[journey.stage]}
           </span>
         </span>
         <span className="text-lg font-semibold leading-snug">

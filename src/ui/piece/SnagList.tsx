@@ -1,11 +1,11 @@
 /** What went wrong on a part: where, why, what mends it, and what it has cost so far. */
-import { severities } from '../../core/log/entry'
-import { getRepair } from '../../core/finish/repairs'
-import type { Journey } from '../../core/piece/journey'
-import { snagsOf } from '../../core/piece/snags'
-import { MarkedPhoto } from '../photo/MarkOnPhoto'
-import { spotWords } from '../words/checks'
-import { loggedWords, spanWords } from '../words/time'
+import { severities } from '@/core/log/entry'
+import { getRemedy } from '@/core/craft/remedies'
+import type { Journey } from '@/core/piece/journey'
+import { snagsOf } from '@/core/piece/snags'
+import { MarkedPhoto } from '@/ui/photo/MarkOnPhoto'
+import { spotWords } from '@/words/checks'
+import { loggedWords, spanWords } from '@/words/time'
 
 interface Props {
   journey: Journey
@@ -22,7 +22,7 @@ export function SnagList({ journey, partId, zone, nowMs, money }: Props) {
     <ul aria-label="Snags" className="mt-4">
       {snags.map(({ entry, minutes, money: spent, ahead, steps }) => {
         const photo = journey.file.photos.find(({ id }) => id === entry.mark?.photoId)
-        const repair = entry.repair ? getRepair(entry.repair) : null
+        const repair = entry.remedy ? getRemedy(entry.remedy) : null
         return (
           <li key={entry.id} className="flex gap-3 border-b border-line py-2">
             {photo ? (

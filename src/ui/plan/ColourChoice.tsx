@@ -1,7 +1,7 @@
 'use client'
 /** A colour of a look: from the tins on the shelf, or any other with a name of its own. */
-import type { Colour } from '../../core/finish/planFinish'
-import { TextField } from '../form/Field'
+import type { Colour } from '@/core/finish/planFinish'
+import { TextField } from '@/ui/form/Field'
 import type { DeskTin } from './planPart'
 
 export function ColourChoice({

@@ -1,12 +1,12 @@
 'use client'
 /** Other ways to the same part: what each changes, one of them beside this one in full, one tap takes it. */
 import { useState } from 'react'
-import { getFamily, type FamilyCode } from '../../core/finish/families'
-import type { Alternative, Change } from '../../core/plan/alternatives'
-import type { PlanFigures } from '../../core/plan/figures'
-import type { Section } from '../../core/piece/section'
-import { changeWords } from '../words/change'
-import { spanWords } from '../words/time'
+import { getFamily, type FamilyCode } from '@/core/craft/families'
+import type { Alternative, Change } from '@/core/plan/alternatives'
+import type { PlanFigures } from '@/core/plan/figures'
+import type { CrossSection } from '@/core/piece/section'
+import { changeWords } from '@/words/change'
+import { spanWords } from '@/words/time'
 import { SideBySide, type Way } from './SideBySide'
 
 const counted = (n: number, one: string) => `${Math.abs(n)} ${one}${Math.abs(n) === 1 ? '' : 's'}`
@@ -37,7 +37,7 @@ export function OtherWays({
   take: (change: Change) => void
   /** makes do with the shelf; answers with what is lacking where it can't */
   takeFromShelf: () => FamilyCode[]
-  draw: (way: Alternative) => Section
+  draw: (way: Alternative) => CrossSection
 }) {
   const [beside, setBeside] = useState<string | null>(null)
   // what the shelf could not give, said of the way it was asked for

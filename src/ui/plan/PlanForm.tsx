@@ -1,34 +1,34 @@
 'use client'
 /** The plan desk of one part: look, paint, colours and topcoat on one side, the way there on the other, following at once. */
 import { useRouter } from 'next/navigation'
-import { complementOf, darkerOf } from '../../core/finish/colour'
-import { getFamily, type FamilyCode } from '../../core/finish/families'
-import { addOnCodes, getLook, type LookCode } from '../../core/finish/looks'
-import { looksOf, type Colour, type PlannedStep } from '../../core/finish/planFinish'
-import type { Slot } from '../../core/finish/recipe'
-import { findRefusal } from '../../core/finish/refusals'
-import { getSeal, sealCodes, sealFits, type SealCode } from '../../core/finish/seals'
-import type { Means } from '../../core/plan/figures'
-import type { PlanDifference } from '../../core/plan/replan'
-import type { WholePiece } from '../../core/plan/wholePiece'
-import type { Conflict } from '../../core/stack/checkStack'
-import type { Section as SectionModel } from '../../core/piece/section'
-import { getOperation } from '../../core/labour/operations'
-import { Section } from '../drawing/Section'
-import { useActions } from '../form/actions'
-import { ChoiceField, Trouble } from '../form/Field'
-import { useWrite } from '../form/useWrite'
-import { adviceWords, coverWords, refusalWords, stepTitle } from '../words/craft'
-import type { Amount } from '../../core/plan/amounts'
-import type { UnitSystem } from '../../core/unit/length'
-import { useHouse } from '../form/house'
-import { amountWords } from '../words/measure'
-import { schoolChoiceWords, schoolWords } from '../words/method'
-import { spanWords } from '../words/time'
+import { complementOf, darkerOf } from '@/core/craft/colour'
+import { getFamily, type FamilyCode } from '@/core/craft/families'
+import { addOnCodes, getLook, type LookCode } from '@/core/craft/looks'
+import { looksOf, type Colour, type PlannedStep } from '@/core/finish/planFinish'
+import type { Slot } from '@/core/craft/recipe'
+import { findRefusal } from '@/core/finish/refusals'
+import { getTopcoat, topcoatCodes, topcoatFits, type TopcoatCode } from '@/core/craft/topcoats'
+import type { HouseResources } from '@/core/plan/figures'
+import type { PlanDifference } from '@/core/plan/replan'
+import type { WholePiece } from '@/core/plan/wholePiece'
+import type { Conflict } from '@/core/stack/checkStack'
+import type { CrossSection as SectionModel } from '@/core/piece/section'
+import { getOperation } from '@/core/craft/operations'
+import { Section } from '@/ui/drawing/Section'
+import { useActions } from '@/ui/form/actions'
+import { ChoiceField, Trouble } from '@/ui/form/Field'
+import { useWrite } from '@/ui/form/useWrite'
+import { adviceWords, coverWords, refusalWords, stepTitle } from '@/words/craft'
+import type { Amount } from '@/core/plan/amounts'
+import type { UnitSystem } from '@/core/measure/length'
+import { useHouse } from '@/ui/form/house'
+import { amountWords } from '@/words/measure'
+import { schoolChoiceWords, schoolWords } from '@/words/method'
+import { spanWords } from '@/words/time'
 import { plannedSection } from './plannedSection'
 import { ColourChoice } from './ColourChoice'
 import { LookChoice } from './LookChoice'
-import type { HouseRecipe } from '../../core/house/recipe'
+import type { HouseRecipe } from '@/core/house/recipe'
 import { RecipeForm } from './RecipeForm'
 import { OtherWays } from './OtherWays'
 import { useDesk } from './useDesk'
@@ -43,7 +43,7 @@ export function PlanForm({
 }: {
   part: PlanPart
   tins: DeskTin[]
-  means: Means
+  means: HouseResources
   recipes: HouseRecipe[]
 }) {
   const { planPart } = useActions()
@@ -113,12 +113,12 @@ export function PlanForm({
           <ChoiceField
             label="Topcoat"
             value={seal}
-            onChange={(event) => setSeal(event.target.value as SealCode | '')}
+            onChange={(event) => setSeal(event.target.value as TopcoatCode | '')}
             options={[
-              ['', plan ? `as the house does: ${getSeal(plan.seal).words}` : 'as the house does'],
-              ...sealCodes
-                .filter((code) => sealFits(code, part.use, wish.paint))
-                .map((code) => [code, getSeal(code).words] as const),
+              ['', plan ? `as the house does: ${getTopcoat(plan.seal).words}` : 'as the house does'],
+              ...topcoatCodes
+                .filter((code) => topcoatFits(code, part.use, wish.paint))
+                .map((code) => [code, getTopcoat(code).words] as const),
             ]}
           />
           {slots.map((slot) => {
@@ -304,13 +304,13 @@ function nearestWords({
 }: {
   look?: LookCode
   paint?: FamilyCode
-  seal?: SealCode
+  seal?: TopcoatCode
   with?: readonly LookCode[]
 }) {
   return [
     look && getLook(look).words,
     paint && getFamily(paint).words,
-    seal && getSeal(seal).words,
+    seal && getTopcoat(seal).words,
     !look && extras?.length === 0 && 'without what is laid over it',
   ]
     .filter(Boolean)

@@ -3,11 +3,11 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { HouseRecipe } from '../../core/house/recipe'
-import { recipeInput, type RecipeText } from '../../core/input/piece'
-import { useActions } from '../form/actions'
-import { TextField, Trouble } from '../form/Field'
-import { useWrite } from '../form/useWrite'
+import type { HouseRecipe } from '@/core/house/recipe'
+import { recipeInput, type RecipeText } from '@/core/input/piece'
+import { useActions } from '@/ui/form/actions'
+import { TextField, Trouble } from '@/ui/form/Field'
+import { useWrite } from '@/ui/form/useWrite'
 
 export function RecipeForm({
   recipes,

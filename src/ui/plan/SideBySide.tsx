@@ -1,13 +1,13 @@
 'use client'
 /** Two ways to one part beside each other: the sections, then each figure on one line, the better of the two marked. */
-import { getFamily } from '../../core/finish/families'
-import type { PlanFigures } from '../../core/plan/figures'
-import type { Section as SectionModel } from '../../core/piece/section'
-import { Section } from '../drawing/Section'
-import { useHouse, useMoney } from '../form/house'
-import { riskWords, skillWords } from '../words/demands'
-import { amountWords } from '../words/measure'
-import { spanWords } from '../words/time'
+import { getFamily } from '@/core/craft/families'
+import type { PlanFigures } from '@/core/plan/figures'
+import type { CrossSection as SectionModel } from '@/core/piece/section'
+import { Section } from '@/ui/drawing/Section'
+import { useHouse, useMoney } from '@/ui/form/house'
+import { riskWords, skillWords } from '@/words/demands'
+import { amountWords } from '@/words/measure'
+import { spanWords } from '@/words/time'
 
 export interface Way {
   figures: PlanFigures

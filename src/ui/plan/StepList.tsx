@@ -8,13 +8,13 @@ import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalList
 import { CSS } from '@dnd-kit/utilities'
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
 import { useId } from 'react'
-import type { PlannedStep } from '../../core/finish/planFinish'
-import type { StepWindow } from '../../core/finish/windows'
-import type { Conflict } from '../../core/stack/checkStack'
-import { getOperation } from '../../core/labour/operations'
-import { cautionWords, checkWords, reasonWords, sourceWords, stepTitle, withWhat } from '../words/craft'
-import { conflictWords, severityWords } from '../words/conflicts'
-import { spanWords } from '../words/time'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import type { StepWindow } from '@/core/craft/windows'
+import type { Conflict } from '@/core/stack/checkStack'
+import { getOperation } from '@/core/craft/operations'
+import { cautionWords, checkWords, reasonWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
+import { conflictWords, severityWords } from '@/words/conflicts'
+import { spanWords } from '@/words/time'
 
 export interface DeskStep {
   step: PlannedStep

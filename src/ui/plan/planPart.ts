@@ -1,7 +1,7 @@
 /** A part as the plan desk holds it: its facts, what is done on it, what was wished before. */
-import type { HouseMethod } from '../../core/finish/method'
-import type { Part, Plan, PlanStep } from '../../core/piece/piece'
-import type { TimedPart } from '../../core/plan/timeline'
+import type { HouseMethod } from '@/core/craft/method'
+import type { Part, Plan, PlanStep } from '@/core/piece/piece'
+import type { TimedPart } from '@/core/plan/timeline'
 
 export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
   pieceId: string

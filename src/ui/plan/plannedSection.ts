@@ -1,13 +1,13 @@
 /** The section as it will be when a plan is done: for the drawing of looks and plans. Pure. */
-import type { FinishWish, PlannedStep } from '../../core/finish/planFinish'
-import { untouched } from '../../core/log/stepStates'
-import { sectionOf, type Section } from '../../core/piece/section'
+import type { FinishWish, PlannedStep } from '@/core/finish/planFinish'
+import { untouched } from '@/core/log/stepStates'
+import { sectionOf, type CrossSection } from '@/core/piece/section'
 import type { PlanPart } from './planPart'
 
-export function plannedSection(part: PlanPart, wish: FinishWish, planned: readonly PlannedStep[]): Section {
+export function plannedSection(part: PlanPart, wish: FinishWish, planned: readonly PlannedStep[]): CrossSection {
   const steps = planned.map((step, position) => ({
     step: { ...step, id: String(position), position },
-    state: { ...untouched, status: 'done' as const, endedAt: '' },
+    state: { ...untouched, status: 'done' as const, endedAt: new Date(0).toISOString() },
   }))
   const plan = {
     id: '',
@@ -20,5 +20,5 @@ export function plannedSection(part: PlanPart, wish: FinishWish, planned: readon
     madeAt: '',
     steps: steps.map(({ step }) => step),
   }
-  return sectionOf({ part: { ...part, plan, earlier: [] }, steps, window: null })
+  return sectionOf({ part: { ...part, plan, earlier: [] }, steps, done: steps, window: null })
 }

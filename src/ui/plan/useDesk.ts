@@ -3,21 +3,21 @@
  */
 import { useDeferredValue, useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { FamilyCode } from '../../core/finish/families'
-import { getLook, lookCodes, type LookCode } from '../../core/finish/looks'
-import { schoolCodes, type HouseMethod, type SchoolCode } from '../../core/finish/method'
-import { looksOf, planFinish, withWindows, type Colour, type FinishWish, type PlannedStep } from '../../core/finish/planFinish'
-import type { Slot } from '../../core/finish/recipe'
-import { findRefusal } from '../../core/finish/refusals'
-import type { SealCode } from '../../core/finish/seals'
-import type { HouseRecipe } from '../../core/house/recipe'
-import { planInput, type PlanText, type RecipeText } from '../../core/input/piece'
-import { factsOf } from '../../core/piece/facts'
-import { findFromShelf, listAlternatives, type Change } from '../../core/plan/alternatives'
-import { figuresOf, type Means } from '../../core/plan/figures'
-import { differenceOf, replan } from '../../core/plan/replan'
-import { wholePiece } from '../../core/plan/wholePiece'
-import { checkStack, type Conflict } from '../../core/stack/checkStack'
+import type { FamilyCode } from '@/core/craft/families'
+import { getLook, lookCodes, type LookCode } from '@/core/craft/looks'
+import { schoolCodes, type HouseMethod, type SchoolCode } from '@/core/craft/method'
+import { looksOf, planFinish, withWindows, type Colour, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
+import type { Slot } from '@/core/craft/recipe'
+import { findRefusal } from '@/core/finish/refusals'
+import type { TopcoatCode } from '@/core/craft/topcoats'
+import type { HouseRecipe } from '@/core/house/recipe'
+import { planInput, type PlanText, type RecipeText } from '@/core/input/piece'
+import { factsOf } from '@/core/piece/facts'
+import { findFromShelf, listAlternatives, type Change } from '@/core/plan/alternatives'
+import { figuresOf, type HouseResources } from '@/core/plan/figures'
+import { differenceOf, replan } from '@/core/plan/replan'
+import { wholePiece } from '@/core/plan/wholePiece'
+import { checkStack, type Conflict } from '@/core/stack/checkStack'
 import { plannedSection } from './plannedSection'
 import type { DeskTin, PlanPart } from './planPart'
 import type { LookDrawn } from './LookChoice'
@@ -28,7 +28,7 @@ const fallbackColours: Record<Slot, Colour> = {
   b: { name: 'Second colour', hex: '#e3d7bd' },
 }
 
-export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: Means) {
+export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseResources) {
   const { pieceId } = part
   const [planId] = useState(() => uuidv7())
   const [stepIds] = useState(() => Array.from({ length: 80 }, () => uuidv7()))
@@ -36,7 +36,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: Means) 
   const [look, setLook] = useState<LookCode>(part.before?.look ?? firstLook(part))
   const [extras, setExtras] = useState<LookCode[]>(part.before?.with ?? [])
   const [paint, setPaint] = useState<FamilyCode>(part.before?.paint ?? 'chalk-mineral')
-  const [seal, setSeal] = useState<SealCode | ''>(part.before?.seal ?? '')
+  const [seal, setSeal] = useState<TopcoatCode | ''>(part.before?.seal ?? '')
   const [departures, setDepartures] = useState<Partial<HouseMethod>>(part.before?.departures ?? {})
   const [colours, setColours] = useState<Record<Slot, Colour>>({
     ...fallbackColours,

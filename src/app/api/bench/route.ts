@@ -1,7 +1,7 @@
 /** What a device has written at the bench, sent in order, one at a time. Answers as every write does. */
 import { z } from 'zod'
-import { benchActions, type BenchAction } from '../../../core/input/bench'
-import { writeAtBench } from '../../_server/bench'
+import { benchActions, type BenchAction } from '@/core/input/bench'
+import { writeAtBench } from '@/app/_server/bench'
 
 const mostBytes = 32_000
 const sent = z.object({ action: z.enum(benchActions as [BenchAction, ...BenchAction[]]), typed: z.unknown() })

@@ -1,5 +1,5 @@
 /** Whether the server can reach its records. */
-import { loadStudio } from '../../_server/session'
+import { loadStudio } from '@/app/_server/session'
 
 export const dynamic = 'force-dynamic'
 

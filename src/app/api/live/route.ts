@@ -1,6 +1,6 @@
 /** Server-sent events: `changed`, with the table's name, whenever something of this studio was written. */
-import { changedSince, listen } from '../../_server/live'
-import { currentStudioId } from '../../_server/session'
+import { changedSince, listen } from '@/app/_server/live'
+import { currentStudioId } from '@/app/_server/session'
 
 export const dynamic = 'force-dynamic'
 /** keeps the line open through whatever stands between */

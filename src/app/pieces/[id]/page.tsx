@@ -1,20 +1,20 @@
 /** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
 import Link from 'next/link'
-import { formatMoney } from '../../../core/money/money'
-import { ledgerSoFar } from '../../../core/piece/ledger'
-import { sources } from '../../../core/piece/piece'
-import { DoneSheetProvider } from '../../../ui/bench/DoneSheet'
-import { AddPhotos } from '../../../ui/photo/AddPhotos'
-import { BeforeAfter } from '../../../ui/photo/BeforeAfter'
-import { PhotoStrip } from '../../../ui/photo/PhotoStrip'
-import { stripOf } from '../../../ui/photo/stripOf'
-import { AddToLog } from '../../../ui/piece/AddToLog'
-import { LogList } from '../../../ui/piece/LogList'
-import { PartWay } from '../../../ui/piece/PartWay'
-import { nextWords, WayLine } from '../../../ui/piece/PieceRow'
-import { dateWords, hoursWords } from '../../../ui/words/time'
-import { stageWords } from '../../../ui/words/piece'
-import { getPieceView as getView, loadStock } from '../../_server/load'
+import { formatMoney } from '@/core/measure/money'
+import { ledgerSoFar } from '@/core/piece/ledger'
+import { sources } from '@/core/piece/piece'
+import { DoneSheetProvider } from '@/ui/bench/DoneSheet'
+import { AddPhotos } from '@/ui/photo/AddPhotos'
+import { BeforeAfter } from '@/ui/photo/BeforeAfter'
+import { PhotoStrip } from '@/ui/photo/PhotoStrip'
+import { stripOf } from '@/ui/photo/stripOf'
+import { AddToLog } from '@/ui/piece/AddToLog'
+import { LogList } from '@/ui/piece/LogList'
+import { PartProgress } from '@/ui/piece/PartProgress'
+import { nextWords, StageLine } from '@/ui/piece/PieceRow'
+import { dateWords, hoursWords } from '@/words/time'
+import { stageWords } from '@/words/piece'
+import { getPieceView as getView, loadStock } from '@/app/_server/load'
 
 type Params = { params: Promise<{ id: string }> }
 
@@ -35,7 +35,7 @@ export default async function PiecePage({ params }: Params) {
     <DoneSheetProvider air={air}>
       <header className="pt-6">
         <p className="flex flex-wrap items-center gap-3 text-soft">
-          <WayLine stage={journey.stage} /> {stageWords[journey.stage]}
+          <StageLine stage={journey.stage} /> {stageWords[journey.stage]}
         </p>
         <h1 className="title mt-1 text-5xl sm:text-6xl">{piece.name}</h1>
         <p className="mt-2 text-2xl font-semibold">{nextWords(journey, studio.zone, nowMs)}</p>
@@ -82,7 +82,7 @@ export default async function PiecePage({ params }: Params) {
       <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
         <div className="space-y-6">
           {journey.parts.map((part) => (
-            <PartWay
+            <PartProgress
               key={part.part.id}
               journey={journey}
               part={part}

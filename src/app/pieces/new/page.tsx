@@ -1,4 +1,4 @@
-import { IntakeForm } from '../../../ui/piece/IntakeForm'
+import { IntakeForm } from '@/ui/piece/IntakeForm'
 
 export const metadata = { title: 'Take a piece in' }
 

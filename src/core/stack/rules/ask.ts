@@ -1,30 +1,30 @@
 /** What the rules ask of acts and surfaces again and again. Pure. */
-import type { OperationCode } from '../../labour/operations'
-import { getFamily } from '../../finish/families'
-import type { FinishablePart } from '../../finish/planFinish'
-import { isLaid, isPainted, type Act, type Laid, type Surface } from '../surface'
-import type { Remedy, Meeting } from './rule'
+import type { OperationCode } from '@/core/craft/operations'
+import { getFamily } from '@/core/craft/families'
+import type { FinishablePart } from '@/core/finish/planFinish'
+import { isLaid, isPainted, type Act, type Laid, type SurfaceState } from '@/core/stack/surface'
+import type { RemedyStep, Meeting } from './rule'
 
 export const has = (text: string | null, words: string) => text?.includes(words) ?? false
 export const thinned = (act: Act) => has(act.mix, 'water') && !has(act.mix, 'no water') && act.family !== 'casein'
 export const misted = (act: Act) => has(act.mix, 'misted') || act.operation === 'spray-runs'
 export const isCoat = (act: Act) => ['coat', 'undercoat', 'crackle-coat', 'fabric-coat'].includes(act.operation)
 export const lays = (act: Act) => isLaid(act) && !['wax', 'tint'].includes(act.operation)
-export const paintsOn = (on: Surface): Laid[] => on.layers.filter(({ act }) => isPainted(act))
-export const lastPaint = (on: Surface): Laid | undefined => paintsOn(on).at(-1)
-export const sealedAbove = (on: Surface, paint: Laid | undefined) =>
+export const paintsOn = (on: SurfaceState): Laid[] => on.layers.filter(({ act }) => isPainted(act))
+export const lastPaint = (on: SurfaceState): Laid | undefined => paintsOn(on).at(-1)
+export const sealedAbove = (on: SurfaceState, paint: Laid | undefined) =>
   paint !== undefined &&
   on.layers.some(({ index, role }) => index > paint.index && ['clear', 'wax', 'oil', 'medium'].includes(role))
-export const hasRole = (on: Surface, role: Laid['role']) => on.layers.some((layer) => layer.role === role)
+export const hasRole = (on: SurfaceState, role: Laid['role']) => on.layers.some((layer) => layer.role === role)
 export const isPrimer = (act: Act) => ['knotting', 'block-prime', 'adhesion-prime'].includes(act.operation)
 export const grips = (act: Act) => (act.family === null ? undefined : getFamily(act.family).grips)
 export const firstLaid = ({ on, act }: Meeting) =>
   lays(act) && act.operation !== 'knotting' && on.layers.every((layer) => layer.act.operation === 'knotting')
 export const hardUse = (part: FinishablePart) => !['display', 'light'].includes(part.use)
-export const clears = (on: Surface) => on.layers.filter(({ act }) => act.operation === 'clear-coat').length
+export const clears = (on: SurfaceState) => on.layers.filter(({ act }) => act.operation === 'clear-coat').length
 export const coarse = (grit: string | null) => (/\d+/.exec(grit ?? '') ? Number(/\d+/.exec(grit ?? '')?.[0]) : 220) < 180
 export const abrasive: readonly OperationCode[] = ['scuff', 'sand', 'dry-distress', 'scrape-distress', 'smooth']
-export const finish: readonly Remedy[] = [{ operation: 'de-lint' }, { operation: 'clear-coat', family: 'water-clear' }]
+export const finish: readonly RemedyStep[] = [{ operation: 'de-lint' }, { operation: 'clear-coat', family: 'water-clear' }]
 
 /** The share of water named in a mix like "paint : water 3 : 1" or "20 % water". */
 export function waterShare({ mix, family }: Pick<Act, 'mix' | 'family'>): number {

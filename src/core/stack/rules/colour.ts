@@ -1,6 +1,6 @@
 /** Colour on colour: paints, effects and wear. Source: the craft, on families and looks. */
-import { getFamily } from '../../finish/families'
-import { bonded, isPainted, kindOf, topLayer } from '../surface'
+import { getFamily } from '@/core/craft/families'
+import { bonded, isPainted, kindOf, topLayer } from '@/core/stack/surface'
 import type { MeetingRule } from './rule'
 import { thinned, misted, isCoat, lays, lastPaint, sealedAbove, coarse, waterShare, allowedWater, finish } from './ask'
 

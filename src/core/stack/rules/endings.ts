@@ -1,12 +1,12 @@
 /** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
-import type { OperationCode } from '../../labour/operations'
-import { contrast, enoughContrast } from '../../finish/colour'
-import { getFamily } from '../../finish/families'
-import { lineFits, mergeRecipes, timesOf } from '../../finish/planFinish'
-import { sealsItself } from '../../finish/refusals'
-import { getSeal } from '../../finish/seals'
-import { isTopcoat } from '../surface'
-import type { Ending, EndingRule } from './rule'
+import type { OperationCode } from '@/core/craft/operations'
+import { contrast, enoughContrast } from '@/core/craft/colour'
+import { getFamily } from '@/core/craft/families'
+import { lineApplies, mergeRecipes, timesOf } from '@/core/finish/planFinish'
+import { sealsItself } from '@/core/finish/refusals'
+import { getTopcoat } from '@/core/craft/topcoats'
+import { isTopcoat } from '@/core/stack/surface'
+import type { StackEnding, EndingRule } from './rule'
 import { lastPaint, sealedAbove, hardUse, clears, finish } from './ask'
 
 export const endingRules = {
@@ -66,16 +66,16 @@ export const endingRules = {
   'too-few-clears': {
     severity: 'caution',
     remedies: [{ operation: 'clear-coat' }],
-    ends: ({ on, part, seal }) => clears(on) > 0 && clears(on) < (getSeal(seal).coats[part.use] ?? 0),
+    ends: ({ on, part, seal }) => clears(on) > 0 && clears(on) < (getTopcoat(seal).coats[part.use] ?? 0),
   },
 } as const satisfies Record<string, EndingRule>
 
 /** How many of the look's own coats and steps the acts lack: by operation and colour, so that a colour used twice counts twice. */
-function coatsShort({ acts, looks, wish, part, seal, cover, method }: Ending): number {
+function coatsShort({ acts, looks, wish, part, seal, cover, method }: StackEnding): number {
   const key = (operation: OperationCode, hex: string | undefined) => `${operation} ${hex ?? ''}`
   const wanted = new Map<string, number>()
   for (const line of mergeRecipes(looks, 'none')) {
-    if (line.optional || line.operation === 'dust-off' || !lineFits(line, wish.paint, method)) continue
+    if (line.optional || line.operation === 'dust-off' || !lineApplies(line, wish.paint, method)) continue
     const name = key(line.operation, line.paint && wish.colours[line.paint]?.hex)
     wanted.set(name, (wanted.get(name) ?? 0) + timesOf(line, part.use, seal, cover))
   }

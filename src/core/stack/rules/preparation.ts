@@ -1,10 +1,13 @@
 /** Before colour: what must be off, on and below. Source: the craft, on preparation and harm. */
-import { getExistingFinish, getSubstrate } from '../../finish/parts'
-import { bleedsThrough } from '../../finish/planFinish'
-import { mayHoldLead } from '../../finish/refusals'
-import { isPainted, kindOf, topLayer } from '../surface'
-import type { MeetingRule } from './rule'
+import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import { bleedsThrough } from '@/core/finish/planFinish'
+import { mayHoldLead } from '@/core/craft/lead'
+import { isPainted, kindOf, topLayer } from '@/core/stack/surface'
+import type { Meeting, MeetingRule } from './rule'
 import { has, lays, paintsOn, isPrimer, grips, firstLaid, abrasive } from './ask'
+
+/** Lead is in what is still on the part, or was found in the part itself. */
+const leadUnder = ({ part, on }: Meeting): boolean => mayHoldLead(part) && (on.filmed || part.lead === 'found')
 
 export const preparationRules = {
   'soiled-under-coat': {
@@ -131,8 +134,7 @@ export const preparationRules = {
     severity: 'stop',
     remedies: [{ operation: 'adhesion-prime', family: 'adhesion-primer' }],
     meets: (m) =>
-      mayHoldLead(m.part) &&
-      m.on.filmed &&
+      leadUnder(m) &&
       (['scuff', 'sand', 'scrape', 'dewax', 'heat-gun', 'scrape-distress', 'dry-distress'].includes(m.act.operation) ||
         (m.act.operation === 'smooth' && m.on.layers.length === 0)),
   },
@@ -140,8 +142,7 @@ export const preparationRules = {
     severity: 'caution',
     remedies: [{ operation: 'adhesion-prime', family: 'adhesion-primer' }],
     meets: (m) =>
-      mayHoldLead(m.part) &&
-      m.on.filmed &&
+      leadUnder(m) &&
       isPainted(m.act) &&
       !m.on.primed.grip &&
       paintsOn(m.on).length === 0 &&

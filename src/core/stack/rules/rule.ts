@@ -1,17 +1,17 @@
 /** What a stack rule is, and what it is asked with. Types only. */
-import type { OperationCode } from '../../labour/operations'
-import type { Cover } from '../../finish/colour'
-import type { FamilyCode } from '../../finish/families'
-import type { Look } from '../../finish/looks'
-import type { HouseMethod } from '../../finish/method'
-import type { FinishablePart, FinishWish } from '../../finish/planFinish'
-import type { Slot } from '../../finish/recipe'
-import type { SealCode } from '../../finish/seals'
-import type { Act, Surface } from '../surface'
+import type { OperationCode } from '@/core/craft/operations'
+import type { Cover } from '@/core/craft/colour'
+import type { FamilyCode } from '@/core/craft/families'
+import type { Look } from '@/core/craft/looks'
+import type { HouseMethod } from '@/core/craft/method'
+import type { FinishablePart, FinishWish } from '@/core/finish/planFinish'
+import type { Slot } from '@/core/craft/recipe'
+import type { TopcoatCode } from '@/core/craft/topcoats'
+import type { Act, SurfaceState } from '@/core/stack/surface'
 
 /** `stop`: it will fail. `caution`: it may, or costs more. `advice`: it will look other than hoped. */
-export type Severity = 'stop' | 'caution' | 'advice'
-export interface Remedy {
+export type ConflictSeverity = 'stop' | 'caution' | 'advice'
+export interface RemedyStep {
   operation: OperationCode
   family?: FamilyCode
 }
@@ -22,25 +22,25 @@ export interface Intent {
   wish: FinishWish
   looks: readonly Look[]
   method: HouseMethod
-  seal: SealCode
+  seal: TopcoatCode
   cover: Partial<Record<Slot, Cover>>
 }
 export interface Meeting extends Intent {
   act: Act
   index: number
   /** the surface that the act meets */
-  on: Surface
+  on: SurfaceState
   acts: readonly Act[]
 }
-export interface Ending extends Intent {
+export interface StackEnding extends Intent {
   acts: readonly Act[]
   /** the surface when all is done */
-  on: Surface
+  on: SurfaceState
 }
 
 interface Common {
-  severity: Severity
-  remedies: readonly Remedy[]
+  severity: ConflictSeverity
+  remedies: readonly RemedyStep[]
   source?: 'practice'
 }
 /** Asked of every act, on the surface it meets. */
@@ -49,5 +49,5 @@ export interface MeetingRule extends Common {
 }
 /** Asked once, of the whole stack. */
 export interface EndingRule extends Common {
-  ends: (ending: Ending) => boolean
+  ends: (ending: StackEnding) => boolean
 }

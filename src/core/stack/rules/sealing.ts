@@ -1,6 +1,6 @@
 /** What lies over all: clears, waxes, oils and gilding. Source: the craft, on sealing. */
-import { getFamily } from '../../finish/families'
-import { isTopcoat, topLayer } from '../surface'
+import { getFamily } from '@/core/craft/families'
+import { isTopcoat, topLayer } from '@/core/stack/surface'
 import type { MeetingRule } from './rule'
 import { hasRole, ragsBurn } from './ask'
 

@@ -1,11 +1,11 @@
 /** The workshop's windows as a calendar that any calendar can read, with alarms; at a private address that can be revoked. */
 import { createHash } from 'node:crypto'
 import ical, { ICalAlarmType } from 'ical-generator'
-import { listReminders } from '../../../../core/bench/reminders'
-import { isCalendarFeed } from '../../../../db/calendarFeed'
-import { stepTitle } from '../../../../ui/words/craft'
-import { loadWorkshop } from '../../../_server/load'
-import { withStudio } from '../../../_server/session'
+import { listReminders } from '@/core/bench/reminders'
+import { isCalendarFeed } from '@/db/calendarFeed'
+import { stepTitle } from '@/words/craft'
+import { loadWorkshop } from '@/app/_server/load'
+import { withStudio } from '@/app/_server/session'
 
 const token = /^([0-9a-f]{48})\.ics$/
 

@@ -1,10 +1,10 @@
 /** Photographs in and out. The bytes of an id never change, so they may be kept by the browser for good. */
 import pg from 'pg'
 import { z } from 'zod'
-import { addPhoto, findRendition } from '../../../../db/photo'
-import { findPiece } from '../../../../db/piece'
-import { mostBytes, readPicture, type PictureIssue } from '../../../_server/picture'
-import { withStudio } from '../../../_server/session'
+import { addPhoto, findRendition } from '@/db/photo'
+import { findPiece } from '@/db/piece'
+import { mostBytes, readPicture, type PictureIssue } from '@/app/_server/picture'
+import { withStudio } from '@/app/_server/session'
 
 const idOf = async (params: Promise<{ id: string }>) => z.uuid().safeParse((await params).id)
 

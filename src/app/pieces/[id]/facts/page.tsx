@@ -1,5 +1,5 @@
-import { FactsForm } from '../../../../ui/piece/FactsForm'
-import { getPieceView } from '../../../_server/load'
+import { FactsForm } from '@/ui/piece/FactsForm'
+import { getPieceView } from '@/app/_server/load'
 
 export const metadata = { title: 'Facts' }
 

@@ -1,16 +1,15 @@
 /** What a piece costs, what to ask, the highest bid it would have stood, and what it earned. */
 import Link from 'next/link'
-import { formatMoney } from '../../../../core/money/money'
-import { outcomes } from '../../../../core/log/entry'
-import { earnedBy, ledgerSoFar, ledgerWhenDone, pricesFor, taxFor, boughtIn, type Ledger } from '../../../../core/piece/ledger'
-import { taxOf } from '../../../../core/price/priceFor'
-import { FareLine } from '../../../../ui/money/FareLine'
-import { EndingForm, ListingForm } from '../../../../ui/money/SaleForms'
-import { capital } from '../../../../ui/words/craft'
-import { ledgerWords } from '../../../../ui/words/piece'
-import { dateWords, hoursWords } from '../../../../ui/words/time'
-import { unitPricesOf } from '../../../../core/stock/product'
-import { getPieceView, loadProducts } from '../../../_server/load'
+import { getPieceView, loadProducts } from '@/app/_server/load'
+import { formatMoney } from '@/core/measure/money'
+import { concernsOf } from '@/core/piece/leaving'
+import { ledgerSoFar, ledgerWhenDone, leftOutOf, pricesOfLedger } from '@/core/piece/ledger'
+import { unitPricesOf } from '@/core/stock/product'
+import { Asking } from '@/ui/money/Asking'
+import { Earned } from '@/ui/money/Earned'
+import { Ledger, LeftOutLines } from '@/ui/money/Ledger'
+import { EndingForm, ListingForm } from '@/ui/money/SaleForms'
+import { dateWords } from '@/words/time'
 
 export const metadata = { title: 'Money' }
 
@@ -22,66 +21,28 @@ export default async function MoneyPage({
   searchParams: Promise<{ channel?: string }>
 }) {
   const { studio, journey, channels } = await getPieceView(params)
-  const products = await loadProducts()
+  const unitPrices = unitPricesOf(await loadProducts())
   const { piece } = journey.file
   const { ending, listing } = journey
   const asked = (await searchParams).channel ?? listing?.channelId
   const channel = channels.find(({ id }) => id === asked) ?? channels[0]
   const money = (minor: number) => formatMoney(minor, studio.currency)
   const soFar = ledgerSoFar(journey, studio)
-  const whenDone = ledgerWhenDone(journey, studio, unitPricesOf(products))
-  const priced = channel ? pricesFor(whenDone, studio, channel, { expected: piece.expected ?? undefined }) : null
+  const whenDone = ledgerWhenDone(journey, studio, unitPrices)
+  const priced = channel ? pricesOfLedger(whenDone, studio, channel, { expected: piece.expected ?? undefined }) : null
   const price = priced && 'price' in priced ? priced.price : null
-  const sale = ending?.entry.money ?? null
-  const earned = ending && sale !== null ? earnedBy(soFar, studio, sale, ending.entry.fees ?? 0) : null
-  const forms = { pieceId: piece.id, channels, channelId: channel?.id ?? '' }
+  const forms = { pieceId: piece.id, channels, channelId: channel?.id ?? '', concerns: concernsOf(journey) }
   return (
     <div className="pt-6">
       <p className="text-lg">
         <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
       </p>
       {ending ? (
-        <>
-          <h1 className="title text-5xl">
-            {sale === null ? `${capital(outcomes[ending.outcome])}: what it cost` : 'What it earned'}
-          </h1>
-          <p className="mt-1 text-lg text-soft">
-            {[
-              capital(outcomes[ending.outcome]),
-              dateWords(ending.entry.at, studio.zone),
-              channels.find(({ id }) => id === ending.entry.channelId)?.name,
-              ending.entry.note,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-          </p>
-          {earned && sale !== null && (
-            <div className="mt-6 grid gap-8 sm:grid-cols-[auto_1fr] sm:gap-14">
-              <p className={earned.left < 0 ? 'text-late' : 'text-now'}>
-                <span className="figure block text-[5.5rem] sm:text-[8rem]" data-figure="perHour">
-                  {earned.perHour === null ? money(earned.left) : money(earned.perHour)}
-                </span>
-                <span className="text-2xl font-semibold text-soft">
-                  {earned.perHour === null ? 'and no hours' : `an hour, for ${hoursWords(soFar.hours)}`}
-                </span>
-              </p>
-              <Sum
-                lines={[
-                  ['Price', sale, ''],
-                  ['Fees', -(ending.entry.fees ?? 0), ''],
-                  ['Tax', -taxOf(sale, taxFor(studio, boughtIn(soFar.lines))), ''],
-                  ['What it cost', -soFar.total, ''],
-                ]}
-                total={['Left for the hours', earned.left]}
-                money={money}
-              />
-            </div>
-          )}
-        </>
+        <Earned {...{ ending, soFar, channels, money }} terms={studio} zone={studio.zone} />
       ) : (
         <>
           <h1 className="title text-5xl">What to ask</h1>
-          {listing && listing.money !== null && (
+          {listing && (
             <p className="mt-1 text-lg">
               Listed at <strong>{money(listing.money)}</strong> since {dateWords(listing.at, studio.zone)},{' '}
               {channels.find(({ id }) => id === listing.channelId)?.name}.
@@ -110,113 +71,37 @@ export default async function MoneyPage({
               house, or choose another channel.
             </p>
           )}
-          {price && (
-            <div className="mt-4 grid gap-x-14 gap-y-8 lg:grid-cols-[1.4fr_1fr]">
-              <FareLine price={price} money={money} expected={piece.expected} />
-              <div>
-                <p className="eyebrow">Highest bid it would have stood</p>
-                <p className="figure text-6xl" data-figure="highestBid">
-                  {piece.expected === null ? '—' : price.highestBid === null ? 'not even free' : money(price.highestBid)}
-                </p>
-                <p className="mt-2 text-soft">
-                  {piece.expected === null ? (
-                    <>
-                      Say what it should bring in <Link href={`/pieces/${piece.id}/facts`}>its facts</Link>.
-                    </>
-                  ) : (
-                    `Bringing ${money(piece.expected)}, with these costs and hours, your wish is still met at that buying price. It was bought for ${money(boughtIn(whenDone.lines))}.`
-                  )}
-                </p>
-                {piece.expected !== null && price.floor > piece.expected && (
-                  <p className="mt-3 border-l-4 border-late pl-3 font-semibold">
-                    The floor lies above what it should bring: the hours are too many for this piece. A simpler look is an answer
-                    too.
-                  </p>
-                )}
-              </div>
-            </div>
-          )}
+          {price && <Asking {...{ piece, price, whenDone, money }} terms={studio} />}
         </>
       )}
       <div className="mt-10 grid gap-x-14 gap-y-10 lg:grid-cols-2">
-        <LedgerTable title="So far" book={soFar} rate={studio.hourRate} money={money} />
-        {!ending && <LedgerTable title="When the plan is done" book={whenDone} rate={studio.hourRate} money={money} />}
+        <section aria-labelledby="costs" className="border-t-2 border-ink pt-4">
+          <h2 id="costs" className="title mb-2 text-3xl">
+            What it costs
+          </h2>
+          <Ledger soFar={soFar} whenDone={ending ? null : whenDone} rate={studio.hourRate} money={money} />
+          <LeftOutLines left={leftOutOf(journey, ending ? {} : unitPrices)} />
+        </section>
         {!ending && channel && (
-          <>
-            <section aria-labelledby="list" className="border-t-2 border-ink pt-4">
-              <h2 id="list" className="title mb-3 text-3xl">
+          <section aria-labelledby="leaves" className="border-t-2 border-ink pt-4">
+            <h2 id="leaves" className="title mb-1 text-3xl">
+              List it, or let it go
+            </h2>
+            <details open={!listing}>
+              <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
                 {listing ? 'List it anew' : 'List it'}
-              </h2>
+              </summary>
               <ListingForm key={`${channel.id}-${price?.ask}`} {...forms} ask={price?.ask ?? null} />
-            </section>
-            <section aria-labelledby="end" className="border-t-2 border-ink pt-4">
-              <h2 id="end" className="title mb-3 text-3xl">
-                It has left
-              </h2>
+            </details>
+            <details open={listing !== null} className="mt-3 border-t border-line pt-1">
+              <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
+                It leaves: sold, handed over, kept, given
+              </summary>
               <EndingForm key={channel.id} {...forms} ask={listing?.money ?? price?.ask ?? null} />
-            </section>
-          </>
+            </details>
+          </section>
         )}
       </div>
     </div>
-  )
-}
-
-function LedgerTable({
-  title,
-  book,
-  rate,
-  money,
-}: {
-  title: string
-  book: Ledger
-  rate: number
-  money: (minor: number) => string
-}) {
-  return (
-    <section className="border-t-2 border-ink pt-4">
-      <h2 className="title mb-2 text-3xl">{title}</h2>
-      <Sum
-        lines={book.lines.map(({ kind, amount }) => [ledgerWords[kind], amount, kind])}
-        total={['Costs', book.total]}
-        money={money}
-      />
-      <p className="mt-2 text-lg">
-        <strong>{hoursWords(book.hours)}</strong> <span className="text-soft">of work, {money(rate)} an hour</span>
-      </p>
-    </section>
-  )
-}
-
-function Sum({
-  lines,
-  total,
-  money,
-}: {
-  lines: [words: string, amount: number, key: string][]
-  total: [string, number]
-  money: (minor: number) => string
-}) {
-  return (
-    <table className="w-full text-lg">
-      <tbody>
-        {lines.map(([words, amount, key]) => (
-          <tr key={words} className="border-b border-line">
-            <th scope="row" className="py-1 text-left font-normal">
-              {words}
-            </th>
-            <td className="text-right" data-line={key}>
-              {money(amount)}
-            </td>
-          </tr>
-        ))}
-        <tr>
-          <th scope="row" className="py-1 text-left">
-            {total[0]}
-          </th>
-          <td className="text-right font-bold">{money(total[1])}</td>
-        </tr>
-      </tbody>
-    </table>
   )
 }

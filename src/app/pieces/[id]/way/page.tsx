@@ -1,15 +1,15 @@
 /** The way still ahead of a piece: every part's steps in one painter's days, and what they take from the shelf. */
-import { isAhead } from '../../../../core/log/stepStates'
+import { isAhead } from '@/core/log/stepStates'
 import Link from 'next/link'
-import { getFamily } from '../../../../core/finish/families'
-import { sumAmounts } from '../../../../core/plan/amounts'
-import { layOut, listShared } from '../../../../core/plan/timeline'
-import { findTin } from '../../../../core/stock/product'
-import { dayAfter, minuteOfDay, weekdayOf, dayOf } from '../../../../core/time/wallTime'
-import { amountWords } from '../../../../ui/words/measure'
-import { capital, stepTitle } from '../../../../ui/words/craft'
-import { dayWords, hoursOfWork, hoursWords, minuteWords } from '../../../../ui/words/time'
-import { getPieceView, loadProducts } from '../../../_server/load'
+import { getFamily } from '@/core/craft/families'
+import { sumAmounts } from '@/core/plan/amounts'
+import { layOut, listShared } from '@/core/plan/timeline'
+import { productFor } from '@/core/stock/product'
+import { dayAfter, minuteOfDay, weekdayOf, dayOf } from '@/core/measure/time'
+import { amountWords } from '@/words/measure'
+import { capital, stepTitle } from '@/words/craft'
+import { dayWords, hoursOfWork, hoursWords, minuteWords } from '@/words/time'
+import { getPieceView, loadProducts } from '@/app/_server/load'
 
 export const metadata = { title: 'Its way' }
 
@@ -96,7 +96,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                 </h2>
                 <ul className="mt-1">
                   {amounts.map(({ family, hex, name, amount }) => {
-                    const tin = findTin(products, family, hex)
+                    const tin = productFor(products, family, hex)
                     const said = amountWords(family, amount, studio.units)
                     return (
                       <li key={`${family} ${hex}`} className="flex items-center justify-between gap-4 border-b border-line py-2">

@@ -1,7 +1,7 @@
 /** A piece's whole log in an open format: JSON with its plans, or CSV a line an entry, corrections and all. */
 import Papa from 'papaparse'
 import { z } from 'zod'
-import { findPieceView } from '../../../../_server/load'
+import { findPieceView } from '@/app/_server/load'
 
 const fileName = (name: string, as: string) =>
   `${name
@@ -30,16 +30,16 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       [...(plan?.steps ?? []), ...earlier].map((step) => [step.id, { part: name, operation: step.operation }] as const),
     ),
   )
-  const rows = file.log.map(({ coat, batch, mark, detail, stepId, ...entry }) => {
-    const flat = {
-      ...entry,
-      ...(stepId ? steps.get(stepId) : {}),
-      ...coat,
-      ...batch,
-      ...(mark && { photoId: mark.photoId, markX: mark.x, markY: mark.y }),
-      detail: detail && JSON.stringify(detail),
+  const rows = file.log.map((entry) => {
+    const { stepId, ...facts } = entry
+    const spread = { ...facts, ...(stepId ? steps.get(stepId) : {}) } as Record<string, unknown>
+    for (const [name, value] of Object.entries(spread)) {
+      if (value === null || typeof value !== 'object') continue
+      delete spread[name]
+      if (name === 'coat' || name === 'batch' || name === 'mark') Object.assign(spread, value)
+      else spread[name] = JSON.stringify(value)
     }
-    return Object.fromEntries(Object.entries(flat).map(([name, value]) => [name, plain(value)]))
+    return Object.fromEntries(Object.entries(spread).map(([name, value]) => [name, plain(value)]))
   })
   const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))]
   return new Response(`${byteOrderMark}${Papa.unparse(rows, { columns })}`, {

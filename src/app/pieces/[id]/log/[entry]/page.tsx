@@ -1,12 +1,12 @@
 /** One entry of the log, to be put right. */
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
-import { formatMoney } from '../../../../../core/money/money'
-import { CorrectionForm, StrikeButton } from '../../../../../ui/piece/CorrectionForm'
-import { entrySentence } from '../../../../../ui/piece/LogList'
-import { entryWords } from '../../../../../ui/words/piece'
-import { momentWords } from '../../../../../ui/words/time'
-import { getPieceView, loadProducts } from '../../../../_server/load'
+import { formatMoney } from '@/core/measure/money'
+import { CorrectionForm, StrikeButton } from '@/ui/piece/CorrectionForm'
+import { entrySentence } from '@/words/log'
+import { entryWords } from '@/words/piece'
+import { momentWords } from '@/words/time'
+import { getPieceView, loadProducts } from '@/app/_server/load'
 
 export const metadata = { title: 'Put right' }
 
@@ -15,7 +15,7 @@ export default async function EntryPage({ params }: { params: Promise<{ id: stri
   const wanted = (await params).entry
   const entry = journey.log.find(({ id }) => id === wanted)
   if (!entry) notFound()
-  const products = entry.coat ? await loadProducts() : []
+  const products = entry.kind === 'coat' ? await loadProducts() : []
   const { piece } = journey.file
   return (
     <div className="pt-6">
@@ -28,7 +28,7 @@ export default async function EntryPage({ params }: { params: Promise<{ id: stri
         {entrySentence(entry, { channels, money: (minor) => formatMoney(minor, studio.currency) })}. It stays in the log, struck
         through.
       </p>
-      {entry.batch ? (
+      {entry.kind === 'mixed' ? (
         <div className="mt-5 max-w-md">
           <p className="mb-4">
             Coats name the mix they were taken from. Was it written down wrongly? Strike it out, and mix it anew; what was taken
@@ -40,7 +40,9 @@ export default async function EntryPage({ params }: { params: Promise<{ id: stri
         <CorrectionForm
           entry={entry}
           channels={channels}
-          tins={products.filter(({ family }) => family === entry.coat?.family).map(({ id, name }) => ({ id, name }))}
+          tins={products
+            .filter(({ family }) => entry.kind === 'coat' && family === entry.coat.family)
+            .map(({ id, name }) => ({ id, name }))}
         />
       )}
     </div>

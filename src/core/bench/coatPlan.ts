@@ -1,0 +1,130 @@
+/** What a coat is likely to be: its amount, mix, tool and tin, from the plan, the mixes made up, and how a like one went. Pure. */
+import { getFamily, isPaint, unitOf, type FamilyCode } from '@/core/craft/families'
+import { familyOfComponent } from '@/core/craft/mixes'
+import { batchesFor, volumeFor, type Batch } from '@/core/log/batch'
+import { findLastLike, type LoggedCoat } from '@/core/log/lastLike'
+import { parseMix } from '@/core/measure/mixParts'
+import type { Film } from '@/core/measure/film'
+import type { Journey } from '@/core/piece/journey'
+import type { PlanStep } from '@/core/piece/piece'
+import { lotsInTurn, productFor, type Product, type ShelfLot } from '@/core/stock/product'
+import { coatsAhead, stepsAhead } from './coatsAhead'
+
+export interface ShelfProduct {
+  id: string
+  name: string
+  family: FamilyCode
+  unit: 'ml' | 'g'
+  size: number
+  /** what stands on the shelf of it, the one to reach for first */
+  lots: ShelfLot[]
+}
+/** One thing that goes into a mix, with the product that is likely meant; none for water and the like. */
+export interface ComponentPlan {
+  name: string
+  family: FamilyCode | null
+  productId: string
+}
+export interface CoatPlan {
+  family: FamilyCode
+  amount: number
+  unit: 'ml' | 'g'
+  mix: string
+  applicator: string
+  film: Film
+  productId: string
+  /** of the coat's own family */
+  products: ShelfProduct[]
+  /** mixes of this family that can still be used; the one made for this step first */
+  batches: Batch[]
+  /** the mix it is taken from unless somebody says otherwise; '' for the tin */
+  batchId: string
+  /** how it is mixed from parts, or keeps for a while only; else null */
+  making: MixPlan | null
+}
+export interface MixPlan {
+  /** how much the coats ahead of this piece take while it keeps */
+  volume: number
+  /** the same for every piece at the bench, where that is more */
+  volumeOfAll: number | null
+  /** the steps it is made for */
+  stepIds: string[]
+  /** every product that a component may come from */
+  products: ShelfProduct[]
+  /** the paint that a mix calls paint */
+  paint: FamilyCode
+  /** by family: what a component of it is likely taken from */
+  likely: Partial<Record<FamilyCode, string>>
+}
+
+/** What the coat is planned beside: the shelf, the mixes, and the coats that were logged before. */
+export interface CoatContext {
+  products: readonly Product[]
+  lots: readonly ShelfLot[]
+  batches: readonly Batch[]
+  /** those of this piece first, then every piece that one mix may serve */
+  journeys: readonly Journey[]
+  coats: readonly LoggedCoat[]
+  nowMs: number
+}
+
+const onShelf = ({ id, name, family, unit, size }: Product, lots: readonly ShelfLot[]): ShelfProduct => ({
+  id,
+  name,
+  family,
+  unit,
+  size,
+  lots: lotsInTurn(lots, id),
+})
+
+export function coatPlanOf(
+  step: PlanStep,
+  journey: Pick<Journey, 'file' | 'parts' | 'ending'>,
+  paint: FamilyCode | null,
+  { products, lots, batches, journeys, coats, nowMs }: CoatContext,
+): CoatPlan | null {
+  const { family, operation } = step
+  if (!family || step.amount === null) return null
+  const hex = step.colour?.hex ?? null
+  const fitting = products.filter((product) => product.family === family && (hex === null || product.colourHex === hex))
+  const last = findLastLike(coats, { operation, family, productIds: new Set(fitting.map(({ id }) => id)) })
+  const mix = step.mix ?? last?.mix ?? ''
+  const usual = productFor(products, family, hex)
+  const productId = fitting.find(({ id }) => id === last?.productId)?.id ?? usual?.id ?? ''
+  const { all, own } = batchesFor(batches, { id: step.id, family, mix, productId: productId || null }, nowMs)
+  const mixed = parseMix(mix) !== null || getFamily(family).potLife !== undefined
+  return {
+    family,
+    amount: step.amount,
+    unit: usual?.unit ?? unitOf(family),
+    mix,
+    applicator: last?.applicator ?? step.applicator ?? '',
+    film: step.film,
+    productId,
+    products: products.filter((product) => product.family === family).map((product) => onShelf(product, lots)),
+    batches: all,
+    batchId: own?.id ?? '',
+    making: mixed ? makingOf() : null,
+  }
+
+  function makingOf(): MixPlan {
+    const paintFamily = paint ?? (family && isPaint(family) ? family : 'chalk-style')
+    const wanted = new Set<FamilyCode>([
+      family as FamilyCode,
+      paintFamily,
+      ...(parseMix(mix) ?? []).flatMap(({ name }) => familyOfComponent(name, family as FamilyCode, paintFamily) ?? []),
+    ])
+    const volume = Math.ceil(volumeFor(family as FamilyCode, coatsAhead([journey], step)))
+    const ofAll = Math.ceil(volumeFor(family as FamilyCode, coatsAhead(journeys, step)))
+    return {
+      volume,
+      volumeOfAll: ofAll > volume ? ofAll : null,
+      stepIds: stepsAhead([journey], step),
+      products: products.filter((product) => wanted.has(product.family)).map((product) => onShelf(product, lots)),
+      paint: paintFamily,
+      likely: Object.fromEntries(
+        [...wanted].map((code) => [code, code === family ? productId : (productFor(products, code, hex)?.id ?? '')]),
+      ),
+    }
+  }
+}

@@ -1,0 +1,139 @@
+/** One step as the bench shows it: plain data and codes, so that a small client island can act on it. Pure. */
+import type { Segment } from '@/core/drying/phase'
+import { checkOf, likelyRemedies } from '@/core/craft/checks'
+import { mayHoldLead } from '@/core/craft/lead'
+import { getOperation, type CheckCode, type OperationCode } from '@/core/craft/operations'
+import type { RemedyCode } from '@/core/craft/remedies'
+import { sectionSecondsOf } from '@/core/craft/sections'
+import type { PastCode } from '@/core/craft/windows'
+import { remedyOf } from '@/core/finish/missed'
+import { assistsNow } from '@/core/log/assistance'
+import type { AssistanceKind } from '@/core/drying/windowFor'
+import { ofKind } from '@/core/log/entry'
+import type { LoggedCoat } from '@/core/log/lastLike'
+import { stepsOf, type Journey, type PartJourney } from '@/core/piece/journey'
+import type { Photo, PieceFile, PlanStep } from '@/core/piece/piece'
+import { sectionOf, type CrossSection } from '@/core/piece/section'
+import { coatPlanOf, type CoatContext, type CoatPlan } from './coatPlan'
+
+export interface WindowView {
+  segments: Segment[]
+  opens: string | null
+  mayOpen: string | null
+  closes: string | null
+  past: PastCode | null
+  /** the remedy that makes up for it once it is gone */
+  remedy: RemedyCode | null
+  /** the step whose end started it */
+  afterStepId: string
+  /** the fans and heat guns that are on */
+  assists: AssistanceKind[]
+}
+export interface StepCard {
+  pieceId: string
+  pieceName: string
+  partId: string
+  partName: string
+  /** width by height of its face, for the drawing that a snag is marked on */
+  face: number
+  /** dust, heat and blades are out of the question */
+  lead: boolean
+  stepId: string
+  /** what is to be done, with what, and why */
+  step: PlanStep
+  /** running or paused: when it was started */
+  startedAt: string | null
+  paused: boolean
+  /** entries of this step that the card was made with */
+  heard: string[]
+  /** when its clock last began to run, and ms it had run before; null while it stands */
+  since: string | null
+  ranMs: number
+  check: CheckCode | null
+  likely: RemedyCode[]
+  /** the last photographs of the piece: a snag may be marked on one */
+  photos: Photo[]
+  coat: CoatPlan | null
+  section: CrossSection
+  window: WindowView | null
+  /** a very short window: worked section by section, against the clock; seconds a section has */
+  sectionSeconds: number | null
+}
+
+/** What the card is made beside: the shelf, the mixes, and the coats that were logged before. */
+export type CardContext = CoatContext
+
+/** The coats of these logs with the operation each was laid in: how a like one goes is learned from them. */
+export const loggedCoats = (journeys: readonly Journey[]): LoggedCoat[] =>
+  journeys.flatMap(({ file, log }) => {
+    const steps = stepsOf(file)
+    return ofKind(log, 'coat').flatMap(({ stepId, at, coat }) => {
+      const operation: OperationCode | undefined = stepId === null ? undefined : steps.get(stepId)?.operation
+      return operation ? [{ operation, at, coat }] : []
+    })
+  })
+
+/** The window a part waits in, as the client draws it. */
+export function windowView({ window, assistance }: Pick<PartJourney, 'window' | 'assistance'>, nowMs: number): WindowView | null {
+  if (!window) return null
+  const { segments, times, label, after } = window
+  return {
+    segments,
+    opens: times.opens,
+    mayOpen: times.mayOpen,
+    closes: times.closes,
+    past: label.past ?? null,
+    remedy: label.past ? remedyOf[label.past] : null,
+    afterStepId: after.id,
+    assists: assistsNow(assistance, nowMs),
+  }
+}
+
+/** Width by height of the first panel, kept to what can be drawn. */
+export function faceOf({ part }: PartJourney): number {
+  const panel = part.surfaces.find((surface) => surface.shape === 'panel')
+  return panel?.shape === 'panel' ? Math.min(2.4, Math.max(0.5, panel.width / panel.height)) : 0.5
+}
+
+/** What a part looked like last: photographs of it and of the whole piece, the latest first. */
+export const photosOf = ({ photos }: Pick<PieceFile, 'photos'>, partId: string): Photo[] =>
+  photos
+    .filter((photo) => photo.partId === null || photo.partId === partId)
+    .slice(-4)
+    .reverse()
+
+export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, around: CardContext): StepCard {
+  const { file } = journey
+  const { piece } = file
+  // one that runs may be a step of the plan before
+  const worked = part.running?.step.id === step.id ? part.running : part.steps.find((each) => each.step.id === step.id)
+  const state = worked?.state
+  const begun = state?.status === 'running' || state?.status === 'paused'
+  const check = checkOf(step)
+  return {
+    pieceId: piece.id,
+    pieceName: piece.name,
+    partId: part.part.id,
+    partName: part.part.name,
+    face: faceOf(part),
+    lead: mayHoldLead(part.part),
+    stepId: step.id,
+    step,
+    startedAt: begun ? state.startedAt : null,
+    paused: state?.status === 'paused',
+    heard: file.log.flatMap(({ id, stepId }) => (stepId === step.id ? [id] : [])),
+    since: begun ? state.since : null,
+    ranMs: state?.ranMs ?? 0,
+    check,
+    likely: likelyRemedies(check, step.operation),
+    photos: photosOf(file, part.part.id),
+    coat: getOperation(step.operation).layer ? coatPlanOf(step, journey, part.part.plan?.paint ?? null, around) : null,
+    section: sectionOf(part),
+    window: windowView(part, around.nowMs),
+    sectionSeconds: sectionSecondsOf(step.operation),
+  }
+}
+
+/** Whether a heat gun is out of the question: where lead is possible, and on stripper. */
+export const noHeatOn = ({ part, window }: Pick<PartJourney, 'part' | 'window'>): boolean =>
+  mayHoldLead(part) || window?.after.operation === 'strip'

@@ -1,0 +1,42 @@
+/** Looks laid over another, last of all: dark wax, gilding. Source: the craft, section on looks. */
+import { tinted } from '@/core/craft/topcoats'
+import { hard, covering, base } from './lines'
+import type { Look } from './look'
+
+export const overLooks = {
+  'aged-wax': {
+    words: 'Aged with dark wax',
+    tells: 'Dark wax in recesses and edges, blended out.',
+    slots: ['a'],
+    slotWords: { a: 'Colour' },
+    paints: covering,
+    on: hard,
+    addOn: true,
+    seals: ['wax', 'clear', 'hard'],
+    wear: 'none',
+    recipe: [base, ...tinted],
+  },
+  'gilded-edges': {
+    words: 'Gilded edges',
+    tells: 'Gilding wax by finger on the high points, last of all.',
+    slots: ['a'],
+    slotWords: { a: 'Colour' },
+    paints: covering,
+    on: hard,
+    addOn: true,
+    seals: ['clear', 'wax', 'hard'],
+    wear: 'none',
+    recipe: [
+      base,
+      {
+        phase: 'metal',
+        operation: 'metallic-wax',
+        family: 'metallic-wax',
+        film: 'thin',
+        applicator: 'finger',
+        reason: 'gilding-last',
+      },
+      { phase: 'metal', operation: 'buff', family: 'metallic-wax', applicator: 'soft cloth', reason: 'sheen' },
+    ],
+  },
+} as const satisfies Record<string, Look>

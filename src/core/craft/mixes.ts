@@ -1,0 +1,47 @@
+/** What the components of a mix are, by the names painters write: each comes from its own product. Source: the craft. */
+import { shareOut } from '@/core/measure/mixBatch'
+import { parseMix, yieldOf } from '@/core/measure/mixParts'
+import { familyCodes, getFamily, isPaint, type FamilyCode } from './families'
+
+/** Names that say a product by what it is for; the others are families' own words. */
+const named: readonly { name: RegExp; family: (own: FamilyCode, paint: FamilyCode) => FamilyCode | null }[] = [
+  { name: /^(plain )?water$/i, family: () => null },
+  { name: /plaster|(texture|salt|sand|chalk)\b.*powder|bonding agent|^salt$|^sand$/i, family: () => null },
+  { name: /^powder$/i, family: (own) => own },
+  { name: /^(wall |trim |latex )?paint$/i, family: (own, paint) => (isPaint(own) ? own : paint) },
+  { name: /glaze/i, family: () => 'glaze' },
+  { name: /^clear wax$/i, family: () => 'clear-wax' },
+  { name: /^dark wax$/i, family: () => 'dark-wax' },
+  { name: /^black wax$/i, family: () => 'black-wax' },
+  { name: /^white wax$/i, family: () => 'white-wax' },
+]
+
+/**
+ * The family a component comes from; null for what is on no shelf: water, plaster, powder to thicken with. `own` is the
+ * family of the step, `paint` the paint of its plan.
+ */
+export function familyOfComponent(name: string, own: FamilyCode, paint: FamilyCode = own): FamilyCode | null {
+  const known = named.find((each) => each.name.test(name.trim()))
+  if (known) return known.family(own, paint)
+  return familyCodes.find((code) => getFamily(code).words === name.trim().toLowerCase()) ?? null
+}
+
+/** A component of so much of a mix, ml or g. */
+export interface Component {
+  name: string
+  parts: number
+  amount: number
+  family: FamilyCode | null
+}
+
+/** What goes into so much of a ready mix; null where its parts are not told. */
+export function componentsOf(mix: string, volume: number, own: FamilyCode, paint: FamilyCode = own): Component[] | null {
+  const parts = parseMix(mix)
+  if (!parts || !(volume > 0)) return null
+  return shareOut({ volume, components: parts, yield: yieldOf(parts) }).map(({ name, ml }, k) => ({
+    name,
+    parts: parts[k]?.parts ?? 0,
+    amount: ml,
+    family: familyOfComponent(name, own, paint),
+  }))
+}

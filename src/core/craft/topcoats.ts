@@ -1,0 +1,108 @@
+/**
+ * Topcoats as recipes, which use each stands up to, and how many coats that takes. Source: the craft, section on sealing.
+ */
+import type { FamilyCode } from './families'
+import type { UseCode } from './parts'
+import type { RecipeLine } from './recipe'
+
+export interface Topcoat {
+  words: string
+  uses: readonly UseCode[]
+  /** clears by use, where they are counted */
+  coats: Partial<Record<UseCode, number>>
+  /** only over these paints; any unless given */
+  over?: readonly FamilyCode[]
+  recipe: readonly RecipeLine[]
+}
+
+const smooth320: RecipeLine = { phase: 'seal', operation: 'smooth', grit: '320', reason: 'smooth-between', optional: true }
+export const deLint: RecipeLine = { phase: 'seal', operation: 'de-lint', reason: 'no-dust-under-clear' }
+const thirsty: readonly FamilyCode[] = ['clay', 'chalk-style', 'casein', 'home-chalky', 'stain']
+
+/** Clear wax on, off and buffed. */
+export const waxed: readonly RecipeLine[] = [
+  { phase: 'seal', operation: 'clear-wax', family: 'clear-wax', film: 'thin', applicator: 'wax brush', reason: 'seal-paint' },
+  { phase: 'rub', operation: 'wax-off', family: 'clear-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
+  { phase: 'buff', operation: 'buff', family: 'clear-wax', applicator: 'soft cloth', reason: 'sheen' },
+]
+/** Dark wax worked in, off and buffed: over clear wax at tack, or over a dry clear coat. */
+export const tinted: readonly RecipeLine[] = [
+  {
+    phase: 'tint',
+    operation: 'tinted-wax',
+    family: 'dark-wax',
+    film: 'thin',
+    applicator: 'wax brush, off-loaded on card',
+    reason: 'age',
+  },
+  { phase: 'rub', operation: 'wax-off', family: 'dark-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
+  { phase: 'buff', operation: 'buff', family: 'dark-wax', applicator: 'soft cloth', reason: 'sheen' },
+]
+export const clearLine = (family: FamilyCode): RecipeLine => ({
+  phase: 'seal',
+  operation: 'clear-coat',
+  times: 'by-use',
+  family,
+  film: 'thin',
+  applicator: 'foam brush',
+  reason: 'seal-use',
+  between: [smooth320],
+})
+export const oiled = (family: FamilyCode): readonly RecipeLine[] => [
+  { phase: 'seal', operation: 'oil', family, film: 'thin', applicator: 'fine pad', reason: 'oil-feeds' },
+  { phase: 'rub', operation: 'wipe-oil', family, applicator: 'lint-free rag', reason: 'excess-never-hardens' },
+]
+
+export const topcoats = {
+  wax: {
+    words: 'wax',
+    uses: ['display', 'light'],
+    coats: {},
+    recipe: waxed,
+  },
+  clear: {
+    words: 'water-based clear',
+    uses: ['display', 'light', 'heavy', 'heat'],
+    coats: { display: 2, light: 2, heavy: 3, heat: 3 },
+    recipe: [deLint, clearLine('water-clear')],
+  },
+  hard: {
+    words: 'hard exterior clear',
+    uses: ['display', 'light', 'heavy', 'heat', 'damp', 'outdoors'],
+    coats: { display: 2, light: 2, heavy: 2, heat: 2, damp: 3, outdoors: 3 },
+    recipe: [deLint, clearLine('hard-clear')],
+  },
+  oil: {
+    words: 'drying oil',
+    uses: ['display', 'light'],
+    coats: {},
+    over: thirsty,
+    recipe: [deLint, ...oiled('drying-oil')],
+  },
+  'oil-wax': {
+    words: 'oil-wax',
+    uses: ['display', 'light'],
+    coats: {},
+    over: thirsty,
+    recipe: [deLint, ...oiled('oil-wax')],
+  },
+  none: {
+    words: 'none: the paint seals itself',
+    uses: ['display', 'light'],
+    coats: {},
+    over: ['all-in-one', 'chalk-mineral', 'latex', 'alkyd'],
+    recipe: [],
+  },
+} as const satisfies Record<string, Topcoat>
+
+export type TopcoatCode = keyof typeof topcoats
+export const topcoatCodes = Object.keys(topcoats) as [TopcoatCode, ...TopcoatCode[]]
+export function getTopcoat(code: TopcoatCode): Topcoat {
+  return topcoats[code]
+}
+
+/** Whether a topcoat stands up to a use and holds on a paint. */
+export const topcoatFits = (code: TopcoatCode, use: UseCode, paint: FamilyCode): boolean => {
+  const { uses, over } = getTopcoat(code)
+  return uses.includes(use) && (!over || over.includes(paint))
+}

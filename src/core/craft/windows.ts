@@ -1,0 +1,169 @@
+/**
+ * The window after a step, found by what was done, with which family, and what comes next. Minutes at the reference
+ * climate; the first row that fits counts. Source: the craft, section on windows; `practice` marks what experienced
+ * painters expect where that is silent.
+ */
+import type { ClockKind } from '@/core/drying/air'
+import type { Range } from '@/core/drying/windowFor'
+import type { OperationCode } from './operations'
+import { getFamily, type FamilyCode } from './families'
+import { methodAllows, type HouseMethod, type SchoolsAsked } from './method'
+import type { SubstrateKind } from './parts'
+
+/** What is past doing after the window, in a word the interface explains. */
+export type PastCode =
+  | 'slower'
+  | 'scuff-first'
+  | 'wax-again'
+  | 'new-wax-softens'
+  | 're-apply'
+  | 'abrade-instead'
+  | 'score-edge'
+  | 'rub-fresh-oil'
+  | 'no-chips'
+
+export interface StepWindow {
+  clock: ClockKind
+  opens: Range
+  closes?: Range | undefined
+  past?: PastCode | undefined
+  source: 'craft' | 'label' | 'practice' | 'studio'
+}
+
+interface Row {
+  after: readonly OperationCode[]
+  family?: readonly FamilyCode[]
+  before?: readonly OperationCode[]
+  /** only on these materials */
+  on?: readonly SubstrateKind[]
+  /** only where the house works so */
+  school?: SchoolsAsked
+  window: Partial<StepWindow> & { from?: 'recoat' | 'touchDry' }
+}
+
+const waxes: readonly FamilyCode[] = ['clear-wax', 'dark-wax', 'black-wax', 'white-wax', 'metallic-wax']
+const night = 720
+const wornBack: readonly OperationCode[] = ['wet-distress', 'dry-distress']
+
+export const windowRows: readonly Row[] = [
+  { after: ['rinse'], on: ['fabric', 'leather'], window: { opens: [night, night] } },
+  { after: ['rinse', 'neutralise'], window: { clock: 'evaporation', opens: [120, 240] } },
+  { after: ['clean'], before: ['rinse'], window: {} },
+  { after: ['dewax', 'wipe-spirits'], window: { clock: 'reaction', opens: [30, 60], source: 'practice' } },
+  { after: ['strip'], window: { clock: 'reaction', opens: [10, 15], closes: [30, 45], past: 're-apply' } },
+  { after: ['knotting', 'block-prime', 'adhesion-prime'], window: { from: 'recoat' } },
+  {
+    after: ['texture-coat'],
+    before: ['knock-down'],
+    window: { opens: [20, 20], closes: [40, 40], past: 'abrade-instead' },
+  },
+  { after: ['texture-coat', 'knock-down'], window: { clock: 'evaporation', opens: [night, night] } },
+  { after: ['crackle-medium'], window: { opens: [night, night] } },
+  {
+    after: ['coat'],
+    family: ['chalk-mineral'],
+    before: ['dry-distress', 'scrape-distress'],
+    window: { opens: [30, 60], closes: [150, 180], past: 'slower' },
+  },
+  { after: ['coat'], before: ['scrape-distress'], window: { from: 'touchDry', closes: [150, 180], past: 'slower' } },
+  { after: ['coat'], family: ['latex'], before: ['dry-distress'], window: { opens: [night, night] } },
+  { after: ['coat'], family: ['alkyd'], before: ['dry-distress'], window: { from: 'recoat' } },
+  { after: ['coat'], before: wornBack, window: { from: 'touchDry' } },
+  { after: ['coat'], before: ['heat-gun'], window: { opens: [0, 0], closes: [20, 30], past: 'no-chips', source: 'practice' } },
+  { after: ['coat', 'heat-gun'], before: ['brush-off-flakes'], window: { clock: 'evaporation', opens: [night, night] } },
+  { after: ['coat'], before: ['pull-tape'], window: { opens: [0, 0], closes: [10, 10], past: 'score-edge' } },
+  {
+    after: ['tape', 'resist'],
+    window: { clock: 'evaporation', opens: [0, 0], closes: [480, 480], past: 'score-edge', source: 'practice' },
+  },
+  // worn back while young, the paint still wants the rest of its time before a topcoat
+  {
+    after: ['dust-off'],
+    before: ['clear-wax', 'clear-coat', 'oil', 'salve'],
+    window: { clock: 'evaporation', opens: [60, 90], source: 'practice' },
+  },
+  { after: ['pull-tape'], window: { clock: 'evaporation', opens: [60, 120] } },
+  { after: ['coat'], before: ['wash', 'spray-runs'], window: { opens: [night, night] } },
+  {
+    after: ['undercoat', 'coat', 'crackle-coat', 'wash', 'glaze', 'dry-brush', 'spray-runs', 'blend', 'fabric-coat'],
+    window: { from: 'recoat' },
+  },
+  {
+    after: ['seal-between', 'clear-coat'],
+    before: ['clear-coat', 'coat', 'seal-between', 'tape', 'resist'],
+    window: { opens: [120, 120], closes: [1440, 1440], past: 'scuff-first' },
+  },
+  { after: ['seal-between', 'clear-coat'], window: { opens: [120, 120] } },
+  { after: ['clear-wax'], on: ['leather'], before: ['wax-off'], window: { clock: 'reaction', opens: [night, 1440] } },
+  {
+    after: ['clear-wax'],
+    before: ['tinted-wax'],
+    window: { clock: 'reaction', opens: [15, 20], closes: [480, 600], past: 'wax-again' },
+  },
+  {
+    after: ['clear-wax', 'tinted-wax'],
+    before: ['wax-off'],
+    window: { clock: 'reaction', opens: [20, 30], closes: [60, 60], past: 'new-wax-softens' },
+  },
+  {
+    after: ['wax-off'],
+    family: ['dark-wax', 'black-wax', 'white-wax'],
+    before: ['buff'],
+    window: { clock: 'reaction', opens: [40, 40] },
+  },
+  { after: ['metallic-wax'], before: ['buff'], window: { clock: 'reaction', opens: [40, 40], source: 'practice' } },
+  { after: ['wax-off'], before: ['buff'], school: { waxRest: ['hour'] }, window: { clock: 'reaction', opens: [0, 0] } },
+  { after: ['wax-off'], before: ['buff'], window: { clock: 'reaction', opens: [night, 1440] } },
+  { after: ['buff'], before: ['metallic-wax'], window: {} },
+  { after: ['buff'], window: { clock: 'reaction', opens: [1440, 1440] } },
+  {
+    after: ['oil'],
+    family: ['oil-wax'],
+    before: ['wipe-oil'],
+    window: { opens: [10, 10], closes: [20, 30], past: 'rub-fresh-oil' },
+  },
+  { after: ['oil'], before: ['wipe-oil'], window: { opens: [5, 10], closes: [20, 30], past: 'rub-fresh-oil' } },
+  { after: ['wipe-oil'], window: { clock: 'reaction', opens: [1440, 1440], source: 'practice' } },
+]
+
+/** What a window depends on beside the two steps. */
+export interface WindowAround {
+  kind: SubstrateKind
+  method: HouseMethod
+}
+
+/** The window after a step, or null where the next may follow at once. */
+export function findStepWindow(
+  after: OperationCode,
+  family: FamilyCode | null,
+  before: OperationCode | null,
+  around: WindowAround,
+): StepWindow | null {
+  const fits = (row: Row) =>
+    row.after.includes(after) &&
+    (!row.family || (family !== null && row.family.includes(family))) &&
+    (!row.before || (before !== null && row.before.includes(before))) &&
+    (!row.on || row.on.includes(around.kind)) &&
+    methodAllows(row.school, around.method)
+  const row = windowRows.find(fits)
+  if (!row) return null
+  const known = family === null ? null : getFamily(family)
+  const { from, clock, opens = from && known?.[from], closes, past, source = 'craft' } = row.window
+  if (!opens) return null
+  return { clock: clock ?? known?.clock ?? 'evaporation', opens, closes, past, source }
+}
+
+const dayMinutes = 1440
+
+/**
+ * When a last coat may be handled, and used in full: after the house's days (21 or 30), never before the coat's own. Neither is
+ * shortened by a thin film.
+ */
+export function curingOf(family: FamilyCode, houseDays: number): { handle: StepWindow; use: StepWindow } {
+  const [low, high] = getFamily(family).cureDays ?? [21, 30]
+  const days = Math.max(houseDays, houseDays >= high ? high : low)
+  return {
+    handle: { clock: waxes.includes(family) ? 'reaction' : 'evaporation', opens: [dayMinutes, dayMinutes], source: 'craft' },
+    use: { clock: 'cure', opens: [days * dayMinutes, days * dayMinutes], source: 'craft' },
+  }
+}

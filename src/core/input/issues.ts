@@ -1,0 +1,19 @@
+/** What can go wrong with a write, by code; each has its sentence among the words. */
+export const issueCodes = [
+  'already-corrected',
+  'already-ended',
+  'busy',
+  'elsewhere',
+  'id-taken',
+  'leaves-unfinished',
+  'not-believable',
+  'not-found',
+  'not-readable',
+  'not-whole',
+  'still-running',
+  'unreachable',
+] as const
+export type IssueCode = (typeof issueCodes)[number]
+
+/** What every write answers: stored, or an issue with what was wrong with which field. */
+export type Answer = { ok: true } | { issue: IssueCode; fields?: Record<string, string> }

@@ -1,0 +1,28 @@
+/**
+ * How much of a product the coats of one stack take. Volumes in ml, areas in m²; pure.
+ * Coverage comes from the label; film and take factors are the craft's.
+ */
+import { films, type Film } from './film'
+
+export interface CoatVolumesInput {
+  /** m² */
+  area: number
+  /** m² per litre of the mix as it is applied, above 0 */
+  coverage: number
+  /** the film of each coat, first coat first */
+  coats: readonly Film[]
+  /** what a later coat takes of the first; the craft's figure is 0.6 */
+  laterTake?: number
+  /** share lost in brush and tin, 0.1 = 10 % */
+  waste?: number
+}
+
+/** ml for each coat in order, and their total. Throws where coverage is not above 0. */
+export function coatVolumes({ area, coverage, coats, laterTake = 0.6, waste = 0 }: CoatVolumesInput): {
+  ml: number[]
+  total: number
+} {
+  if (!(coverage > 0)) throw new Error(`coverage must be above 0 m²/l, got ${coverage}`)
+  const ml = coats.map((film, k) => ((1000 * area) / coverage) * films[film] * (k === 0 ? 1 : laterTake) * (1 + waste))
+  return { ml, total: ml.reduce((sum, each) => sum + each, 0) }
+}

@@ -1,0 +1,111 @@
+/** A piece's rows: the piece, its parts, measured faces, plans, steps and photographs. */
+import { z } from 'zod'
+import { families } from '@/core/craft/families'
+import { leadFindings } from '@/core/craft/lead'
+import { lookCodes } from '@/core/craft/looks'
+import type { HouseMethod } from '@/core/craft/method'
+import { cautionCodes, checkCodes, operations } from '@/core/craft/operations'
+import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { reasonCodes } from '@/core/craft/recipe'
+import { topcoatCodes } from '@/core/craft/topcoats'
+import { films } from '@/core/measure/film'
+import { reliefs } from '@/core/measure/surfaceArea'
+import { sources, type Part, type Photo, type Piece, type Plan, type PlanStep } from '@/core/piece/piece'
+
+const id = z.string()
+const words = z.string().nullable()
+const family = z.enum(codesOf(families))
+const colour = z.object({ name: z.string(), hex: z.string() })
+
+export const pieceRow = z.object({
+  id,
+  name: z.string(),
+  source: z.enum(codesOf(sources)),
+  sourceNote: words,
+  client: words,
+  promisedOn: words,
+  takenInAt: z.string(),
+  expected: z.number().nullable(),
+  condition: words,
+  roomId: words,
+}) satisfies z.ZodType<Piece>
+export const endedPieceRow = pieceRow.extend({ endedAt: z.string() })
+
+export const partRow = z.object({
+  id,
+  pieceId: id,
+  name: z.string(),
+  kind: z.enum(codesOf(partKinds)),
+  count: z.number(),
+  substrate: z.enum(codesOf(substrates)),
+  existing: z.enum(codesOf(existingFinishes)),
+  lead: z.enum(codesOf(leadFindings)),
+  use: z.enum(codesOf(uses)),
+  bleeds: z.boolean(),
+  knots: z.number().nullable(),
+  takenOutAt: words,
+}) satisfies z.ZodType<Omit<Part, 'surfaces' | 'plan' | 'earlier'>>
+
+const face = { partId: id, count: z.number(), relief: z.enum(codesOf(reliefs)) }
+const mm = z.number()
+export const faceRow = z.discriminatedUnion('shape', [
+  z.object({ ...face, shape: z.literal('panel'), width: mm, height: mm }),
+  z.object({ ...face, shape: z.literal('squareLeg'), width: mm, length: mm }),
+  z.object({ ...face, shape: z.literal('taperedLeg'), top: mm, foot: mm, length: mm }),
+  z.object({ ...face, shape: z.literal('roundLeg'), diameter: mm, length: mm }),
+  z.object({ ...face, shape: z.literal('turnedLeg'), diameter: mm, length: mm }),
+])
+
+export const planRow = z.object({
+  id,
+  partId: id,
+  look: z.enum(lookCodes),
+  with: z.array(z.enum(lookCodes)),
+  paint: family,
+  colours: z
+    .object({ a: colour.optional(), b: colour.optional() })
+    .transform(({ a, b }) => ({ ...(a && { a }), ...(b && { b }) })),
+  seal: z.enum(topcoatCodes).nullable(),
+  departures: z.record(z.string(), z.string()).transform((given) => given as Partial<HouseMethod>),
+  madeAt: z.string(),
+}) satisfies z.ZodType<Omit<Plan, 'steps'>>
+
+const range = z.tuple([z.number(), z.number()])
+const stepWindow = z.looseObject({
+  clock: z.enum(['evaporation', 'reaction', 'cure']),
+  opens: range,
+  closes: range.optional(),
+})
+export const stepRow = z.object({
+  id,
+  planId: id,
+  position: z.number(),
+  operation: z.enum(codesOf(operations)),
+  family: family.nullable(),
+  colour: colour.nullable(),
+  mix: words,
+  applicator: words,
+  grit: words,
+  film: z.enum(codesOf(films)),
+  minutes: z.number(),
+  amount: z.number().nullable(),
+  window: stepWindow.nullable().transform((given) => given as PlanStep['window']),
+  check: z.enum(checkCodes).nullable(),
+  cautions: z.array(z.enum(cautionCodes)),
+  reason: z.enum(reasonCodes),
+  needed: z.boolean(),
+  mends: words,
+  coat: z.object({ number: z.number(), of: z.number() }).nullable(),
+}) satisfies z.ZodType<PlanStep & { planId: string }>
+
+export const photoRow = z.object({
+  id,
+  pieceId: id,
+  moment: z.enum(['before', 'during', 'after']),
+  takenAt: z.string(),
+  width: z.number(),
+  height: z.number(),
+  alt: z.string(),
+  partId: words,
+  stepId: words,
+}) satisfies z.ZodType<Photo>

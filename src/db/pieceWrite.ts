@@ -1,0 +1,147 @@
+/** Pieces, parts, measured faces and plans, as they are written. An id that is there already is refused by its table. */
+import type { Part, Piece, Plan } from '@/core/piece/piece'
+import type { MeasuredFace } from '@/core/measure/surfaceArea'
+import type { Client } from './pool'
+
+export type NewFace = MeasuredFace & { id: string }
+export type NewPart = Omit<Part, 'plan' | 'earlier' | 'surfaces'> & { surfaces: NewFace[] }
+
+/** Holds a piece until the transaction ends: who else would end or split it waits. False where there is none. */
+export async function takePieceInHand(client: Client, id: string): Promise<boolean> {
+  const { rowCount } = await client.query('select from piece where id = $1 for update', [id])
+  return rowCount === 1
+}
+
+export async function addPiece(client: Client, studioId: string, piece: Piece): Promise<void> {
+  await client.query(
+    `insert into piece (id, studio_id, name, source, source_note, client, promised_on, taken_in_at, expected, condition, room_id)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+    [
+      piece.id,
+      studioId,
+      piece.name,
+      piece.source,
+      piece.sourceNote,
+      piece.client,
+      piece.promisedOn,
+      piece.takenInAt,
+      piece.expected,
+      piece.condition,
+      piece.roomId,
+    ],
+  )
+}
+
+export type PieceFacts = Omit<Piece, 'id' | 'takenInAt'>
+/** Changes a piece's facts; the caller writes what they were into the log in the same transaction. */
+export async function changePiece(client: Client, id: string, facts: PieceFacts): Promise<void> {
+  await client.query(
+    `update piece set name = $2, source = $3, source_note = $4, client = $5, promised_on = $6, expected = $7, condition = $8,
+            room_id = $9
+     where id = $1`,
+    [
+      id,
+      facts.name,
+      facts.source,
+      facts.sourceNote,
+      facts.client,
+      facts.promisedOn,
+      facts.expected,
+      facts.condition,
+      facts.roomId,
+    ],
+  )
+}
+
+export type PartFacts = Omit<Part, 'id' | 'plan' | 'earlier' | 'surfaces'>
+/** Changes what is known of a part; the caller writes what it was into the log. */
+export async function changePart(client: Client, partId: string, facts: PartFacts): Promise<void> {
+  await client.query(
+    `update part set name = $2, kind = $3, count = $4, substrate = $5, existing = $6, lead = $7, use = $8, bleeds = $9, knots = $10
+     where id = $1`,
+    [
+      partId,
+      facts.name,
+      facts.kind,
+      facts.count,
+      facts.substrate,
+      facts.existing,
+      facts.lead,
+      facts.use,
+      facts.bleeds,
+      facts.knots,
+    ],
+  )
+}
+
+/** Takes a part out of its piece, or puts it back; its log stays. */
+export async function takePartOut(client: Client, partId: string, at: string | null): Promise<void> {
+  await client.query('update part set taken_out_at = $2 where id = $1', [partId, at])
+}
+
+const insertFaces = `
+  insert into surface (id, studio_id, part_id, position, shape, relief, count, width, height, length, top, foot, diameter)
+  select id, $2, "partId", position, shape, relief, count, width, height, length, top, foot, diameter
+  from jsonb_to_recordset($1::jsonb) as s(id uuid, "partId" uuid, position int, shape text, relief text, count int,
+    width numeric, height numeric, length numeric, top numeric, foot numeric, diameter numeric)`
+
+/** Puts new measurements in place of a part's old ones, which stay. */
+export async function changeFaces(
+  client: Client,
+  studioId: string,
+  partId: string,
+  faces: readonly NewFace[],
+  at: string,
+): Promise<void> {
+  await client.query('update surface set replaced_at = $2 where part_id = $1 and replaced_at is null', [partId, at])
+  await client.query(insertFaces, [JSON.stringify(faces.map((face, position) => ({ ...face, partId, position }))), studioId])
+}
+
+/** Adds parts with their measured faces, in two statements for however many there are. */
+export async function addParts(
+  client: Client,
+  studioId: string,
+  pieceId: string,
+  from: number,
+  parts: readonly NewPart[],
+): Promise<void> {
+  await client.query(
+    `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, knots)
+     select id, $2, $3, position, name, kind, count, substrate, existing, lead, use, bleeds, knots
+     from jsonb_to_recordset($1::jsonb) as p(id uuid, position int, name text, kind text, count int, substrate text,
+       existing text, lead text, use text, bleeds boolean, knots int)`,
+    [JSON.stringify(parts.map(({ surfaces: _, ...part }, index) => ({ ...part, position: from + index }))), studioId, pieceId],
+  )
+  const faces = parts.flatMap((part) => part.surfaces.map((face, position) => ({ ...face, partId: part.id, position })))
+  await client.query(insertFaces, [JSON.stringify(faces), studioId])
+}
+
+/** Puts a plan on a part. */
+export async function addPlan(client: Client, studioId: string, partId: string, plan: Plan): Promise<void> {
+  await client.query(
+    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [
+      plan.id,
+      studioId,
+      partId,
+      plan.look,
+      plan.with,
+      plan.paint,
+      JSON.stringify(plan.colours),
+      plan.seal,
+      JSON.stringify(plan.departures),
+      plan.madeAt,
+    ],
+  )
+  await client.query(
+    `insert into step (id, studio_id, plan_id, part_id, position, operation, family, colour, mix, applicator, grit, film, minutes,
+                       amount, window_label, check_code, cautions, reason, needed, mends, coat_number, coat_of)
+     select id, $2, $3, $4, position, operation, family, colour, mix, applicator, grit, film, minutes, amount, "window",
+            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, (coat ->> 'number')::int, (coat ->> 'of')::int
+     from jsonb_to_recordset($1::jsonb) as s(id uuid, position int, operation text, family text, colour jsonb, mix text,
+       applicator text, grit text, film text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
+       reason text, needed boolean, mends uuid, coat jsonb)`,
+    [JSON.stringify(plan.steps), studioId, plan.id, partId],
+  )
+}

@@ -1,0 +1,91 @@
+/** What a piece costs, in one table: so far, and when its plan is done; and what the sums leave out. */
+import type { LedgerKind, Ledger as Book, LeftOut } from '@/core/piece/ledger'
+import { getFamily } from '@/core/craft/families'
+import { ledgerWords } from '@/words/piece'
+import { hoursWords } from '@/words/time'
+
+interface Props {
+  soFar: Book
+  /** null where the piece has left */
+  whenDone: Book | null
+  rate: number
+  money: (minor: number) => string
+}
+
+export function Ledger({ soFar, whenDone, rate, money }: Props) {
+  const kinds = [...new Set([...soFar.lines, ...(whenDone?.lines ?? [])].map(({ kind }) => kind))]
+  const amountIn = (book: Book, kind: LedgerKind) => book.lines.find((line) => line.kind === kind)?.amount ?? 0
+  return (
+    <table className="w-full text-lg">
+      <thead>
+        <tr className="text-right text-base text-soft">
+          <th scope="col" className="text-left font-normal">
+            <span className="sr-only">What for</span>
+          </th>
+          <th scope="col" className="font-normal">
+            so far
+          </th>
+          {whenDone && (
+            <th scope="col" className="font-normal">
+              when done
+            </th>
+          )}
+        </tr>
+      </thead>
+      <tbody>
+        {kinds.map((kind) => (
+          <tr key={kind} className="border-b border-line">
+            <th scope="row" className="py-1 text-left font-normal">
+              {ledgerWords[kind]}
+            </th>
+            <td className="text-right" data-line={kind}>
+              {money(amountIn(soFar, kind))}
+            </td>
+            {whenDone && <td className="text-right">{money(amountIn(whenDone, kind))}</td>}
+          </tr>
+        ))}
+        <tr>
+          <th scope="row" className="py-1 text-left">
+            Costs
+          </th>
+          <td className="text-right font-bold">{money(soFar.total)}</td>
+          {whenDone && <td className="text-right font-bold">{money(whenDone.total)}</td>}
+        </tr>
+        <tr>
+          <th scope="row" className="py-1 text-left font-normal text-soft">
+            Work, {money(rate)} an hour
+          </th>
+          <td className="text-right">{hoursWords(soFar.hours)}</td>
+          {whenDone && <td className="text-right">{hoursWords(whenDone.hours)}</td>}
+        </tr>
+      </tbody>
+    </table>
+  )
+}
+
+const counted = (count: number, one: string, many: string) => (count === 1 ? one : `${count} ${many}`)
+
+/** What a sum counts as nothing because nobody told it a price: said, not hidden. */
+export function LeftOutLines({ left }: { left: LeftOut }) {
+  const lines = [
+    left.unplanned.length > 0 &&
+      `No finish is chosen yet for ${left.unplanned.join(' and ').toLowerCase()}: its work and material are not counted.`,
+    left.unpricedAhead > 0 &&
+      `${counted(left.unpricedAhead, 'One coat ahead has', 'coats ahead have')} no price: put the tin on the shelf.`,
+    left.unpricedDone > 0 &&
+      `${counted(left.unpricedDone, 'One coat was', 'coats were')} laid from no tin and ${left.unpricedDone === 1 ? 'counts' : 'count'} as nothing.`,
+  ].filter((line) => line !== false)
+  if (lines.length === 0) return null
+  return (
+    <div className="mt-3 border-l-4 border-late pl-3">
+      {lines.map((line) => (
+        <p key={line} className="font-semibold">
+          {line}
+        </p>
+      ))}
+      {left.families.length > 0 && (
+        <p className="text-soft">Without a price: {left.families.map((code) => getFamily(code).words).join(', ')}.</p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,18 @@
+/** What went wrong and what to do, one sentence a code. Nothing typed is lost by any of them. */
+import type { IssueCode } from '@/core/input/issues'
+
+export const issueWords: Record<IssueCode, string> = {
+  'already-corrected': 'Somebody has put this entry right already. Reload to see the newest, then correct that one.',
+  'already-ended': 'This piece has left already. Strike out its ending in the log first, if that was wrong.',
+  busy: 'Too many ask at once. Nothing was saved; what you typed is still here. Try again in a moment.',
+  elsewhere: 'This came from somewhere else than the page that was opened here. Open Itinerum anew and send it from there.',
+  'id-taken':
+    'Under this number something else was stored before, and that stands. Reload the page to see it, then enter this anew.',
+  'leaves-unfinished': 'Something about it is not done. Read what, below, and say that it leaves all the same.',
+  'not-believable': 'That figure or day is beyond what can be. Check it and send again.',
+  'not-found': 'What this belongs to is not here any more, or is not of each other. Reload the page.',
+  'not-readable': 'Some of it can’t be read. Look at the marked fields.',
+  'not-whole': 'Something is missing from this entry. Fill it in and send again.',
+  'still-running': 'A clock runs on it. End or pause that step first.',
+  unreachable: 'The records can’t be reached just now. Nothing was saved; what you typed is still here. Try again in a moment.',
+}

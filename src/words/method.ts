@@ -1,0 +1,16 @@
+/** The schools, as questions to the house. */
+import { schools, type SchoolCode } from '@/core/craft/method'
+
+export const schoolWords: Record<SchoolCode, string> = {
+  key: 'Key',
+  between: 'Between coats',
+  topcoat: 'Topcoat',
+  layers: 'Colours that re-wet',
+  distress: 'Wearing back',
+  waxRest: 'Wax',
+  cleaner: 'Cleaning',
+  fullUse: 'Full use',
+}
+
+/** What a school's choice is called. */
+export const schoolChoiceWords = (code: SchoolCode, to: string): string => (schools[code] as Record<string, string>)[to] ?? to

@@ -1,0 +1,51 @@
+/** Stages, outcomes and kinds of entry, in words. */
+import type { EntryKind } from '@/core/log/entry'
+import type { StageCode } from '@/core/piece/journey'
+import type { LedgerKind } from '@/core/piece/ledger'
+
+export const stageWords: Record<StageCode, string> = {
+  'just-in': 'just in',
+  'under-way': 'under way',
+  resting: 'resting',
+  ready: 'ready to list',
+  listed: 'listed',
+  ended: 'has left',
+}
+
+export const entryWords: Record<EntryKind, string> = {
+  started: 'Started',
+  ended: 'Ended',
+  'left-out': 'Left out',
+  paused: 'Paused',
+  resumed: 'Taken up again',
+  helped: 'Helped',
+  checked: 'Checked',
+  seen: 'Felt it',
+  assisted: 'Set to dry faster',
+  unassisted: 'Left to dry by itself',
+  snag: 'Snag',
+  mixed: 'Mixed',
+  coat: 'Coat',
+  cost: 'Cost',
+  note: 'Note',
+  listed: 'Listed',
+  sold: 'Sold',
+  'handed-over': 'Handed over',
+  kept: 'Kept',
+  given: 'Given away',
+  scrapped: 'Scrapped',
+  amended: 'Facts changed',
+  split: 'Set split',
+  struck: 'Struck out',
+}
+
+export const ledgerWords: Record<LedgerKind, string> = {
+  bought: 'Bought for',
+  fetching: 'Fetching',
+  materials: 'Materials',
+  consumables: 'Consumables',
+  hardware: 'Hardware',
+  overhead: 'Overhead',
+  delivery: 'Delivery',
+  other: 'Other',
+}

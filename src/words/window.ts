@@ -1,0 +1,33 @@
+/** The words beside a window line: when it opens, how long it still is. */
+import { phaseAt, type Phase, type Segment } from '@/core/drying/phase'
+import { momentWords, spanFigure, spanWords } from './time'
+
+interface Times {
+  segments: readonly Segment[]
+  opens: string | null
+  closes: string | null
+}
+const minutesTo = (instant: string, nowMs: number) => (Date.parse(instant) - nowMs) / 60_000
+
+/** "opens 14:20", "closes in 38 min", "closed 20 min ago". */
+export function windowWords({ segments, opens, closes }: Times, zone: string, nowMs: number): string {
+  const phase: Phase = phaseAt(segments, nowMs)
+  if (phase === 'shut' || phase === 'open') {
+    if (opens === null) return 'stands still: too cold to dry'
+    return `${phase === 'open' ? 'test it; safe from' : 'opens'} ${momentWords(opens, zone, nowMs)}`
+  }
+  if (phase === 'gone' && closes) return `closed ${spanWords(-minutesTo(closes, nowMs))} ago`
+  return closes ? `closes in ${spanWords(minutesTo(closes, nowMs))}, ${momentWords(closes, zone, nowMs)}` : 'open, no hurry'
+}
+
+/** The one figure to read from two metres. */
+export function windowFigure(
+  { segments, opens, closes }: Times,
+  nowMs: number,
+): { figure: string; unit: string; late: boolean } | null {
+  const phase = phaseAt(segments, nowMs)
+  if (phase === 'shut' && opens) return { ...spanFigure(minutesTo(opens, nowMs)), late: false }
+  if (phase === 'gone' && closes) return { ...spanFigure(-minutesTo(closes, nowMs)), late: true }
+  if (closes) return { ...spanFigure(minutesTo(closes, nowMs)), late: false }
+  return null
+}
