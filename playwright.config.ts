@@ -10,8 +10,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   // machines are shared: what is waited for comes when it comes, and what must be quick says so in its test
-  timeout: 150_000,
-  expect: { timeout: 20_000 },
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
   use: {
     baseURL: process.env.ITINERUM_URL,
     launchOptions: launch,

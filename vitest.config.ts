@@ -2,6 +2,8 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
+/** Walks everything there is, or minute by minute: asked before something lands, not after every word. */
+const slow = ['src/**/*.slow.test.ts']
 
 export default defineConfig({
   test: {
@@ -14,18 +16,15 @@ export default defineConfig({
         test: {
           testTimeout: 120_000,
           name: 'unit',
-          include: ['src/**/*.test.ts', 'sensor/**/*.test.ts'],
-          exclude: ['src/db/**'],
+          include: ['src/**/*.test.{ts,tsx}', 'sensor/**/*.test.ts', 'docs/**/*.test.ts'],
+          exclude: ['src/db/**', ...slow],
         },
       },
+      { resolve: { alias }, test: { testTimeout: 600_000, name: 'slow', include: slow } },
       {
         resolve: { alias },
-        test: {
-          name: 'database',
-          include: ['src/db/**/*.test.ts'],
-          globalSetup: ['src/db/testing/cluster.ts'],
-          fileParallelism: false,
-        },
+        // every file has a database of its own
+        test: { testTimeout: 60_000, name: 'database', include: ['src/db/**/*.test.ts'], globalSetup: ['src/db/testing/cluster.ts'] },
       },
     ],
   },

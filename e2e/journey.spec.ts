@@ -45,6 +45,7 @@ async function buy(page: Page, product: RegExp, code: string) {
 async function coat(page: Page, amount: string, { code, note = '' }: { code: string; note?: string }) {
   const sheet = page.getByRole('dialog')
   await expect(sheet).toBeVisible()
+  await sheet.getByText('Something was different').click()
   const tin = sheet.getByLabel('From').getByRole('option', { name: `Tin ${code}` })
   await sheet.getByLabel('From').selectOption((await tin.getAttribute('value')) ?? '')
   await sheet.getByLabel(/^Amount/).fill(amount)
@@ -99,6 +100,9 @@ test('a music cabinet goes from the door to the sale, and every figure is as wor
   })
   await page.getByLabel('Called').fill('Case')
   await page.getByLabel('On it now').selectOption({ label: 'varnish or polyurethane' })
+  // lead is not known until somebody says so
+  await expect(page.getByLabel('Lead')).toHaveValue('unknown')
+  await page.getByLabel('Lead').selectOption({ label: 'finish surely younger than 1980' })
   await page.getByLabel('How many', { exact: true }).fill('2')
   await page.getByLabel('Width').fill('80')
   await page.getByLabel('Height').fill('50')
@@ -224,7 +228,14 @@ test('a piece can be kept, and a wrong ending struck out again', async ({ page }
   await page.getByLabel('Height').fill('4')
   await page.getByRole('button', { name: 'Take it in' }).click()
   await page.getByRole('link', { name: 'Price it' }).click()
+  await page.getByText('It leaves: sold, handed over, kept, given').click()
   await page.getByLabel('How it left').selectOption('kept')
+  // it is asked first, in words that name what is not done
+  const leaving = page.locator('form').filter({ hasText: 'How it left' })
+  await expect(leaving.getByText('Nothing has been done on it.')).toBeVisible()
+  await page.getByRole('button', { name: 'It has left' }).click()
+  await expect(leaving.getByRole('alert')).toContainText('not done')
+  await leaving.getByLabel('It leaves all the same').check()
   await page.getByRole('button', { name: 'It has left' }).click()
   await expect(page.getByRole('heading', { name: 'Kept: what it cost' })).toBeVisible()
   await page.getByRole('link', { name, exact: true }).click()

@@ -5,7 +5,6 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
-import { expect } from '@playwright/test'
 import pg from 'pg'
 
 const run = promisify(execFile)
@@ -40,7 +39,8 @@ export function ownServer(name: string) {
         (response) => response.ok,
         () => false,
       )
-    await expect.poll(answers, { timeout: 30_000 }).toBe(true)
+    for (let tries = 0; tries < 300 && !(await answers()); tries += 1) await new Promise((wait) => setTimeout(wait, 100))
+    if (!(await answers())) throw new Error(`no server answers at ${address}`)
   }
   /** killed, as a machine that lost its power would be */
   const stop = async (): Promise<void> => {

@@ -10,15 +10,24 @@ postgres_bin() {
   elif command -v initdb >/dev/null; then dirname "$(readlink -f "$(command -v initdb)")"
   fi
 }
-debian_install() { # NAME PACKAGE
+# Debian's own main cluster is not wanted beside the private one.
+apt_words() { # PACKAGE…
+  printf '%s' "mkdir -p /etc/postgresql-common && { [ -e /etc/postgresql-common/createcluster.conf ] || echo create_main_cluster = false > /etc/postgresql-common/createcluster.conf; } && apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends $*"
+}
+debian_install() { # NAME PACKAGE…
+  local name=$1 words
+  shift
+  words=$(apt_words "$@")
   if [ "$(id -u)" = 0 ] && command -v apt-get >/dev/null; then
-    say "Installing $1 from Debian's packages."
-    mkdir -p /etc/postgresql-common
-    [ -e /etc/postgresql-common/createcluster.conf ] || echo 'create_main_cluster = false' > /etc/postgresql-common/createcluster.conf
-    { apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends "$2"; } >/tmp/itinerum-apt.log 2>&1 ||
-      fail "apt-get could not install $1; its words are in /tmp/itinerum-apt.log"
+    say "Installing $name from Debian's packages."
+    sh -c "$words" >"${TMPDIR:-/tmp}/itinerum-apt.log" 2>&1 ||
+      fail "apt-get could not install $name; its words are in ${TMPDIR:-/tmp}/itinerum-apt.log"
+  elif command -v sudo >/dev/null; then
+    fail "$name is missing. Run this line, then try again:
+  sudo sh -c '$words'"
   else
-    fail "$1 is missing. Run this line, then try again:  sudo apt-get install -y --no-install-recommends $2"
+    fail "$name is missing. Run this line as root, then try again:
+  sh -c '$words'"
   fi
 }
 need_postgres() {
@@ -27,6 +36,7 @@ need_postgres() {
   pgbin=$(postgres_bin)
   [ -n "$pgbin" ] || fail 'the PostgreSQL server is still missing after its installation'
 }
+need_chromium() { command -v chromium >/dev/null || debian_install Chromium chromium; }
 need_node() {
   command -v node >/dev/null && command -v npm >/dev/null || fail 'Node 20 or newer with npm is needed.'
   node -e 'process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' || fail "Node 20 or newer is needed; this is $(node -v)."
@@ -45,6 +55,7 @@ need_build() {
   stamp=$(source_stamp)
   [ "$(cat .next/.itinerum 2>/dev/null || true)" = "$stamp" ] && return
   say 'Building, about a minute.'
+  mkdir -p .data public
   rm -f .next/.itinerum
   node_modules/.bin/esbuild src/worker/sw.ts --bundle --minify --target=es2022 --define:process.env.NODE_ENV='"production"' --outfile=public/sw.js --log-level=error
   node_modules/.bin/next build >.data/build.log 2>&1 || { tail -n 40 .data/build.log >&2; fail 'the build failed; its words are above and in .data/build.log'; }
@@ -62,6 +73,8 @@ secret() { node -e 'console.log(require("crypto").randomBytes(24).toString("hex"
 # A home holds one data set: its cluster (pg), port, passwords and logs. `home` is the folder, `pg` the cluster's.
 as_owner() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
 use_home() { # NAME: demo, own or test; ITINERUM_HOME overrules
+  # as root the cluster is the server's user's, and that comes with the server
+  [ "$(id -u)" != 0 ] || need_postgres
   home=${ITINERUM_HOME:-$top/.data/$1}
   mkdir -p "$top/.data" "$home"
   pg=$home/pg
@@ -73,16 +86,21 @@ use_home() { # NAME: demo, own or test; ITINERUM_HOME overrules
     mkdir -p "$(dirname "$pg")"
     chmod 755 "$root" "$(dirname "$pg")"
   fi
-  [ "$(id -u)" != 0 ] || chown postgres "$(dirname "$pg")"
+  [ "$(id -u)" != 0 ] || chown postgres "$(dirname "$pg")" || fail "the folder $(dirname "$pg") can't be given to the database's user"
 }
 pg_port() { cat "$home/port" 2>/dev/null || true; }
 pg_up() { [ -n "$(pg_port)" ] && [ -s "$pg/postmaster.pid" ] && alive "$(head -n 1 "$pg/postmaster.pid")" && "$pgbin/pg_isready" -q -h 127.0.0.1 -p "$(pg_port)"; }
 owner_url() { echo "postgresql://itinerum_owner:$(cat "$home/owner.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
 app_url() { echo "postgresql://itinerum_app:$(cat "$home/app.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
-owner_sql() { "$pgbin/psql" -qAtX -v ON_ERROR_STOP=1 "$(owner_url "${2:-itinerum}")" -c "$1"; }
+# PostgreSQL's own tools, as the owner: the password goes by the environment, for arguments are everybody's to read.
+as_pg_owner() { # TOOL DATABASE ARGUMENT…
+  local tool=$1 database=$2
+  shift 2
+  PGPASSWORD=$(cat "$home/owner.secret") "$pgbin/$tool" -h 127.0.0.1 -p "$(pg_port)" -U itinerum_owner -d "$database" "$@"
+}
+owner_sql() { as_pg_owner psql "${2:-itinerum}" -qAtX -v ON_ERROR_STOP=1 -c "$1"; }
 
-make_cluster() {
-  local word
+make_cluster() (
   umask 077
   [ -s "$home/owner.secret" ] || secret > "$home/owner.secret"
   [ -s "$home/app.secret" ] || secret > "$home/app.secret"
@@ -93,8 +111,7 @@ make_cluster() {
     { rm -f "$word"; tail -n 5 "$home/initdb.log" >&2; fail "the cluster could not be made; see $home/initdb.log"; }
   rm -f "$word"
   mv "$pg.making" "$pg"
-  umask 022
-}
+)
 start_cluster() {
   need_postgres
   if [ -e "$pg.making" ]; then say 'A half-made cluster was cleared away.'; rm -rf "$pg.making"; fi
@@ -108,7 +125,7 @@ start_cluster() {
   # what a killed server leaves behind holds its lock for a moment
   local try
   for try in 1 2 3 4 5 6 7 8; do
-    as_owner "$pgbin/pg_ctl" start -D "$pg" -l "$log" -w -t 60 -o "$flags" >/dev/null 2>&1 && break
+    as_owner "$pgbin/pg_ctl" start -D "$pg" -l "$log" -w -t 60 -o "$flags" >/dev/null 2>&1 9>&- && break
     [ "$try" != 8 ] && tail -n 2 "$log" | grep -qE 'lock file|shared memory|in use' ||
       { tail -n 5 "$log" >&2; fail "the database did not start; see $log"; }
     sleep 1

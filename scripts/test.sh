@@ -7,7 +7,13 @@ cd "$top"
 passed=0 failed=0
 reports=$(mktemp -d "${TMPDIR:-/tmp}/itinerum-test.XXXXXX")
 wanted=("$@")
-[ ${#wanted[@]} -gt 0 ] || wanted=(types lint format unit database browser)
+[ ${#wanted[@]} -gt 0 ] || wanted=(types lint format unit slow database browser)
+[ "${wanted[*]}" != quick ] || wanted=(types lint unit)
+wants() { case " ${wanted[*]} " in *" $1 "*) return 0 ;; *) return 1 ;; esac; }
+# what the machine must have is asked for before anything that takes long
+if wants database || wants browser; then need_postgres; fi
+! wants browser || need_chromium
+need_modules
 
 once() { # NAME COMMAND…: counts as one
   local name=$1; shift
@@ -38,7 +44,6 @@ cluster=
 need_cluster() {
   [ -z "$cluster" ] || return 0
   use_home test
-  need_postgres
   stop_cluster
   rm -rf "$pg" "$pg.making" "$home/port"
   ITINERUM_PG_FLAGS='-c fsync=off -c full_page_writes=off -c synchronous_commit=off' start_cluster
@@ -58,7 +63,6 @@ trap 'exit 130' INT TERM
 
 browser() {
   local port studio
-  command -v chromium >/dev/null || debian_install Chromium chromium
   need_build
   need_cluster
   studio=$(prepare demo | tail -n 1)
@@ -75,9 +79,10 @@ for suite in "${wanted[@]}"; do
     lint) once lint linted ;;
     format) once format node_modules/.bin/prettier --check . ;;
     unit) counted unit node_modules/.bin/vitest run --project unit --reporter=default --reporter=json --outputFile.json="$reports/unit.json" ;;
+    slow) counted slow node_modules/.bin/vitest run --project slow --reporter=default --reporter=json --outputFile.json="$reports/slow.json" ;;
     database) need_cluster; counted database node_modules/.bin/vitest run --project database --reporter=default --reporter=json --outputFile.json="$reports/database.json" ;;
     browser) counted browser browser ;;
-    *) say "There is no suite called $suite: types lint format unit database browser"; exit 2 ;;
+    *) say "There is no suite called $suite: quick types lint format unit slow database browser"; exit 2 ;;
   esac
 done
 say "$passed passed, $failed failed"

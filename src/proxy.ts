@@ -1,10 +1,10 @@
 /**
- * What stands before every request: this machine alone may ask, writes come from our own pages, and every page gets a
- * content security policy with a nonce of its own.
+ * What stands before every request: this machine alone may ask, writes come from our own pages, every page gets a content
+ * security policy with a nonce of its own, and a crowd is asked to come again.
  */
 import { NextResponse, type NextRequest } from 'next/server'
+import { isOwnAddress, isOwnOrigin } from './origin'
 
-const local = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
 const reads = new Set(['GET', 'HEAD'])
 
 function policy(nonce: string): string {
@@ -27,17 +27,20 @@ function policy(nonce: string): string {
 }
 
 /** Whether a write comes from a page of this very server. */
-export function isOwnWrite(request: Pick<NextRequest, 'method' | 'headers'>): boolean {
-  if (reads.has(request.method)) return true
-  const origin = request.headers.get('origin')
-  const host = request.headers.get('host')
-  return origin !== null && host !== null && URL.canParse(origin) && new URL(origin).host === host
-}
+export const isOwnWrite = (request: Pick<NextRequest, 'method' | 'headers'>): boolean =>
+  reads.has(request.method) || isOwnOrigin(request.headers.get('origin'), request.headers.get('host'))
+
+/** so many may stand in line for the database; who comes then is told when to come again */
+const longestLine = 60
+const isCrowded = (): boolean =>
+  ((globalThis as { itinerumPool?: { waitingCount: number } }).itinerumPool?.waitingCount ?? 0) > longestLine
 
 export function proxy(request: NextRequest) {
-  if (!local.test(request.headers.get('host') ?? ''))
+  if (!isOwnAddress(request.headers.get('host')))
     return new NextResponse('Ask on this machine itself, at 127.0.0.1.', { status: 421 })
   if (!isOwnWrite(request)) return new NextResponse('This write came from somewhere else and was refused.', { status: 403 })
+  if (isCrowded() && request.nextUrl.pathname !== '/api/health')
+    return new NextResponse('Too many ask at once. Come again in a moment.', { status: 503, headers: { 'retry-after': '2' } })
   const nonce = btoa(crypto.randomUUID())
   const csp = policy(nonce)
   const headers = new Headers(request.headers)
@@ -48,4 +51,10 @@ export function proxy(request: NextRequest) {
   return response
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|icon.svg|sw.js).*)'] }
+// Whole names, not beginnings: what only looks like a file of ours goes through the door as everything does. Photographs ask
+// for themselves, for a body that passes here is cut.
+export const config = {
+  matcher: [
+    '/((?!_next/static/|icon\\.svg$|sw\\.js$|api/photos/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$).*)',
+  ],
+}

@@ -12,6 +12,7 @@ export const issueWords: Record<IssueCode, string> = {
   'not-believable': 'That figure or day is beyond what can be. Check it and send again.',
   'not-found': 'What this belongs to is not here any more, or is not of each other. Reload the page.',
   'not-readable': 'Some of it can’t be read. Look at the marked fields.',
+  'not-storable': 'The server broke over this and has not stored it. It stays on this device: send it again, or let it go.',
   'not-whole': 'Something is missing from this entry. Fill it in and send again.',
   'still-running': 'A clock runs on it. End or pause that step first.',
   unreachable: 'The records can’t be reached just now. Nothing was saved; what you typed is still here. Try again in a moment.',

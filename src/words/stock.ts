@@ -3,6 +3,8 @@ import type { CoatPlan } from '@/core/bench/coatPlan'
 import { getFamily } from '@/core/craft/families'
 import type { CoatText } from '@/core/input/entry'
 import type { Batch } from '@/core/log/batch'
+import type { CoatFigures } from '@/core/log/entry'
+import { formatVolume, type UnitSystem } from '@/core/measure/length'
 import type { ShelfLot } from '@/core/stock/product'
 import { momentWords } from './time'
 
@@ -36,3 +38,16 @@ export function coatWords(said: Partial<CoatText>, plan: CoatPlan): string {
     .filter(Boolean)
     .join(', ')
 }
+
+/** "clay paint, 80 ml, paint : water 1 : 1, bristle brush": a coat as a record tells it. */
+export const laidWords = ({ family, amount, unit, mix, applicator, film, place }: CoatFigures, units: UnitSystem): string =>
+  [
+    getFamily(family).words,
+    unit === 'g' ? `${amount} g` : formatVolume(amount, units),
+    mix,
+    applicator,
+    film === 'normal' ? null : `${film} film`,
+    place,
+  ]
+    .filter(Boolean)
+    .join(', ')

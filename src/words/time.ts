@@ -30,6 +30,22 @@ export function loggedWords(instant: string, zone: string, nowMs: number): strin
 export const dateWords = (instant: string, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(instant))
 
+/** "3 Dec 2026", of a day on the wall: the same in every zone. */
+export const dayDateWords = (day: string): string => dateWords(`${day}T12:00:00.000Z`, 'UTC')
+
+/** "today", "tomorrow", "Thursday", "3 Dec": a day to come, or past, seen from `today`. */
+export function promiseWords(day: string, today: string): string {
+  const days = daysBetween(today, day)
+  if (days === 0) return 'today'
+  if (days === 1) return 'tomorrow'
+  if (days === -1) return 'yesterday'
+  const format = (options: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options }).format(new Date(`${day}T12:00:00.000Z`))
+  if (days > 0 && days < 7) return format({ weekday: 'long' })
+  const sameYear = day.slice(0, 4) === today.slice(0, 4)
+  return format(sameYear ? { day: 'numeric', month: 'short' } : { day: 'numeric', month: 'short', year: 'numeric' })
+}
+
 /** "8 min", "1 h 05", "2 d 4 h": whole minutes, rounded down as a clock would. */
 export function spanWords(minutes: number): string {
   const whole = Math.max(0, Math.floor(minutes + 1e-9))

@@ -2,6 +2,7 @@
  * What hands can do now, in the order worth doing: first what a closing window or a promise would punish, then what frees
  * other work. Instants in ms; pure.
  */
+import { dayOf, daysBetween } from '@/core/measure/time'
 import type { Journey, OpenWindow, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 
@@ -19,13 +20,15 @@ export interface BenchLine {
 }
 
 const hourMs = 3_600_000
+/** a promise within so many days goes before what only might be done */
+const promisedSoonDays = 14
 /** A drying time that leaves the night and the next day to work in. */
 const longDryMinutes = 600
 
 const closesIn = (window: OpenWindow | null, nowMs: number) =>
   window?.times.closes ? Date.parse(window.times.closes) - nowMs : Infinity
 
-function line(journey: Journey, part: PartJourney, nowMs: number): BenchLine | null {
+function line(journey: Journey, part: PartJourney, nowMs: number, today: string): BenchLine | null {
   const { window } = part
   const base = { journey, part, window }
   if (part.running)
@@ -47,21 +50,23 @@ function line(journey: Journey, part: PartJourney, nowMs: number): BenchLine | n
   if (window?.phase === 'gone') return { ...base, step, group: 'missed', why: 'missed', weight: left }
   if (window?.phase === 'open') return { ...base, step, group: 'now', why: 'test-first', weight: 1e6 - left / 1e9 }
   const promised = journey.file.piece.promisedOn
-  const promisedMs = promised ? Date.parse(`${promised}T00:00:00Z`) - nowMs : Infinity
+  const promisedInDays = promised ? daysBetween(today, promised) : Infinity
   if (left < 4 * hourMs) return { ...base, step, group: 'now', why: 'closing', weight: 1e9 - left / 1e3 }
-  if (promisedMs < 14 * 24 * hourMs) return { ...base, step, group: 'now', why: 'promised', weight: 5e8 - promisedMs / 1e4 }
+  if (promisedInDays <= promisedSoonDays)
+    return { ...base, step, group: 'now', why: 'promised', weight: 5e8 - promisedInDays * 1e4 }
   if (step.window && step.window.opens[1] >= longDryMinutes)
     return { ...base, step, group: 'now', why: 'long-dry-after', weight: 4e8 }
   return { ...base, step, group: 'now', why: window ? 'open' : 'nothing-holds', weight: window ? 3e8 : 2e8 }
 }
 
-/** Every step that could be next, grouped and ordered; ended pieces are left out. */
-export function benchOrder(journeys: readonly Journey[], nowMs: number): Record<BenchGroup, BenchLine[]> {
+/** Every step that could be next, grouped and ordered; ended pieces are left out. A promised day is one of `zone`. */
+export function benchOrder(journeys: readonly Journey[], nowMs: number, zone = 'UTC'): Record<BenchGroup, BenchLine[]> {
+  const today = dayOf(new Date(nowMs).toISOString(), zone)
   const groups: Record<BenchGroup, BenchLine[]> = { running: [], now: [], missed: [], drying: [], resting: [] }
   for (const journey of journeys) {
     if (journey.ending) continue
     for (const part of journey.parts) {
-      const each = line(journey, part, nowMs)
+      const each = line(journey, part, nowMs, today)
       if (each) groups[each.group].push(each)
     }
   }

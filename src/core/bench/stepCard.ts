@@ -3,6 +3,7 @@ import type { Segment } from '@/core/drying/phase'
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { mayHoldLead } from '@/core/craft/lead'
 import { getOperation, type CheckCode, type OperationCode } from '@/core/craft/operations'
+import type { PartKind } from '@/core/craft/parts'
 import type { RemedyCode } from '@/core/craft/remedies'
 import { sectionSecondsOf } from '@/core/craft/sections'
 import type { PastCode } from '@/core/craft/windows'
@@ -34,6 +35,8 @@ export interface StepCard {
   pieceName: string
   partId: string
   partName: string
+  kind: PartKind
+  count: number
   /** width by height of its face, for the drawing that a snag is marked on */
   face: number
   /** dust, heat and blades are out of the question */
@@ -115,6 +118,8 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     pieceName: piece.name,
     partId: part.part.id,
     partName: part.part.name,
+    kind: part.part.kind,
+    count: part.part.count,
     face: faceOf(part),
     lead: mayHoldLead(part.part),
     stepId: step.id,

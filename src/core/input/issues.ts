@@ -9,6 +9,7 @@ export const issueCodes = [
   'not-believable',
   'not-found',
   'not-readable',
+  'not-storable',
   'not-whole',
   'still-running',
   'unreachable',

@@ -12,6 +12,7 @@ import { isSilent } from '@/core/climate/believe'
 import { climateIn } from '@/core/climate/rooms'
 import { batchesIn } from '@/core/log/batch'
 import { getOperation } from '@/core/craft/operations'
+import { useHouse } from '@/ui/form/house'
 import { useOutbox } from '@/ui/outbox/outbox'
 import { HandsChoice } from '@/ui/outbox/hands'
 import { useBeat } from '@/ui/time/now'
@@ -42,6 +43,7 @@ const atFirst = 5
 
 export function BenchView({ data }: { data: BenchData }) {
   const { entries } = useOutbox()
+  const { zone } = useHouse()
   const beat = useBeat()
   // what was just tapped is never ahead of the clock it is read by
   const nowMs = Math.max(beat, ...entries.map(({ at }) => Date.parse(at)))
@@ -49,7 +51,7 @@ export function BenchView({ data }: { data: BenchData }) {
   const [asked, setAsked] = useState<number | null>(null)
   const [all, setAll] = useState(false)
 
-  const { running, now, missed, drying, resting } = benchOrder(journeys, nowMs)
+  const { running, now, missed, drying, resting } = benchOrder(journeys, nowMs, zone)
   const doable = [...now, ...missed]
   const [first, ...others] = [...running, ...doable]
   const fit = asked === null ? null : whatFits(doable, asked, ({ step }) => getOperation(step.operation).overhead)

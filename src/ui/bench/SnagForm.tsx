@@ -3,6 +3,7 @@
 import { useId, useState } from 'react'
 import { getRemedy, remedyCodes, type RemedyCode } from '@/core/craft/remedies'
 import { severities, type Mark, type SnagSeverity } from '@/core/log/entry'
+import type { PartKind } from '@/core/craft/parts'
 import type { Photo } from '@/core/piece/piece'
 import type { CheckCode } from '@/core/craft/operations'
 import type { Answer } from '@/core/input/issues'
@@ -12,6 +13,7 @@ import { MarkOnPhoto } from '@/ui/photo/MarkOnPhoto'
 import { spotWords } from '@/words/checks'
 import { issueWords } from '@/words/issues'
 import { mendIds } from './mendIds'
+import { PartDrawing } from '@/ui/drawing/PartDrawing'
 import { Picture } from '@/ui/photo/Picture'
 
 export interface SnagOn {
@@ -19,6 +21,8 @@ export interface SnagOn {
   pieceName: string
   partId: string
   partName: string
+  kind: PartKind
+  count: number
   face: number
   likely: readonly RemedyCode[]
   /** the last photographs on which it may be marked */
@@ -36,16 +40,16 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
   const [mark, setMark] = useState<Mark | null>(null)
   const [note, setNote] = useState('')
   const [answer, setAnswer] = useState<Answer | null>(null)
-  const repair = code === '' ? null : getRemedy(code)
-  const issue = answer && 'issue' in answer ? (answer.fields?.repair ?? issueWords[answer.issue]) : null
+  const found = code === '' ? null : getRemedy(code)
+  const issue = answer && 'issue' in answer ? (answer.fields?.remedy ?? issueWords[answer.issue]) : null
 
   const save = async () => {
     if (code === '' && note.trim() === '')
-      return setAnswer({ issue: 'not-readable', fields: { repair: 'Choose what is wrong, or write it down.' } })
+      return setAnswer({ issue: 'not-readable', fields: { remedy: 'Choose what is wrong, or write it down.' } })
     const { pieceId, partId, failed } = on
     const when = at ?? new Date().toISOString()
-    const typed = { ...ids, pieceId, partId, at: when, repair: code, severity, spot, mark, failed, note }
-    const about = `Snag: ${repair?.words ?? 'a note'}, ${on.pieceName}, ${on.partName.toLowerCase()}`
+    const typed = { ...ids, pieceId, partId, at: when, remedy: code, severity, spot, mark, failed, note }
+    const about = `Snag: ${found?.words ?? 'a note'}, ${on.pieceName}, ${on.partName.toLowerCase()}`
     const got = await send('mendPart', typed, about)
     setAnswer(got)
     if (!('ok' in got)) return
@@ -79,13 +83,13 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
         onChange={(event) => setCode(event.target.value as RemedyCode | '')}
         options={[['', 'Choose, or write it below'], ...remedyCodes.map((each) => [each, getRemedy(each).words] as const)]}
       />
-      {repair && (
+      {found && (
         <p>
-          <span className="text-soft">{repair.cause}</span> <strong>{repair.remedy}</strong>
+          <span className="text-soft">{found.cause}</span> <strong>{found.remedy}</strong>
         </p>
       )}
       <div className="flex flex-wrap gap-x-8 gap-y-4">
-        <WhereOn face={on.face} spot={spot} choose={setSpot} />
+        <WhereOn on={on} spot={spot} choose={setSpot} />
         <fieldset className="min-w-48 flex-1">
           <legend className="mb-1 text-sm font-semibold">How bad</legend>
           <div className="flex flex-wrap gap-2">
@@ -113,28 +117,43 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
   )
 }
 
-/** The part's face to its proportions, in ninths: tap where it is. */
-function WhereOn({ face, spot, choose }: { face: number; spot: number | null; choose: (spot: number | null) => void }) {
+/** The part itself, drawn to its proportions: tap where it is. */
+function WhereOn({
+  on,
+  spot,
+  choose,
+}: {
+  on: Pick<SnagOn, 'kind' | 'count' | 'face'>
+  spot: number | null
+  choose: (spot: number | null) => void
+}) {
   const name = useId()
   return (
     <fieldset>
       <legend className="mb-1 text-sm font-semibold">Where on it</legend>
-      <div className="grid w-44 grid-cols-3 border-2 border-ink" style={{ aspectRatio: face }}>
-        {spotWords.map((words, k) => (
-          <label
-            key={words}
-            className="relative min-h-12 cursor-pointer border border-line has-checked:bg-late has-focus-visible:outline-3"
-          >
-            <input
-              type="radio"
-              name={name}
-              checked={spot === k}
-              onChange={() => choose(k)}
-              className="absolute inset-0 size-full cursor-pointer opacity-0"
-              aria-label={words}
-            />
-          </label>
-        ))}
+      <div className="relative w-56" style={{ aspectRatio: on.face }}>
+        <PartDrawing {...on} className="absolute inset-0 size-full" />
+        <div className="absolute inset-0 grid grid-cols-3 grid-rows-3">
+          {spotWords.map((words, k) => (
+            <label
+              key={words}
+              className="group relative grid min-h-12 cursor-pointer place-items-center has-focus-visible:outline-3"
+            >
+              <input
+                type="radio"
+                name={name}
+                checked={spot === k}
+                onChange={() => choose(k)}
+                className="absolute inset-0 size-full cursor-pointer opacity-0"
+                aria-label={words}
+              />
+              <span
+                aria-hidden
+                className="size-7 scale-0 rounded-full border-4 border-late bg-late/30 transition-transform group-has-checked:scale-100 motion-reduce:transition-none"
+              />
+            </label>
+          ))}
+        </div>
       </div>
     </fieldset>
   )

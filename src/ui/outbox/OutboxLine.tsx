@@ -7,12 +7,10 @@ import { capital } from '@/words/craft'
 import { issueWords } from '@/words/issues'
 import { loggedWords } from '@/words/time'
 import { useOutbox } from './outbox'
-import type { Kept } from './store'
+import type { Kept } from '@/outbox/store'
 
 export function OutboxLine() {
-  const { kept, reachable, sendAgain, letGo } = useOutbox()
-  const { zone } = useHouse()
-  const nowMs = useNow()
+  const { kept, reachable } = useOutbox()
   const [open, setOpen] = useState(false)
   const waiting = kept.filter(({ issue }) => issue === null)
   const refused = kept.filter(({ issue }) => issue !== null)
@@ -37,25 +35,40 @@ export function OutboxLine() {
       {open && (
         <ul className="mx-auto max-w-[78rem] px-4 pb-2 sm:px-6">
           {kept.map((each) => (
-            <li key={each.seq} className="flex min-h-12 flex-wrap items-center gap-x-4 border-t border-line">
-              <span className="text-soft">{loggedWords(each.typed.at, zone, nowMs)}</span>
-              <span className="font-semibold">{each.about}</span>
-              {each.issue && (
-                <>
-                  <span className="text-late">{each.fields?.photo ?? issueWords[each.issue]}</span>
-                  <button type="button" className="press" onClick={() => void sendAgain(each)}>
-                    Send again
-                  </button>
-                  <button type="button" className="press" onClick={() => void letGo(each)}>
-                    Let it go
-                  </button>
-                </>
-              )}
-            </li>
+            <KeptLine key={each.seq} kept={each} />
           ))}
         </ul>
       )}
     </div>
+  )
+}
+
+/** One thing that waits: it can be sent again where it was refused, and let go always, in two taps. */
+function KeptLine({ kept }: { kept: Kept }) {
+  const { sendAgain, letGo } = useOutbox()
+  const { zone } = useHouse()
+  const nowMs = useNow()
+  const [sure, setSure] = useState(false)
+  return (
+    <li className="flex min-h-12 flex-wrap items-center gap-x-4 border-t border-line">
+      <span className="text-soft">{loggedWords(kept.typed.at, zone, nowMs)}</span>
+      <span className="font-semibold">{kept.about}</span>
+      {kept.issue && <span className="text-late">{kept.fields?.photo ?? issueWords[kept.issue]}</span>}
+      {kept.issue && (
+        <button type="button" className="press" onClick={() => void sendAgain(kept)}>
+          Send again
+        </button>
+      )}
+      {kept.issue || sure ? (
+        <button type="button" className="press" onClick={() => void letGo(kept)}>
+          {kept.issue ? 'Let it go' : 'It is lost then: let it go'}
+        </button>
+      ) : (
+        <button type="button" className="press" onClick={() => setSure(true)}>
+          Let it go…
+        </button>
+      )}
+    </li>
   )
 }
 

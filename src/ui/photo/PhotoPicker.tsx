@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { useOutbox, type PhotoSent } from '@/ui/outbox/outbox'
-import type { PhotoTyped } from '@/ui/outbox/store'
+import type { PhotoTyped } from '@/outbox/store'
 
 export interface Chosen {
   id: string

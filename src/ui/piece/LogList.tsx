@@ -79,8 +79,9 @@ function findStep(journey: Journey, stepId: string) {
   return undefined
 }
 
-export function LogList({ journey, channels, zone, nowMs, money }: Props) {
-  const lines = [...journey.log].reverse()
+/** The last lines, the newest first; at most `most`. */
+export function LogList({ journey, channels, zone, nowMs, money, most }: Props & { most: number }) {
+  const lines = journey.log.slice(-most).reverse()
   if (lines.length === 0) return <p className="text-soft">Nothing yet. What is done at the bench is written here by itself.</p>
   return (
     <ol className="border-t border-line">

@@ -1,27 +1,25 @@
-/** One part on its way: the section large, what is done folded away, the next step with its buttons, what is still ahead. */
-import { isAhead } from '@/core/log/stepStates'
+/** One part on its way: the section large, the next step with its buttons, what is still ahead, what is behind folded away. */
 import Link from 'next/link'
-import type { Journey, PartJourney } from '@/core/piece/journey'
-import { areaOfPart } from '@/core/piece/area'
-import { sectionOf } from '@/core/piece/section'
-import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
-import { getLook } from '@/core/craft/looks'
-import { formatArea, type UnitSystem } from '@/core/measure/length'
-import { Section } from '@/ui/drawing/Section'
-import { StepActions } from '@/ui/bench/StepActions'
 import { faceOf, loggedCoats, photosOf, toStepCard, type CardContext } from '@/core/bench/stepCard'
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
-import { EndConflict } from './EndConflict'
-import { SnagList } from './SnagList'
-import { cautionWords, reasonWords, stepTitle, withWhat } from '@/words/craft'
+import { getLook } from '@/core/craft/looks'
+import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import { formatArea, type UnitSystem } from '@/core/measure/length'
+import { areaOfPart } from '@/core/piece/area'
+import type { Journey, PartJourney } from '@/core/piece/journey'
+import { sectionOf } from '@/core/piece/section'
+import { StepActions } from '@/ui/bench/StepActions'
+import { Section } from '@/ui/drawing/Section'
+import { cautionWords, stepTitle, withWhat } from '@/words/craft'
 import { amountWords } from '@/words/measure'
-import { momentWords, spanWords } from '@/words/time'
-import type { PlanStep } from '@/core/piece/piece'
+import { momentWords } from '@/words/time'
+import { EndConflict } from './EndConflict'
 import { MendForm } from './MendForm'
 import { PartWindow } from './PartWindow'
-import { LogCoatButton } from './LogCoatButton'
+import { SnagList } from './SnagList'
+import { StepsAhead, StepsBehind } from './PartSteps'
 
-interface Props {
+export interface PartProps {
   journey: Journey
   part: PartJourney
   /** the shelf and the mixes */
@@ -32,29 +30,12 @@ interface Props {
   nowMs: number
 }
 
-export function PartProgress({ journey, part, stock, zone, units, money, nowMs }: Props) {
-  const { piece } = journey.file
-  const { steps, next, running, part: facts } = part
-  const earlier = facts.earlier.length
-  const done = steps.filter(({ state }) => !isAhead(state))
+export function PartProgress(props: PartProps) {
+  const { journey, part, stock, zone, units, money, nowMs } = props
+  const { part: facts, next, running } = part
   const current = running?.step ?? next
-  const ahead = steps.filter(({ step, state }) => state.status === 'waiting' && step.id !== current?.id)
-  const lastDone = part.done.at(-1)
   const around: CardContext = { ...stock, journeys: [journey], coats: loggedCoats([journey]), nowMs }
-  const card = current && toStepCard(journey, part, current, around)
-  const planHref = `/pieces/${piece.id}/plan/${facts.id}`
-  const snagOn = {
-    pieceId: piece.id,
-    pieceName: piece.name,
-    partId: facts.id,
-    partName: facts.name,
-    face: faceOf(part),
-    likely: lastDone ? likelyRemedies(checkOf(lastDone.step), lastDone.step.operation) : [],
-    photos: photosOf(journey.file, facts.id),
-    failed: null,
-  }
-  const amountOf = ({ family, amount }: PlanStep) =>
-    family === null || amount === null ? '' : amountWords(family, amount, units)
+  const here = !journey.ending
   return (
     <section aria-labelledby={`part-${facts.id}`} className="grid gap-x-8 border-t-2 border-ink pt-5 sm:grid-cols-[13rem_1fr]">
       <div className="flex items-start gap-4 sm:block">
@@ -67,101 +48,126 @@ export function PartProgress({ journey, part, stock, zone, units, money, nowMs }
         </p>
       </div>
       <div className="min-w-0 pb-6">
-        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-          <h2 id={`part-${facts.id}`} className="title text-3xl">
-            {facts.name}
-          </h2>
-          {!journey.ending && (
-            <Link href={planHref} className="inline-flex min-h-12 items-center font-semibold">
-              {facts.plan ? 'Change the finish' : 'Choose a finish'}
-            </Link>
-          )}
-        </div>
-        {facts.plan && <p className="text-soft">{getLook(facts.plan.look).words}</p>}
-        {!facts.plan && !journey.ending && (
-          <Link href={planHref} className="press press-now mt-3">
-            Choose a finish
-          </Link>
-        )}
-        {part.finishedAt && part.handle && part.use && (
-          <dl className="mt-3 grid grid-cols-2 gap-x-6">
-            <div>
-              <dt className="eyebrow">Handle it gently</dt>
-              <dd className="text-xl font-semibold">
-                {part.handle.times.opens ? momentWords(part.handle.times.opens, zone, nowMs) : 'too cold to dry'}
-              </dd>
-            </div>
-            <div>
-              <dt className="eyebrow">Wash it, load it</dt>
-              <dd className="text-xl font-semibold">
-                {part.use.times.opens ? momentWords(part.use.times.opens, zone, nowMs) : 'too cold to cure'}
-              </dd>
-            </div>
-          </dl>
-        )}
-        {current && card && !journey.ending && (
+        <PartHead journey={journey} part={part} />
+        <Finished part={part} zone={zone} nowMs={nowMs} />
+        {here && current && (
           <div className="mt-4">
             <h3 className="text-2xl font-semibold leading-tight">{stepTitle(current)}</h3>
             <p className="mb-3 text-soft">
-              {[withWhat(current), `about ${current.minutes} min`, amountOf(current)].filter(Boolean).join(' · ')}
+              {[
+                withWhat(current),
+                `about ${current.minutes} min`,
+                current.family && current.amount !== null && amountWords(current.family, current.amount, units),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
             </p>
             {current.cautions.map((code) => (
               <p key={code} className="mb-2 border-l-4 border-late pl-3 font-semibold">
                 {cautionWords[code]}
               </p>
             ))}
-            <PartWindow card={card} />
-            <StepActions key={current.id} card={card} />
+            <Current {...{ journey, part, around }} />
           </div>
         )}
-        {facts.plan && part.done.length > 0 && !journey.ending && <MendForm on={snagOn} />}
-        <SnagList journey={journey} partId={facts.id} zone={zone} nowMs={nowMs} money={money} />
-        {ahead.length > 0 && (
-          <ol className="mt-5 border-t border-line">
-            {ahead.map(({ step }) => (
-              <li key={step.id} className="border-b border-line py-1">
-                <details>
-                  <summary className="flex min-h-12 cursor-pointer flex-wrap items-center justify-between gap-x-4">
-                    <span className="font-semibold">{stepTitle(step)}</span>
-                    <span className="text-soft">{[amountOf(step), `${step.minutes} min`].filter(Boolean).join(' · ')}</span>
-                  </summary>
-                  <p className="max-w-prose pb-3 text-soft">
-                    {withWhat(step)}
-                    {withWhat(step) && '. '}
-                    {reasonWords[step.reason]}
-                  </p>
-                </details>
-              </li>
-            ))}
-          </ol>
-        )}
+        {here && facts.plan && part.done.length > 0 && <MendForm on={snagOn(journey, part)} />}
+        <SnagList journey={journey} part={part} zone={zone} nowMs={nowMs} money={money} />
+        <StepsAhead part={part} units={units} />
         {part.done.map(
           ({ step, state }) =>
             state.ended && state.conflict && <EndConflict key={step.id} counts={state.ended} beside={state.conflict} />,
         )}
-        {done.length + earlier > 0 && (
-          <details className="mt-4">
-            <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-              {done.length === 1 ? 'One step behind it' : `${done.length} steps behind it`}
-            </summary>
-            <ol>
-              {done.map(({ step, state }) => (
-                <li key={step.id} className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 border-b border-line">
-                  <span>{stepTitle(step)}</span>
-                  <span className="flex items-center gap-3 text-soft">
-                    {state.status === 'left-out'
-                      ? 'left out'
-                      : `${spanWords(state.minutes)}, ${state.endedAt ? momentWords(state.endedAt, zone, nowMs) : ''}`}
-                    {state.status === 'done' && step.amount !== null && state.coat === null && (
-                      <LogCoatButton card={toStepCard(journey, part, step, around)} endedAt={state.endedAt ?? ''} />
-                    )}
-                  </span>
-                </li>
-              ))}
-            </ol>
-          </details>
-        )}
+        <StepsBehind {...props} around={around} />
       </div>
     </section>
   )
+}
+
+/** Its name, its finish, and the ways to find out, plan and put right. */
+function PartHead({ journey, part: { part } }: Pick<PartProps, 'journey' | 'part'>) {
+  const { piece } = journey.file
+  const to = (what: string) => `/pieces/${piece.id}/${what}/${part.id}`
+  const quiet = 'inline-flex min-h-12 items-center font-semibold'
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 id={`part-${part.id}`} className="title text-3xl">
+          {part.name}
+        </h2>
+        {!journey.ending && (
+          <p className="flex flex-wrap gap-x-4">
+            {part.plan && (
+              <Link href={to('plan')} className={quiet}>
+                Change the finish
+              </Link>
+            )}
+            <Link href={to('find')} className={quiet}>
+              What is on it
+            </Link>
+            <Link href={to('part')} className={quiet} aria-label={`Put right: ${part.name}`}>
+              Put right
+            </Link>
+          </p>
+        )}
+      </div>
+      {part.plan && <p className="text-soft">{getLook(part.plan.look).words}</p>}
+      {!part.plan && !journey.ending && (
+        <Link href={to('plan')} className="press press-now mt-3">
+          Choose a finish
+        </Link>
+      )}
+    </>
+  )
+}
+
+/** When a finished part may be handled and used. */
+function Finished({ part, zone, nowMs }: Pick<PartProps, 'part' | 'zone' | 'nowMs'>) {
+  const { finishedAt, handle, use } = part
+  if (!finishedAt || !handle || !use) return null
+  return (
+    <dl className="mt-3 grid grid-cols-2 gap-x-6">
+      <div>
+        <dt className="eyebrow">Handle it gently</dt>
+        <dd className="text-xl font-semibold">
+          {handle.times.opens ? momentWords(handle.times.opens, zone, nowMs) : 'too cold to dry'}
+        </dd>
+      </div>
+      <div>
+        <dt className="eyebrow">Wash it, load it</dt>
+        <dd className="text-xl font-semibold">
+          {use.times.opens ? momentWords(use.times.opens, zone, nowMs) : 'too cold to cure'}
+        </dd>
+      </div>
+    </dl>
+  )
+}
+
+/** The step at hand: its window, and its buttons. */
+function Current({ journey, part, around }: Pick<PartProps, 'journey' | 'part'> & { around: CardContext }) {
+  const step = part.running?.step ?? part.next
+  if (!step) return null
+  const card = toStepCard(journey, part, step, around)
+  return (
+    <>
+      <PartWindow window={card.startedAt ? null : card.window} />
+      <StepActions key={step.id} card={card} />
+    </>
+  )
+}
+
+/** Where a snag of this part is written down. */
+function snagOn({ file }: Journey, part: PartJourney) {
+  const last = part.done.at(-1)
+  return {
+    pieceId: file.piece.id,
+    pieceName: file.piece.name,
+    partId: part.part.id,
+    partName: part.part.name,
+    kind: part.part.kind,
+    count: part.part.count,
+    face: faceOf(part),
+    likely: last ? likelyRemedies(checkOf(last.step), last.step.operation) : [],
+    photos: photosOf(file, part.part.id),
+    failed: null,
+  }
 }

@@ -6,12 +6,12 @@ import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
 import { pastWords } from '@/words/craft'
 import { windowWords } from '@/words/window'
-import type { StepCard } from '@/core/bench/stepCard'
+import type { WindowView } from '@/core/bench/stepCard'
 
-export function PartWindow({ card: { window, startedAt } }: { card: StepCard }) {
+export function PartWindow({ window }: { window: WindowView | null }) {
   const nowMs = useNow()
   const { zone } = useHouse()
-  if (!window || startedAt) return null
+  if (!window) return null
   const gone = phaseAt(window.segments, nowMs) === 'gone'
   const words = windowWords(window, zone, nowMs)
   return (

@@ -5,7 +5,8 @@ import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
 import { capital, stepTitle } from '@/words/craft'
 import { stageWords } from '@/words/piece'
-import { momentWords } from '@/words/time'
+import { momentWords, promiseWords } from '@/words/time'
+import { dayOf } from '@/core/measure/time'
 import { windowWords } from '@/words/window'
 import { outcomes } from '@/core/log/entry'
 import { Picture } from '@/ui/photo/Picture'
@@ -88,7 +89,7 @@ export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zo
           {nextWords(journey, zone, nowMs)}
           {piece.promisedOn && !journey.ending && (
             <span className="block text-base font-normal text-late">
-              promised for {momentWords(`${piece.promisedOn}T12:00:00Z`, zone, nowMs).replace(/ \d\d:\d\d$/, '')}
+              promised for {promiseWords(piece.promisedOn, dayOf(new Date(nowMs).toISOString(), zone))}
             </span>
           )}
         </span>

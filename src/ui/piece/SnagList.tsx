@@ -1,22 +1,24 @@
 /** What went wrong on a part: where, why, what mends it, and what it has cost so far. */
 import { severities } from '@/core/log/entry'
 import { getRemedy } from '@/core/craft/remedies'
-import type { Journey } from '@/core/piece/journey'
+import { faceOf } from '@/core/bench/stepCard'
+import type { Journey, PartJourney } from '@/core/piece/journey'
 import { snagsOf } from '@/core/piece/snags'
+import { PartDrawing } from '@/ui/drawing/PartDrawing'
 import { MarkedPhoto } from '@/ui/photo/MarkOnPhoto'
 import { spotWords } from '@/words/checks'
 import { loggedWords, spanWords } from '@/words/time'
 
 interface Props {
   journey: Journey
-  partId: string
+  part: PartJourney
   zone: string
   nowMs: number
   money: (minor: number) => string
 }
 
-export function SnagList({ journey, partId, zone, nowMs, money }: Props) {
-  const snags = snagsOf(journey).filter(({ entry }) => entry.partId === partId)
+export function SnagList({ journey, part, zone, nowMs, money }: Props) {
+  const snags = snagsOf(journey).filter(({ entry }) => entry.partId === part.part.id)
   if (snags.length === 0) return null
   return (
     <ul aria-label="Snags" className="mt-4">
@@ -30,10 +32,17 @@ export function SnagList({ journey, partId, zone, nowMs, money }: Props) {
                 <MarkedPhoto photo={photo} mark={entry.mark} size="small" alt={`Where it is, on: ${photo.alt}`} />
               </span>
             ) : (
-              <span aria-hidden className="mt-1 grid size-9 shrink-0 grid-cols-3 grid-rows-3 border-2 border-ink">
-                {spotWords.map((words, k) => (
-                  <span key={words} className={entry.spot === k ? 'bg-late' : ''} />
-                ))}
+              <span aria-hidden className="relative mt-1 w-12 shrink-0 self-start" style={{ aspectRatio: faceOf(part) }}>
+                <PartDrawing kind={part.part.kind} count={part.part.count} face={faceOf(part)} className="size-full" />
+                {entry.spot !== null && (
+                  <span
+                    className="absolute size-3 -translate-1/2 rounded-full bg-late"
+                    style={{
+                      left: `${((entry.spot % 3) * 2 + 1) * (100 / 6)}%`,
+                      top: `${(Math.floor(entry.spot / 3) * 2 + 1) * (100 / 6)}%`,
+                    }}
+                  />
+                )}
               </span>
             )}
             <p>

@@ -12,9 +12,12 @@ import { AddToLog } from '@/ui/piece/AddToLog'
 import { LogList } from '@/ui/piece/LogList'
 import { PartProgress } from '@/ui/piece/PartProgress'
 import { nextWords, StageLine } from '@/ui/piece/PieceRow'
-import { dateWords, hoursWords } from '@/words/time'
+import { dateWords, dayDateWords, hoursWords } from '@/words/time'
 import { stageWords } from '@/words/piece'
 import { getPieceView as getView, loadStock } from '@/app/_server/load'
+
+/** the story has the rest */
+const lastLines = 10
 
 type Params = { params: Promise<{ id: string }> }
 
@@ -45,7 +48,7 @@ export default async function PiecePage({ params }: Params) {
             piece.sourceNote,
             piece.client && `for ${piece.client}`,
             `in since ${dateWords(piece.takenInAt, studio.zone)}`,
-            piece.promisedOn && `promised for ${dateWords(`${piece.promisedOn}T12:00:00Z`, studio.zone)}`,
+            piece.promisedOn && `promised for ${dayDateWords(piece.promisedOn)}`,
           ]
             .filter(Boolean)
             .join(' · ')}
@@ -76,10 +79,15 @@ export default async function PiecePage({ params }: Params) {
             <Link href={`/pieces/${piece.id}/part`} className="press">
               Add a part
             </Link>
+            {!journey.ending && journey.file.parts.some(({ count }) => count > 1) && (
+              <Link href={`/pieces/${piece.id}/split`} className="press">
+                Split the set
+              </Link>
+            )}
           </nav>
         </div>
       </header>
-      <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
+      <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]">
         <div className="space-y-6">
           {journey.parts.map((part) => (
             <PartProgress
@@ -93,6 +101,17 @@ export default async function PiecePage({ params }: Params) {
               nowMs={nowMs}
             />
           ))}
+          {journey.file.takenOut.length > 0 && (
+            <p className="border-t border-line pt-3 text-soft">
+              Taken out:{' '}
+              {journey.file.takenOut.map(({ id, name }, k) => (
+                <span key={id}>
+                  {k > 0 && ', '}
+                  <Link href={`/pieces/${piece.id}/part/${id}`}>{name}</Link>
+                </span>
+              ))}
+            </p>
+          )}
         </div>
         <div className="space-y-10">
           <section aria-labelledby="photographs" className="border-t-2 border-ink pt-5">
@@ -116,8 +135,13 @@ export default async function PiecePage({ params }: Params) {
               Log
             </h2>
             <AddToLog pieceId={piece.id} />
-            <div className="mt-4 max-h-[60rem] overflow-y-auto" tabIndex={0} role="group" aria-label="Log entries">
-              <LogList journey={journey} channels={channels} zone={studio.zone} nowMs={nowMs} money={money} />
+            <div className="mt-4" role="group" aria-label="Log entries">
+              <LogList journey={journey} channels={channels} zone={studio.zone} nowMs={nowMs} money={money} most={lastLines} />
+              {journey.log.length > lastLines && (
+                <Link href={`/pieces/${piece.id}/story`} className="inline-flex min-h-12 items-center font-semibold">
+                  All {journey.log.length} lines of it
+                </Link>
+              )}
             </div>
           </section>
         </div>

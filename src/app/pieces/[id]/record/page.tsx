@@ -1,14 +1,15 @@
 /** The record of a piece, composed for paper: what it is, its layers bottom up, what was done, its care. */
 import Link from 'next/link'
-import { getFamily } from '@/core/craft/families'
 import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { areaOfPart } from '@/core/piece/area'
 import { sectionOf } from '@/core/piece/section'
-import { formatArea, formatVolume } from '@/core/measure/length'
+import { formatArea, type UnitSystem } from '@/core/measure/length'
+import type { PartJourney } from '@/core/piece/journey'
 import { Section } from '@/ui/drawing/Section'
 import { PrintButton } from '@/ui/piece/PrintButton'
 import { stepTitle, withWhat } from '@/words/craft'
+import { laidWords } from '@/words/stock'
 import { dateWords, spanWords } from '@/words/time'
 import { getPieceView } from '@/app/_server/load'
 import { Picture } from '@/ui/photo/Picture'
@@ -57,62 +58,9 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
           ))}
         </div>
       )}
-      {journey.parts.map((part) => {
-        const done = part.steps.filter(({ state }) => state.status === 'done')
-        return (
-          <section
-            key={part.part.id}
-            className="mt-8 grid break-inside-avoid gap-x-6 gap-y-3 sm:grid-cols-[11rem_1fr] print:grid-cols-[11rem_1fr]"
-          >
-            <div>
-              <Section model={sectionOf(part)} className="w-36 sm:w-full" />
-              <p className="eyebrow mt-2">
-                {getSubstrate(part.part.substrate).words}; found on it: {getExistingFinish(part.part.existing).words};{' '}
-                {formatArea(areaOfPart(part.part), studio.units)}
-              </p>
-            </div>
-            <div className="min-w-0">
-              <h2 className="title text-3xl">{part.part.name}</h2>
-              {part.part.plan && <p className="font-serif text-lg">{getLook(part.part.plan.look).words}</p>}
-              <table className="mt-2 w-full">
-                <thead>
-                  <tr className="border-b border-ink text-left text-sm">
-                    <th scope="col">Done</th>
-                    <th scope="col">With</th>
-                    <th scope="col" className="text-right">
-                      On
-                    </th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {done.map(({ step, state }) => {
-                    const coat = state.coat?.coat
-                    const amount = coat && (coat.unit === 'g' ? `${coat.amount} g` : formatVolume(coat.amount, studio.units))
-                    return (
-                      <tr key={step.id} className="border-b border-line align-top">
-                        <td className="py-1 pr-3">{stepTitle(step)}</td>
-                        <td className="py-1 pr-3 text-soft">
-                          {coat
-                            ? [getFamily(coat.family).words, amount, coat.mix, coat.applicator].filter(Boolean).join(', ')
-                            : withWhat(step)}
-                        </td>
-                        <td className="whitespace-nowrap py-1 text-right">{state.endedAt && date(state.endedAt)}</td>
-                      </tr>
-                    )
-                  })}
-                  {done.length === 0 && (
-                    <tr>
-                      <td colSpan={3} className="py-2 text-soft">
-                        Nothing done yet.
-                      </td>
-                    </tr>
-                  )}
-                </tbody>
-              </table>
-            </div>
-          </section>
-        )
-      })}
+      {journey.parts.map((part) => (
+        <PartRecord key={part.part.id} part={part} units={studio.units} date={date} />
+      ))}
       <footer className="mt-8 break-inside-avoid border-t-2 border-ink pt-4 font-serif text-lg">
         <h2 className="title text-2xl">Care</h2>
         <p>
@@ -128,5 +76,62 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
         </p>
       </footer>
     </article>
+  )
+}
+
+/** One part: its section, and everything that was done on it, by whatever plan, in the order it was done. */
+function PartRecord({ part, units, date }: { part: PartJourney; units: UnitSystem; date: (instant: string) => string }) {
+  const { part: facts, done } = part
+  // a coat may be written down on a step that nobody ended
+  const loose = part.steps.filter(({ state }) => state.status !== 'done' && state.coats.length > 0)
+  return (
+    <section className="mt-8 grid break-inside-avoid gap-x-6 gap-y-3 sm:grid-cols-[11rem_1fr] print:grid-cols-[11rem_1fr]">
+      <div>
+        <Section model={sectionOf(part)} className="w-36 sm:w-full" />
+        <p className="eyebrow mt-2">
+          {getSubstrate(facts.substrate).words}; found on it: {getExistingFinish(facts.existing).words};{' '}
+          {formatArea(areaOfPart(facts), units)}
+        </p>
+      </div>
+      <div className="min-w-0">
+        <h2 className="title text-3xl">{facts.name}</h2>
+        {facts.plan && <p className="font-serif text-lg">{getLook(facts.plan.look).words}</p>}
+        <table className="mt-2 w-full">
+          <thead>
+            <tr className="border-b border-ink text-left text-sm">
+              <th scope="col">Done</th>
+              <th scope="col">With</th>
+              <th scope="col" className="text-right">
+                On
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {[...done, ...loose].map(({ step, state }) => (
+              <tr key={step.id} className="border-b border-line align-top">
+                <td className="py-1 pr-3">{stepTitle(step)}</td>
+                <td className="py-1 pr-3 text-soft">
+                  {state.coats.length > 0
+                    ? state.coats.map(({ id, coat }) => (
+                        <span key={id} className="block">
+                          {laidWords(coat, units)}
+                        </span>
+                      ))
+                    : withWhat(step)}
+                </td>
+                <td className="whitespace-nowrap py-1 text-right">{date(state.endedAt ?? state.coats[0]?.at ?? '')}</td>
+              </tr>
+            ))}
+            {done.length + loose.length === 0 && (
+              <tr>
+                <td colSpan={3} className="py-2 text-soft">
+                  Nothing done yet.
+                </td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </div>
+    </section>
   )
 }

@@ -65,7 +65,7 @@ describe('what is kept', () => {
   })
   test('a server that fails has stored nothing; one that answered but was not heard stores it once', async () => {
     await keep(note(1))
-    server.answers = () => new Response('broken', { status: 500 })
+    server.answers = () => new Response('broken', { status: 503 })
     expect((await sendKept('entries')).reachable).toBe(false)
     // stored, and the line broke before the answer came
     server.answers = (id) => {
@@ -93,6 +93,16 @@ describe('what is kept', () => {
     await mark({ ...refused, issue: null })
     await sendKept('entries')
     expect(await listKept()).toEqual([])
+  })
+  test('what the server breaks over is passed by after the third time, and nothing behind it waits for good', async () => {
+    for (const n of [1, 2]) await keep(note(n))
+    server.answers = (id) => (id === 'entry 1' ? new Response('broken', { status: 500 }) : ok())
+    expect((await sendKept('entries')).reachable).toBe(false)
+    expect((await sendKept('entries')).reachable).toBe(false)
+    expect(server.stored).toEqual([])
+    expect((await sendKept('entries')).reachable).toBe(true)
+    expect(server.stored).toEqual(['entry 2'])
+    expect(await listKept()).toMatchObject([{ typed: { entryId: 'entry 1' }, issue: 'not-storable' }])
   })
   test('two sendings at once send each thing once', async () => {
     for (const n of [1, 2, 3]) await keep(note(n))

@@ -1,8 +1,8 @@
 /** What was written on this device and is not known to be stored: kept in the browser's own database, in order. */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { BenchAction } from '@/core/input/bench'
-import type { Photo } from '@/core/piece/piece'
 import type { IssueCode } from '@/core/input/issues'
+import type { Photo } from '@/core/piece/piece'
 
 /** A photograph beside what is written: where it belongs; its id is its entry's. */
 export interface PhotoTyped {
@@ -27,8 +27,10 @@ export interface Kept {
   issue: IssueCode | null
   /** what was wrong with which field, where the server said so */
   fields?: Record<string, string>
+  /** how often the server broke over it */
+  faults?: number
 }
-export type Draft = Omit<Kept, 'seq' | 'issue' | 'fields'>
+export type Draft = Omit<Kept, 'seq' | 'issue' | 'fields' | 'faults'>
 
 interface Schema extends DBSchema {
   outbox: { key: number; value: Omit<Kept, 'seq'> & { seq?: number } }

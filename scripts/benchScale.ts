@@ -1,0 +1,198 @@
+/**
+ * Every page of a small studio (the demo) and of a large one, in one run on two databases of one cluster: answer against the
+ * empty page, large against small, statements, rows read of the log, bytes of HTML and of script. Fails past the limits below.
+ * Usage: npm run bench:scale [ROUNDS], after a build.
+ */
+import { execFile, spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { promisify } from 'node:util'
+import { gzipSync } from 'node:zlib'
+import pg from 'pg'
+import { growStudio } from './scaleStudio'
+
+const rounds = Number(process.argv[2] ?? 30)
+/** the most that is allowed: large ÷ small, large ÷ empty page, kB of script gzipped, kB of a piece's HTML */
+const limits = { growth: 1.2, empty: 3, readOnlyScript: 160, benchScript: 240, pieceHtml: 80 }
+/** pages that are read, not written on */
+const readOnly = new Set(['record', 'story', 'way', 'pieces', 'learned'])
+
+const run = promisify(execFile)
+const home = mkdtempSync(join(tmpdir(), 'itinerum-scale-'))
+await run('chmod', ['755', home])
+const env = {
+  ...process.env,
+  ITINERUM_HOME: home,
+  ITINERUM_PG_FLAGS:
+    '-c fsync=off -c synchronous_commit=off -c shared_preload_libraries=pg_stat_statements -c shared_buffers=256MB',
+}
+const { stdout } = await run('./itinerum', ['database', 'up'], { env })
+const [ownerUrl, appUrl] = stdout.trim().split('\n').slice(-2) as [string, string]
+const secret = new URL(appUrl).password
+const named = (url: string, database: string) => url.replace(/\/[^/]*$/, `/${database}`)
+const asOwner = async (database: string) => {
+  const client = new pg.Client({ connectionString: named(ownerUrl, database) })
+  await client.connect()
+  return client
+}
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => resolve(port))
+    })
+  })
+
+interface Studio {
+  name: 'small' | 'large'
+  address: string
+  owner: pg.Client
+  server: ChildProcess
+  pieces: Record<string, string>
+}
+
+async function serve(name: 'small' | 'large'): Promise<Studio> {
+  const root = await asOwner('postgres')
+  await root.query(`create database ${name}`)
+  await root.end()
+  const prepared = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
+    env: { ...env, ITINERUM_OWNER_URL: named(ownerUrl, name), ITINERUM_APP_SECRET: secret },
+  })
+  const studio = prepared.stdout.trim().split('\n').at(-1) ?? ''
+  const owner = await asOwner(name)
+  await owner.query('create extension pg_stat_statements')
+  if (name === 'large') await growStudio(owner, studio)
+  await owner.query('vacuum analyze')
+  const port = await freePort()
+  const address = `http://127.0.0.1:${port}`
+  const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    env: { ...env, DATABASE_URL: named(appUrl, name), ITINERUM_STUDIO: studio },
+    stdio: 'ignore',
+  })
+  for (let tries = 0; tries < 300; tries += 1) {
+    const there = await fetch(`${address}/api/health`).then(
+      ({ ok }) => ok,
+      () => false,
+    )
+    if (there) break
+    await new Promise((wait) => setTimeout(wait, 100))
+  }
+  const { rows } = await owner.query<{ name: string; id: string; part: string }>(
+    `select p.name, p.id, a.id as part from piece p join part a on a.piece_id = p.id and a.position = 0
+     where p.name in ('Washstand with a splashback', 'Hall settle')`,
+  )
+  const piece = rows.find((row) => row.name.startsWith('Washstand')) ?? rows[0]
+  if (!piece) throw new Error('the demo has no washstand')
+  return { name, address, owner, server, pieces: { piece: piece.id, part: piece.part } }
+}
+const studios = [await serve('small'), await serve('large')] as const
+const [small, large] = studios
+const facts = await large.owner.query<{ words: string }>(
+  `select format('%s pieces, %s under way, %s log lines, %s photographs, %s tins, %s readings', (select count(*) from piece),
+     (select count(*) from piece where ended_at is null), (select count(*) from entry), (select count(*) from photo),
+     (select count(*) from lot), (select count(*) from reading)) as words`,
+)
+console.log(`the large studio: ${facts.rows[0]?.words}`)
+
+const pathsOf = ({ pieces }: Studio): Record<string, string> => ({
+  empty: '/blank',
+  bench: '/',
+  pieces: '/pieces',
+  shelf: '/shelf',
+  house: '/house',
+  air: '/air',
+  learned: '/learned',
+  intake: '/pieces/new',
+  piece: `/pieces/${pieces.piece}`,
+  money: `/pieces/${pieces.piece}/money`,
+  way: `/pieces/${pieces.piece}/way`,
+  story: `/pieces/${pieces.piece}/story`,
+  record: `/pieces/${pieces.piece}/record`,
+  plan: `/pieces/${pieces.piece}/plan/${pieces.part}`,
+  find: `/pieces/${pieces.piece}/find/${pieces.part}`,
+  facts: `/pieces/${pieces.piece}/facts`,
+  part: `/pieces/${pieces.piece}/part/${pieces.part}`,
+})
+const names = Object.keys(pathsOf(small))
+
+async function answer(studio: Studio, name: string): Promise<string> {
+  const path = pathsOf(studio)[name] ?? ''
+  const response = await fetch(`${studio.address}${path}`)
+  const body = await response.text()
+  if (!response.ok) throw new Error(`${studio.name} ${path} answered ${response.status}`)
+  return body
+}
+
+/** Statements and rows of the log read by one page; the counters are written a moment after. */
+async function cost(studio: Studio, name: string): Promise<{ statements: number; logRows: number }> {
+  const read = async () => {
+    await new Promise((wait) => setTimeout(wait, 1_100))
+    const { rows } = await studio.owner.query<{ calls: string; rows: string }>(
+      `select (select sum(calls) from pg_stat_statements s join pg_roles r on r.oid = s.userid where r.rolname = 'itinerum_app'
+                 and s.dbid = (select oid from pg_database where datname = current_database())) as calls,
+              (select seq_tup_read + coalesce(idx_tup_fetch, 0) from pg_stat_user_tables where relname = 'entry') as rows`,
+    )
+    return { calls: Number(rows[0]?.calls ?? 0), rows: Number(rows[0]?.rows ?? 0) }
+  }
+  const before = await read()
+  await answer(studio, name)
+  const after = await read()
+  return { statements: after.calls - before.calls, logRows: after.rows - before.rows }
+}
+
+const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN
+const spans = new Map<string, number[]>()
+for (let round = -10; round < rounds; round += 1)
+  for (const name of names)
+    for (const studio of studios) {
+      const begun = performance.now()
+      await answer(studio, name)
+      if (round >= 0)
+        spans.set(`${studio.name} ${name}`, [...(spans.get(`${studio.name} ${name}`) ?? []), performance.now() - begun])
+    }
+
+const scripts = new Map<string, number>()
+async function scriptBytes(html: string): Promise<number> {
+  const sources = [...new Set([...html.matchAll(/<script[^>]+src="([^"]+)"/g)].map(([, src]) => src ?? ''))]
+  let sum = 0
+  for (const src of sources) {
+    if (!scripts.has(src))
+      scripts.set(src, gzipSync(Buffer.from(await (await fetch(`${large.address}${src}`)).arrayBuffer())).length)
+    sum += scripts.get(src) ?? 0
+  }
+  return sum
+}
+
+const over: string[] = []
+const empty = median(spans.get('large empty') ?? [])
+console.log('page        large ms   ÷ empty   ÷ small   statements   log rows (small → large)   HTML kB   script kB gz')
+for (const name of names) {
+  const [s, l] = [median(spans.get(`small ${name}`) ?? []), median(spans.get(`large ${name}`) ?? [])]
+  const html = await answer(large, name)
+  const [before, after] = [await cost(small, name), await cost(large, name)]
+  const script = (await scriptBytes(html)) / 1000
+  const kilobytes = Buffer.byteLength(html) / 1000
+  const growth = l / s
+  const of = l / empty
+  console.log(
+    `${name.padEnd(10)} ${l.toFixed(1).padStart(9)} ${of.toFixed(2).padStart(9)} ${growth.toFixed(2).padStart(9)} ${String(after.statements).padStart(12)} ${`${before.logRows} → ${after.logRows}`.padStart(26)} ${kilobytes.toFixed(0).padStart(9)} ${script.toFixed(0).padStart(12)}`,
+  )
+  if (growth > limits.growth) over.push(`${name}: large ÷ small ${growth.toFixed(2)} above ${limits.growth}`)
+  if (of > limits.empty) over.push(`${name}: ${of.toFixed(2)} × the empty page, above ${limits.empty}`)
+  if (readOnly.has(name) && script > limits.readOnlyScript)
+    over.push(`${name}: ${script.toFixed(0)} kB of script above ${limits.readOnlyScript}`)
+  if (name === 'bench' && script > limits.benchScript)
+    over.push(`bench: ${script.toFixed(0)} kB of script above ${limits.benchScript}`)
+  if (name === 'piece' && kilobytes > limits.pieceHtml)
+    over.push(`a piece: ${kilobytes.toFixed(0)} kB of HTML above ${limits.pieceHtml}`)
+}
+for (const { server, owner } of studios) {
+  server.kill()
+  await owner.end()
+}
+await run('./itinerum', ['database', 'down'], { env })
+rmSync(home, { recursive: true, force: true })
+for (const line of over) console.error(line)
+process.exit(over.length > 0 ? 1 : 0)

@@ -1,0 +1,34 @@
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import { getPieceView } from '@/app/_server/load'
+import { PartForm } from '@/ui/piece/PartForm'
+import { TakeOut } from '@/ui/piece/TakeOut'
+
+export const metadata = { title: 'A part put right' }
+
+export default async function ChangePart({ params }: { params: Promise<{ id: string; part: string }> }) {
+  const { journey } = await getPieceView(params)
+  const { piece, parts, takenOut } = journey.file
+  const wanted = (await params).part
+  const part = [...parts, ...takenOut].find(({ id }) => id === wanted)
+  if (!part) notFound()
+  const out = takenOut.includes(part)
+  return (
+    <div className="pt-6">
+      <p className="text-lg">
+        <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
+      </p>
+      <h1 className="title text-5xl">{part.name}, put right</h1>
+      <p className="mt-1 max-w-prose text-lg text-soft">
+        What it was stays in the log. A plan that is in force keeps its amounts and minutes until the finish is chosen anew.
+      </p>
+      {!out && <PartForm pieceId={piece.id} part={part} />}
+      <TakeOut pieceId={piece.id} part={{ id: part.id, name: part.name }} out={out} alone={parts.length === 1} />
+      {!out && parts.some(({ count }) => count > 1) && (
+        <p className="mt-8 text-lg">
+          One of a set leaves before the others? <Link href={`/pieces/${piece.id}/split`}>Split the set</Link>.
+        </p>
+      )}
+    </div>
+  )
+}
