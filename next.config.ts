@@ -6,6 +6,8 @@ const config: NextConfig = {
   // `./itinerum test types` checks them, once; a start need not
   typescript: { ignoreBuildErrors: true },
   serverExternalPackages: ['pg', 'sharp'],
+  // the door sees the framework's own headers too, and stops those that can't be read
+  skipProxyUrlNormalize: true,
   experimental: { serverActions: { bodySizeLimit: '512kb' } },
   headers: () =>
     Promise.resolve([

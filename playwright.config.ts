@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test'
 import { launch } from './e2e/browser'
 
-const once = /(photos|security|crash|keyboard|desk|offline|bench)\.spec\.ts/
+const once = /(photos|security|doors|crash|keyboard|desk|offline|bench)\.spec\.ts/
 
 /** Browser tests, against the server that `./itinerum test browser` starts with the demo studio. */
 export default defineConfig({
@@ -10,8 +10,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   // machines are shared: what is waited for comes when it comes, and what must be quick says so in its test
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   use: {
     baseURL: process.env.ITINERUM_URL,
     launchOptions: launch,

@@ -24,7 +24,12 @@ export default defineConfig({
       {
         resolve: { alias },
         // every file has a database of its own
-        test: { testTimeout: 60_000, name: 'database', include: ['src/db/**/*.test.ts'], globalSetup: ['src/db/testing/cluster.ts'] },
+        test: {
+          testTimeout: 60_000,
+          name: 'database',
+          include: ['src/db/**/*.test.ts'],
+          globalSetup: ['src/db/testing/cluster.ts'],
+        },
       },
     ],
   },

@@ -2,6 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { expectAxeClean } from './axe'
+import { openDiffering } from './browser'
 
 /** Counts every tap on a button, choice or field between its making and the asking. */
 async function countTaps(page: Page): Promise<() => Promise<number>> {
@@ -86,7 +87,7 @@ test('an unusual coat takes six taps: half the tin, a heavy film, a word, and it
   const taps = await countTaps(page)
   await done.click()
   const sheet = page.getByRole('dialog')
-  await sheet.getByText('Something was different').click()
+  await openDiffering(page)
   await sheet.getByRole('button', { name: '½ of the tin' }).click()
   await sheet.getByRole('button', { name: 'heavy', exact: true }).click()
   await sheet.getByRole('button', { name: 'Patchy, drying light' }).click()
@@ -237,7 +238,7 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
   // the mix made for this step is what its coat takes, unless somebody says otherwise
   await expect(sheet.getByText('from the mix paint : water 1 : 1')).toBeVisible()
   await expectAxeClean(page)
-  await sheet.getByText('Something was different').click()
+  await openDiffering(page)
   await expect(sheet.getByLabel('From the mix')).toContainText('120 ml left')
   await expectAxeClean(page)
   await sheet.getByLabel('Amount, ml').fill('50')

@@ -1,5 +1,5 @@
-/** How Debian's Chromium is started where no network is reached and nothing may be asked of one. */
-import type { LaunchOptions } from '@playwright/test'
+/** How Debian's Chromium is started where no network is reached and nothing may be asked of one; and what several journeys do. */
+import { expect, type LaunchOptions, type Page } from '@playwright/test'
 
 export const launch: LaunchOptions = {
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
@@ -12,4 +12,12 @@ export const launch: LaunchOptions = {
     '--disable-component-update',
     '--disable-sync',
   ],
+}
+
+/** Opens what a coat differed by: once the sheet takes taps, for it lets the second half of a double tap fall. */
+export async function openDiffering(page: Page) {
+  const sheet = page.getByRole('dialog')
+  await expect(sheet).toBeVisible()
+  await expect(sheet.locator('[role=group][aria-disabled]')).toHaveCount(0)
+  await sheet.getByText('Something was different').click()
 }

@@ -162,6 +162,8 @@ test('a part seen late is added, and the desk says what it does to the whole pie
   await page.getByLabel('Called').fill('Apron')
   await page.getByLabel('Made of').selectOption({ label: 'solid wood, close-grained' })
   await page.getByLabel('On it now').selectOption({ label: 'varnish or polyurethane' })
+  // as old as the rest of it: what nobody looked at would be worked wet, and not in one go with the body
+  await page.getByLabel('Lead', { exact: true }).selectOption({ label: 'finish surely younger than 1980' })
   await page.getByLabel('Width').fill('100')
   await page.getByLabel('Height').fill('20')
   await page.getByRole('button', { name: 'Add the part' }).click()
@@ -187,13 +189,13 @@ test('three taps find shellac, and the part and its log know it', async ({ page 
   await expect(page.getByRole('heading', { name: /^Alcohol/ })).toBeVisible()
   await page.getByRole('button', { name: 'it goes soft or sticky' }).click()
   await expect(page.getByText('Sure enough: shellac.')).toBeVisible()
-  await page.getByLabel('When it was last painted or varnished').selectOption({ label: 'I don’t know' })
+  await page.getByLabel('The oldest coat on it').selectOption({ label: 'I don’t know' })
   await expect(page.getByText(/^Lead is possible: no dry abrasion/)).toBeVisible()
   await page.getByRole('button', { name: 'Write it on the part' }).click()
   await expect(page.getByText(/solid wood, close-grained, shellac/)).toBeVisible()
   await page.getByRole('link', { name: `Work box, ${project.name}` }).click()
-  await expect(page.getByText(/alcohol: — → softens/)).toBeVisible()
-  await expect(page.getByText(/existing: unknown → shellac/)).toBeVisible()
+  await expect(page.getByText(/alcohol on a white cloth, one minute: it goes soft or sticky/)).toBeVisible()
+  await expect(page.getByText(/on it: not known yet → shellac/)).toBeVisible()
 })
 
 test('the house’s working hours are kept and what is no day is refused', async ({ page }, { project }) => {

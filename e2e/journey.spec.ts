@@ -18,6 +18,7 @@
  */
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
+import { openDiffering } from './browser'
 
 const figure = (page: Page, key: string) => page.locator(`[data-figure="${key}"]`)
 const partWay = (page: Page) => page.getByRole('region', { name: 'Case' })
@@ -45,7 +46,7 @@ async function buy(page: Page, product: RegExp, code: string) {
 async function coat(page: Page, amount: string, { code, note = '' }: { code: string; note?: string }) {
   const sheet = page.getByRole('dialog')
   await expect(sheet).toBeVisible()
-  await sheet.getByText('Something was different').click()
+  await openDiffering(page)
   const tin = sheet.getByLabel('From').getByRole('option', { name: `Tin ${code}` })
   await sheet.getByLabel('From').selectOption((await tin.getAttribute('value')) ?? '')
   await sheet.getByLabel(/^Amount/).fill(amount)

@@ -1,4 +1,5 @@
 /** Photographs: told by their content, turned upright, stripped, in two sizes; clear answers to what is none. */
+import { readFileSync } from 'node:fs'
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
@@ -8,14 +9,12 @@ async function pieceId(page: Page): Promise<string> {
   const href = await page.locator('a', { hasText: 'Hall settle' }).first().getAttribute('href')
   return href?.split('/').at(-1) ?? ''
 }
+const takenAt = new Date().toISOString()
 const put = (request: APIRequestContext, baseURL: string | undefined, piece: string, id: string, data: Buffer) =>
-  request.put(
-    `/api/photos/${id}?${new URLSearchParams({ piece, moment: 'before', at: new Date().toISOString(), alt: 'A settle' })}`,
-    {
-      data,
-      headers: { origin: baseURL ?? '', 'content-type': 'application/octet-stream' },
-    },
-  )
+  request.put(`/api/photos/${id}?${new URLSearchParams({ piece, moment: 'before', at: takenAt, alt: 'A settle' })}`, {
+    data,
+    headers: { origin: baseURL ?? '', 'content-type': 'application/octet-stream' },
+  })
 
 test('a sideways photograph of 30 megapixels is stored upright, small, without where it was taken', async ({
   page,
@@ -76,4 +75,78 @@ test('a text named .jpg, an empty file and a torn one are each told what they ar
     Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>'),
   )
   expect(svg.status()).toBe(415)
+})
+
+test('a real photograph of more than 10 MB arrives whole, and one of more than 40 MB is told its size', async ({
+  page,
+  request,
+  baseURL,
+}) => {
+  const piece = await pieceId(page)
+  // noise can't be made small: what a camera writes of gravel
+  const noise = (side: number) =>
+    sharp({
+      create: {
+        width: side,
+        height: side,
+        channels: 3,
+        background: '#888',
+        noise: { type: 'gaussian', mean: 128, sigma: 60 },
+      },
+    })
+      .jpeg({ quality: 100, chromaSubsampling: '4:4:4' })
+      .toBuffer()
+  const large = await noise(3200)
+  expect(large.length).toBeGreaterThan(11_000_000)
+  expect(large.length).toBeLessThan(40_000_000)
+  const id = uuidv7()
+  const stored = await put(request, baseURL, piece, id, large)
+  expect([stored.status(), await stored.json()]).toEqual([201, { id, width: 1600, height: 1600 }])
+  const kept = await sharp(await (await request.get(`/api/photos/${id}?size=large`)).body()).metadata()
+  expect(kept).toMatchObject({ format: 'webp', width: 1600, height: 1600 })
+  // by the browser's own way too: through the outbox, as a phone sends it
+  await page.goto(`/pieces/${piece}`)
+  const before = await page.locator('img[src*="/api/photos/"]').count()
+  await page.locator('input[type=file]').first().setInputFiles({ name: 'gravel.jpg', mimeType: 'image/jpeg', buffer: large })
+  await expect.poll(() => page.locator('img[src*="/api/photos/"]').count(), { timeout: 60_000 }).toBe(before + 1)
+  const tooBig = await put(request, baseURL, piece, uuidv7(), Buffer.concat([large, Buffer.alloc(41_000_000 - large.length)]))
+  expect([tooBig.status(), ((await tooBig.json()) as { words: string }).words]).toEqual([413, expect.stringContaining('40 MB')])
+})
+
+test('a phone’s HEIC is taken as any photograph is', async ({ page, request, baseURL }) => {
+  const piece = await pieceId(page)
+  const id = uuidv7()
+  const stored = await put(request, baseURL, piece, id, readFileSync('e2e/fixtures/phone.heic'))
+  expect(stored.status()).toBe(201)
+  const seen = await sharp(await (await request.get(`/api/photos/${id}?size=large`)).body()).metadata()
+  expect(seen.format).toBe('webp')
+})
+
+test('119 megapixels and a bomb are refused by their header, before they are unpacked', async ({ page, request, baseURL }) => {
+  const piece = await pieceId(page)
+  const flat = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: '#35506b' }, limitInputPixels: false })
+  // 10 900 × 10 900: 118.8 megapixels in a file of about a megabyte
+  const huge = await flat(10_900, 10_900).jpeg({ quality: 30 }).toBuffer()
+  const bomb = await flat(20_000, 20_000).png({ compressionLevel: 9 }).toBuffer()
+  for (const file of [huge, bomb]) {
+    const begun = Date.now()
+    const answer = await put(request, baseURL, piece, uuidv7(), file)
+    expect(answer.status()).toBe(413)
+    expect(((await answer.json()) as { words: string }).words).toContain('60 megapixels')
+    // unpacking it would take longer than all the rest
+    expect(Date.now() - begun).toBeLessThan(5_000)
+  }
+})
+
+test('another picture under an id that is taken is refused and says so', async ({ page, request, baseURL }) => {
+  const piece = await pieceId(page)
+  const id = uuidv7()
+  const picture = (background: string) =>
+    sharp({ create: { width: 40, height: 30, channels: 3, background } })
+      .png()
+      .toBuffer()
+  expect((await put(request, baseURL, piece, id, await picture('#35506b'))).status()).toBe(201)
+  const other = await put(request, baseURL, piece, id, await picture('#806040'))
+  expect([other.status(), await other.json()]).toEqual([409, expect.objectContaining({ issue: 'id-taken' })])
 })

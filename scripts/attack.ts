@@ -97,7 +97,14 @@ function send(address: string, { method, path, headers = {}, body }: Ask): Promi
   if (url.hostname !== '127.0.0.1') throw new Error('loopback only')
   return new Promise((resolve, reject) => {
     const asked = request(
-      { host: url.hostname, port: url.port, method, path, headers: { host: url.host, ...headers }, timeout: patienceMs },
+      {
+        host: url.hostname,
+        port: url.port,
+        method,
+        path: path.replace(/ /g, '%20'),
+        headers: { host: url.host, ...headers },
+        timeout: patienceMs,
+      },
       (response) => {
         let text = ''
         response.setEncoding('utf8')
@@ -452,6 +459,7 @@ function next(): Ask {
 const begun = Date.now()
 const counts = new Map<number, number>()
 const bad: string[] = []
+const brokenAfter: string[] = []
 let hangs = 0
 let sent = 0
 async function worker(): Promise<void> {
@@ -473,7 +481,7 @@ await Promise.all([1, 2, 3, 4].map(() => worker()))
 
 // every page as it was before, of every piece there is now
 const all = await own.ask<{ id: string; part: string | null }>(
-  'select p.id, (select a.id from part a where a.piece_id = p.id order by position limit 1) as part from piece p',
+  'select p.id, (select a.id from part a where a.piece_id = p.id and a.taken_out_at is null order by position limit 1) as part from piece p',
 )
 const after = [
   ...pages,
@@ -488,7 +496,7 @@ for (const path of after) {
   const { status } = await send(address, { method: 'GET', path }).catch(() => ({ status: 0 }))
   if (status !== 200) {
     broken += 1
-    bad.push(`broken afterwards (${status}): ${path}`)
+    brokenAfter.push(`broken afterwards (${status}): ${path}`)
   }
 }
 await own.end()
@@ -496,6 +504,7 @@ const told = [...counts].sort(([a], [b]) => a - b).map(([status, count]) => `${c
 console.log(
   `${sent} requests in ${Math.round((Date.now() - begun) / 1000)} s: ${told.join(', ')}; ${hangs} hung; ${after.length} pages after, ${broken} broken`,
 )
+bad.unshift(...brokenAfter)
 for (const line of bad.slice(0, 20)) console.error(line)
 if (bad.length > 0 || sent < wanted) process.exitCode = 1
 process.exit()

@@ -17,12 +17,29 @@ describe('who may write', () => {
 })
 
 describe('what goes out', () => {
-  test('another host’s name is sent away', () => expect(proxy(ask('GET', { host: 'itinerum.example' })).status).toBe(421))
-  test('a foreign write is refused before any page sees it', () => {
-    expect(proxy(ask('POST', { origin: 'http://elsewhere.example' })).status).toBe(403)
+  test('another host’s name is sent away', async () =>
+    expect((await proxy(ask('GET', { host: 'itinerum.example' }))).status).toBe(421))
+  test('a foreign write is refused before any page sees it', async () =>
+    expect((await proxy(ask('POST', { origin: 'http://elsewhere.example' }))).status).toBe(403))
+  test('an action’s body that no page of ours sends is stopped: half of one, a form, a flood', async () => {
+    const own = { origin: 'http://127.0.0.1:4700', 'next-action': 'a1', 'content-type': 'text/plain;charset=UTF-8' }
+    const sent = (body: string, over: Record<string, string> = {}) =>
+      proxy(
+        new NextRequest('http://127.0.0.1:4700/', {
+          method: 'POST',
+          body,
+          headers: { host: '127.0.0.1:4700', ...own, ...over },
+        }),
+      ).then(({ status }) => status)
+    expect(await sent('[{"note":"Seen."}]')).toBe(200)
+    expect(await sent('[{"note":"Se')).toBe(400)
+    expect(await sent('a=1', { 'content-type': 'multipart/form-data; boundary=x' })).toBe(415)
+    expect(await sent(JSON.stringify(['x'.repeat(300_000)]))).toBe(400)
+    expect(await sent('[]', { 'content-length': '900000000' })).toBe(413)
   })
-  test('every answer has a nonce of its own, and lets no other script in', () => {
-    const policies = [1, 2].map(() => proxy(ask('GET', {})).headers.get('content-security-policy') ?? '')
+  test('every answer has a nonce of its own, and lets no other script in', async () => {
+    const answers = await Promise.all([1, 2].map(() => proxy(ask('GET', {}))))
+    const policies = answers.map((answer) => answer.headers.get('content-security-policy') ?? '')
     expect(new Set(policies).size).toBe(2)
     for (const policy of policies) {
       expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/)

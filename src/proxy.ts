@@ -3,6 +3,7 @@
  * security policy with a nonce of its own, and a crowd is asked to come again.
  */
 import { NextResponse, type NextRequest } from 'next/server'
+import { isActionBody, isReadablePath, isRouterTree, mostActionBytes } from './actionBody'
 import { isOwnAddress, isOwnOrigin } from './origin'
 
 const reads = new Set(['GET', 'HEAD'])
@@ -35,12 +36,29 @@ const longestLine = 60
 const isCrowded = (): boolean =>
   ((globalThis as { itinerumPool?: { waitingCount: number } }).itinerumPool?.waitingCount ?? 0) > longestLine
 
-export function proxy(request: NextRequest) {
+/** What is wrong with what was sent; null where it can be read. */
+async function unreadable(request: NextRequest): Promise<{ words: string; status: number } | null> {
+  if (!isReadablePath(request.nextUrl.pathname)) return { words: 'This address can’t be read.', status: 400 }
+  const tree = request.headers.get('next-router-state-tree')
+  if (tree !== null && !isRouterTree(tree)) return { words: 'What was sent can’t be read.', status: 400 }
+  if (!request.headers.has('next-action')) return null
+  if (Number(request.headers.get('content-length') ?? 0) > mostActionBytes)
+    return { words: 'This is more than a page of ours ever sends.', status: 413 }
+  // no page of ours sends an action by a form
+  if (!request.headers.get('content-type')?.startsWith('text/plain'))
+    return { words: 'What was sent can’t be read.', status: 415 }
+  const text = await request.clone().text()
+  return text.length <= mostActionBytes && isActionBody(text) ? null : { words: 'What was sent can’t be read.', status: 400 }
+}
+
+export async function proxy(request: NextRequest) {
   if (!isOwnAddress(request.headers.get('host')))
     return new NextResponse('Ask on this machine itself, at 127.0.0.1.', { status: 421 })
   if (!isOwnWrite(request)) return new NextResponse('This write came from somewhere else and was refused.', { status: 403 })
   if (isCrowded() && request.nextUrl.pathname !== '/api/health')
     return new NextResponse('Too many ask at once. Come again in a moment.', { status: 503, headers: { 'retry-after': '2' } })
+  const wrong = await unreadable(request)
+  if (wrong) return new NextResponse(wrong.words, { status: wrong.status })
   const nonce = btoa(crypto.randomUUID())
   const csp = policy(nonce)
   const headers = new Headers(request.headers)

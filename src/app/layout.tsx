@@ -15,12 +15,11 @@ import * as houseActions from '@/app/_actions/house'
 import * as leaving from '@/app/_actions/leaving'
 import * as parts from '@/app/_actions/parts'
 import * as piece from '@/app/_actions/piece'
-import { listPeople } from '@/db/studio'
 import { HandsProvider } from '@/ui/outbox/hands'
 import { OutboxProvider } from '@/ui/outbox/outbox'
 import { OutboxLine } from '@/ui/outbox/OutboxLine'
 import { Live } from '@/ui/time/Live'
-import { loadStudio, readStudio } from '@/app/_server/session'
+import { loadHouse } from '@/app/_server/session'
 import './globals.css'
 
 export const metadata: Metadata = {
@@ -33,8 +32,8 @@ export const dynamic = 'force-dynamic'
 const actions = { ...bench, ...correct, ...houseActions, ...leaving, ...parts, ...piece }
 
 export default async function Layout({ children }: { children: ReactNode }) {
-  const { name, currency, units, zone } = await loadStudio()
-  const people = await readStudio(listPeople)
+  const { studio, people } = await loadHouse()
+  const { name, currency, units, zone } = studio
   const kept = (await cookies()).get('theme')?.value
   const theme: Theme | null = kept === 'light' || kept === 'dark' ? kept : null
   return (

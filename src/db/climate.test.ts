@@ -13,8 +13,11 @@ import {
   listSeen,
   saveRoom,
 } from './climate'
-import { addEntries, listOtherWork } from './entry'
-import { findPieceFile, listPiecesWithSnags } from './piece'
+import type { Plan } from '@/core/piece/piece'
+import { sumSnags, type SnagSum } from '@/core/piece/snags'
+import { addEntries, findSnagRecord, listOtherWork } from './entry'
+import { findPieceFile } from './piece'
+import { addPlan } from './pieceWrite'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { at, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
 
@@ -175,9 +178,29 @@ describe('what is said at the bench', () => {
     await here((client) => addEntries(client, db.here, [{ id: uuidv7(), ...late, at: '2026-05-06T10:00:00.000Z' }]))
     expect(await on('2026-05-06')).toBe(work.length + 1)
   })
-  test('pieces with a snag are found', async () => {
-    const found = await here<Awaited<ReturnType<typeof listPiecesWithSnags>>>((client) => listPiecesWithSnags(client, 10))
-    expect(found.map(({ id }) => id)).toContain(whole.piece.id)
+  test('what a snag has cost is read off the steps that mended it alone, and a struck one is no snag', async () => {
+    const mended = wholePiece()
+    await here((client) => storeWhole(client, db.here, mended))
+    const on = { pieceId: mended.piece.id, partId: mended.part.id, at: '2026-05-05T09:00:00.000Z' }
+    const snag = { id: uuidv7(), ...on, kind: 'snag', remedy: 'drips', severity: 'plain', spot: 4 } as const
+    const step = { ...mended.plan.steps[0], id: uuidv7(), mends: snag.id } as Plan['steps'][number]
+    const [begun, ended] = ['2026-05-05T10:00:00.000Z', '2026-05-05T10:25:00.000Z']
+    await here(async (client) => {
+      await addEntries(client, db.here, [snag])
+      await addPlan(client, db.here, mended.part.id, { ...mended.plan, id: uuidv7(), madeAt: on.at, steps: [step] })
+      const at = { ...on, stepId: step.id }
+      await addEntries(client, db.here, [
+        { id: uuidv7(), ...at, kind: 'started', at: begun },
+        { id: uuidv7(), ...at, kind: 'ended', at: ended },
+      ])
+    })
+    const sums = await here<SnagSum[]>(async (client) => sumSnags(await findSnagRecord(client, 10), Date.parse(ended)))
+    expect(sums.find(({ remedy }) => remedy === 'drips')).toEqual({ remedy: 'drips', count: 1, minutes: 25, money: 0 })
+    expect(sums.find(({ remedy }) => remedy === 'runs')).toMatchObject({ minutes: 0 })
+    const struck = { id: uuidv7(), ...on, kind: 'struck', corrects: snag.id } as const
+    await here((client) => addEntries(client, db.here, [struck]))
+    const after = await here<SnagSum[]>(async (client) => sumSnags(await findSnagRecord(client, 10), Date.parse(ended)))
+    expect(after.map(({ remedy }) => remedy)).not.toContain('drips')
   })
 })
 

@@ -5,9 +5,10 @@ import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import type { IssueCode } from '@/core/input/issues'
 import type { AssistEntry } from '@/core/log/assistance'
-import type { Entry, EntryDraft, EntryOf } from '@/core/log/entry'
+import { ofKind, type Entry, type EntryDraft, type EntryOf } from '@/core/log/entry'
 import { clockKinds } from '@/core/log/labour'
 import type { OtherWork } from '@/core/piece/journey'
+import type { SnagRecord } from '@/core/piece/snags'
 import { entryRow } from './entryRow'
 import { troubleOf, type Client } from './pool'
 import { many, query } from './rows'
@@ -164,3 +165,28 @@ const assistance = query(
 /** The fans and heat guns that stood by the parts given, in order of time, corrections applied. */
 export const listAssistance = (client: Client, partIds: readonly string[]): Promise<AssistEntry[]> =>
   many(client, assistance, [partIds])
+
+const lastSnags = query(
+  'a snag',
+  entryRow,
+  `select ${entryColumns} from entry e
+   where kind = 'snag' and not exists (select from entry c where c.corrects = e.id) order by at desc, id limit $1`,
+)
+const mendingSteps = query(
+  'a step that mends',
+  z.object({ stepId: z.string(), mends: z.string() }),
+  `select id as "stepId", mends from step where mends = any($1)`,
+)
+const entriesOfSteps = query(
+  'an entry',
+  entryRow,
+  `select ${entryColumns} from entry e
+   where step_id = any($1) and not exists (select from entry c where c.corrects = e.id) order by at, id`,
+)
+/** The last snags of any piece, at most `limit`, with what was done to mend them. */
+export async function findSnagRecord(client: Client, limit: number): Promise<SnagRecord> {
+  const snags = ofKind(await many(client, lastSnags, [limit]), 'snag')
+  if (snags.length === 0) return { snags, mending: [], log: [] }
+  const mending = await many(client, mendingSteps, [snags.map(({ id }) => id)])
+  return { snags, mending, log: await many(client, entriesOfSteps, [mending.map(({ stepId }) => stepId)]) }
+}

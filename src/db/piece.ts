@@ -35,17 +35,6 @@ export const listEndedPieces = (
   after: EndedCursor | null,
 ): Promise<(Piece & { endedAt: string })[]> => many(client, endedPieces, [limit, after?.endedAt ?? null, after?.id ?? null])
 
-const snaggedPieces = query(
-  'a piece',
-  pieceRow,
-  `select ${pieceColumns} from piece p
-   join (select e.piece_id, max(e.at) as last from entry e where e.kind = 'snag' group by e.piece_id order by last desc limit $1) s
-     on s.piece_id = p.id
-   order by s.last desc, p.id desc`,
-)
-/** Pieces on which a snag was written down, the latest first. */
-export const listPiecesWithSnags = (client: Client, limit: number): Promise<Piece[]> => many(client, snaggedPieces, [limit])
-
 const pieceById = query('a piece', pieceRow, `select ${pieceColumns} from piece p where p.id = $1`)
 export const findPiece = (client: Client, id: string): Promise<Piece | null> => maybe(client, pieceById, [id])
 

@@ -9,7 +9,7 @@ import { climateIn, climatesOf, homeOf, type Room } from '@/core/climate/rooms'
 import { readPiece, readPieces, type ReadingContext, type Journey } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import type { Client } from '@/db/pool'
-import { findPieceFile, listEndedPieces, listOpenPieces, listPieceFiles, listPiecesWithSnags, type EndedCursor } from '@/db/piece'
+import { findPieceFile, listEndedPieces, listOpenPieces, listPieceFiles, type EndedCursor } from '@/db/piece'
 import type { SalesChannel, Studio } from '@/core/house/studio'
 import { workIn } from '@/core/log/labour'
 import { batchesIn, type Batch } from '@/core/log/batch'
@@ -84,12 +84,6 @@ async function readWorkshop(client: Client, nowMs: number, files: readonly Piece
 /** Every piece in the workshop. */
 export const loadWorkshop = (): Promise<Workshop> =>
   readStudio(async (client) => readWorkshop(client, Date.now(), await listPieceFiles(client, await listOpenPieces(client))))
-
-/** The pieces on which something went wrong, read as everywhere else; the latest taken in, at most `limit`. */
-export const loadSnagged = (limit: number): Promise<Workshop> =>
-  readStudio(async (client) =>
-    readWorkshop(client, Date.now(), await listPieceFiles(client, await listPiecesWithSnags(client, limit))),
-  )
 
 export interface PiecesPage extends Workshop {
   ended: Journey[]

@@ -3,8 +3,8 @@ import 'server-only'
 import { cache } from 'react'
 import type pg from 'pg'
 import { asStudio, makePool, type Client } from '@/db/pool'
-import type { Studio } from '@/core/house/studio'
-import { getStudio } from '@/db/studio'
+import type { Person, Studio } from '@/core/house/studio'
+import { getStudio, listPeople } from '@/db/studio'
 
 const holder = globalThis as { itinerumPool?: pg.Pool }
 
@@ -33,5 +33,8 @@ export const readStudio = <T>(work: (client: Client, studioId: string) => Promis
   return asStudio(pool(), id, (client) => work(client, id), 'read')
 }
 
-/** The studio's facts, read once a request. */
-export const loadStudio = cache((): Promise<Studio> => readStudio(getStudio))
+/** The studio's facts and its people, read once a request. */
+export const loadHouse = cache((): Promise<{ studio: Studio; people: Person[] }> =>
+  readStudio(async (client) => ({ studio: await getStudio(client), people: await listPeople(client) })),
+)
+export const loadStudio = async (): Promise<Studio> => (await loadHouse()).studio

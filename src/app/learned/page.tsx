@@ -4,22 +4,22 @@ import { getRemedy } from '@/core/craft/remedies'
 import { formatMoney } from '@/core/measure/money'
 import { sumSnags } from '@/core/piece/snags'
 import { listDryingFigures, listLearned } from '@/db/climate'
+import { findSnagRecord } from '@/db/entry'
 import { Lessons } from '@/ui/learn/Lessons'
 import { spanWords } from '@/words/time'
 import { lessonsIn } from '@/app/_server/lessons'
-import { loadSnagged } from '@/app/_server/load'
-import { withStudio } from '@/app/_server/session'
+import { loadStudio, readStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Learned' }
-/** pieces looked back at for what went wrong */
-const mostPieces = 60
+/** snags looked back on */
+const mostSnags = 60
 /** figures taken up that are still told of */
 const mostFigures = 40
 
 export default async function Learned() {
-  const { studio, journeys } = await loadSnagged(mostPieces)
-  const snags = sumSnags(journeys)
-  const { lessons, learned, figures } = await withStudio(async (client) => ({
+  const studio = await loadStudio()
+  const { snags, lessons, learned, figures } = await readStudio(async (client) => ({
+    snags: sumSnags(await findSnagRecord(client, mostSnags), clock()),
     lessons: await lessonsIn(client),
     learned: await listLearned(client),
     figures: await listDryingFigures(client, mostFigures),
@@ -75,3 +75,5 @@ export default async function Learned() {
     </div>
   )
 }
+
+const clock = () => Date.now()

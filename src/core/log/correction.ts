@@ -25,7 +25,9 @@ export interface Correction {
  */
 export function correctedEntry(old: Entry, typed: Correction): EntryDraft | null {
   const { recordedAt: _, ...kept } = old
-  const base = { id: typed.entryId, at: typed.at, corrects: old.id, note: typed.note }
+  // a time is typed to the minute: the same minute is the same moment, and keeps its place in the log
+  const at = minuteOf(typed.at) === minuteOf(old.at) ? old.at : typed.at
+  const base = { id: typed.entryId, at, corrects: old.id, note: typed.note }
   switch (kept.kind) {
     case 'coat': {
       const { coat } = kept
@@ -82,3 +84,5 @@ export function correctedEntry(old: Entry, typed: Correction): EntryDraft | null
       return { ...kept, ...base }
   }
 }
+
+const minuteOf = (instant: string): number => Math.floor(Date.parse(instant) / 60_000)

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { at, entry, ms, onStep } from '@/core/testing/piece'
+import { correctedEntry, type Correction } from './correction'
 import { effectiveLog, historyOf, ofKind, type Entry } from './entry'
 import { stateOf, stepStates } from './stepStates'
 
@@ -46,4 +47,27 @@ describe('a step', () => {
   test('left out it is neither waiting nor done', () => {
     expect(state(entry('left-out', at('09:00'), onStep('s')))).toMatchObject({ status: 'left-out', endedAt: null })
   })
+})
+
+describe('put right', () => {
+  const ended = entry('ended', '2026-05-04T09:00:41.500Z', { ...onStep('s'), minutes: null })
+  const typed: Correction = {
+    entryId: 'new',
+    at: '2026-05-04T09:00:00.000Z',
+    note: null,
+    minutes: 25,
+    productId: null,
+    mix: null,
+    amount: null,
+    applicator: null,
+    film: null,
+    costKind: null,
+    money: null,
+    fees: null,
+    channelId: null,
+  }
+  test('the same minute typed is the same moment: the line keeps its place among those of that minute', () =>
+    expect(correctedEntry(ended, typed)).toMatchObject({ at: ended.at, minutes: 25, corrects: ended.id }))
+  test('another minute is another moment', () =>
+    expect(correctedEntry(ended, { ...typed, at: '2026-05-04T08:59:00.000Z' })?.at).toBe('2026-05-04T08:59:00.000Z'))
 })

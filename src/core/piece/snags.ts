@@ -1,6 +1,6 @@
 /** What went wrong on a piece, and what mending it has cost: minutes by the log, material by the coats. Pure. */
-import { ofKind, type EntryOf } from '@/core/log/entry'
-import { isAhead } from '@/core/log/stepStates'
+import { ofKind, type Entry, type EntryOf } from '@/core/log/entry'
+import { isAhead, stateOf, stepStates } from '@/core/log/stepStates'
 import type { Journey } from './journey'
 import type { Part } from './piece'
 
@@ -42,13 +42,26 @@ export interface SnagSum {
   minutes: number
   money: number
 }
+/** Snags looked back on, of any piece: which steps mended each, and what was written on those steps, corrections applied. */
+export interface SnagRecord {
+  snags: readonly EntryOf<'snag'>[]
+  mending: readonly { stepId: string; mends: string }[]
+  log: readonly Entry[]
+}
 
-/** What each kind of snag has cost over many pieces, the dearest in minutes first. */
-export function sumSnags(journeys: readonly Journey[]): SnagSum[] {
+/** What each kind of snag has cost, the dearest in minutes first; two mended by one person at one time share the minutes. */
+export function sumSnags({ snags, mending, log }: SnagRecord, nowMs: number): SnagSum[] {
+  const states = stepStates(log, nowMs)
   const sums = new Map<EntryOf<'snag'>['remedy'], SnagSum>()
-  for (const { entry, minutes, money } of journeys.flatMap(snagsOf)) {
-    const sum = sums.get(entry.remedy) ?? { remedy: entry.remedy, count: 0, minutes: 0, money: 0 }
-    sums.set(entry.remedy, { ...sum, count: sum.count + 1, minutes: sum.minutes + minutes, money: sum.money + money })
+  for (const { id, remedy } of snags) {
+    const sum = sums.get(remedy) ?? { remedy, count: 0, minutes: 0, money: 0 }
+    const worked = mending.filter(({ mends }) => mends === id).map(({ stepId }) => stateOf(states, stepId))
+    sums.set(remedy, {
+      ...sum,
+      count: sum.count + 1,
+      minutes: sum.minutes + worked.reduce((minutes, state) => minutes + state.minutes, 0),
+      money: sum.money + worked.flatMap(({ coats }) => coats).reduce((money, coat) => money + coat.money, 0),
+    })
   }
   return [...sums.values()].sort((a, b) => b.minutes - a.minutes || b.count - a.count)
 }

@@ -32,6 +32,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
   const { pieceId } = part
   const [planId] = useState(() => uuidv7())
   const [stepIds] = useState(() => Array.from({ length: 80 }, () => uuidv7()))
+  const [openedAt] = useState(() => new Date().toISOString())
   const facts = factsOf(part)
   const [look, setLook] = useState<LookCode>(part.before?.look ?? firstLook(part))
   const [extras, setExtras] = useState<LookCode[]>(part.before?.with ?? [])
@@ -67,7 +68,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     partId: part.id,
     pieceId,
     stepIds,
-    at: new Date(0).toISOString(),
+    at: openedAt,
     look,
     with: [...(wish.with ?? [])],
     paint: wish.paint,
