@@ -43,13 +43,13 @@ const ask = async <T extends pg.QueryResultRow>(sql: string, values: unknown[] =
 const [piece] = await ask<{ id: string }>('select id from piece where ended_at is null order by id limit 1')
 if (!piece) throw new Error('the demo has no piece under way')
 
-const writeNote = (entryId: string, note: string): Promise<boolean> =>
+const writeNote = (entryId: string, at: string, note: string): Promise<boolean> =>
   fetch(`${address}/api/bench`, {
     method: 'POST',
     headers: { 'content-type': 'application/json', origin: address },
     body: JSON.stringify({
       action: 'addNote',
-      typed: { entryId, pieceId: piece.id, partId: '', stepId: '', at: new Date().toISOString(), note },
+      typed: { entryId, pieceId: piece.id, partId: '', stepId: '', at, note },
     }),
     signal: AbortSignal.timeout(patienceMs),
   }).then(
@@ -111,7 +111,7 @@ const outages: Outage[] = [
 ]
 
 const troubles: string[] = []
-for (const { name, at, strike } of outages) {
+for (const { name, at: strikesAt, strike } of outages) {
   const ids = Array.from({ length: wanted }, () => uuidv7())
   let begun = 0
   let acknowledged = 0
@@ -123,21 +123,21 @@ for (const { name, at, strike } of outages) {
     while (begun < wanted) {
       const k = begun
       begun += 1
-      if (at.includes(k))
+      if (strikesAt.includes(k))
         strikes.push(
           (async () => {
             await strike()
             struckAt.push(performance.now())
           })(),
         )
-      const id = ids[k] ?? ''
-      while (!(await writeNote(id, `${name} ${k}`))) {
+      const [id, at] = [ids[k] ?? '', new Date().toISOString()]
+      while (!(await writeNote(id, at, `${name} ${k}`))) {
         refusedTries += 1
         await wait(100)
       }
       acknowledged += 1
       answeredAt.push(performance.now())
-      if (k % 10 === 0 && !(await writeNote(id, `${name} ${k}`))) refusedTries += 1
+      if (k % 10 === 0 && !(await writeNote(id, at, `${name} ${k}`))) refusedTries += 1
       await wait(5)
     }
   }
@@ -157,7 +157,7 @@ for (const { name, at, strike } of outages) {
   })
   const longest = Math.max(0, ...silences)
   console.log(
-    `${name.padEnd(20)} ${at.length} × in ${wanted} writes: ${acknowledged} acknowledged, ${notes[0]?.many} stored, ${lost} lost, ${twice} twice, ${refusedTries} tries unanswered; serving again after at most ${(longest / 1000).toFixed(1)} s`,
+    `${name.padEnd(20)} ${strikesAt.length} × in ${wanted} writes: ${acknowledged} acknowledged, ${notes[0]?.many} stored, ${lost} lost, ${twice} twice, ${refusedTries} tries unanswered; serving again after at most ${(longest / 1000).toFixed(1)} s`,
   )
   if (lost > 0 || twice > 0 || Number(notes[0]?.many) !== wanted) troubles.push(`${name}: ${lost} lost, ${twice} twice`)
   if (longest > backWithinMs) troubles.push(`${name}: serving again after ${(longest / 1000).toFixed(1)} s`)

@@ -7,7 +7,7 @@ import type pg from 'pg'
 const sizes = { pieces: 500, open: 40, lines: 50_000, photographs: 2_000, tins: 300, days: 365 }
 
 /** A demo row's number in its k-th copy. */
-const copied = (column: string) => `md5(${column}::text || $1::text)::uuid`
+const copied = (column: string) => `md5(${column}::text || $1::int::text)::uuid`
 const maybe = (column: string) => `case when ${column} is null then null else ${copied(column)} end`
 
 /** Columns of a table but those given, in order. */
@@ -49,14 +49,14 @@ export async function growStudio(owner: pg.Client, studioId: string): Promise<vo
     if (here) under += sources.length
     count += sources.length
     // what is under way was begun this week; what has left, over the last two years
-    const back = `interval '1 hour' * ${here ? `($1 * 3)` : `($1 * 24 * 7)`}`
+    const back = `interval '1 hour' * ${here ? `($1::int * 3)` : `($1::int * 24 * 7)`}`
     const values = [k, sources]
     const ofPiece = 't.piece_id = any($2::uuid[])'
     const ofPart = `t.part_id in (select id from part where piece_id = any($2::uuid[]))`
     await copy(
       owner,
       'piece',
-      { id: copied('t.id'), name: `t.name || ', ' || $1::text`, taken_in_at: `t.taken_in_at - ${back}`, ended_at: 'null' },
+      { id: copied('t.id'), name: `t.name || ', ' || $1::int::text`, taken_in_at: `t.taken_in_at - ${back}`, ended_at: 'null' },
       't.id = any($2::uuid[])',
       values,
     )

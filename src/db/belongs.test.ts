@@ -4,7 +4,7 @@ import { coatFigures } from '@/core/testing/piece'
 import { findUnknownCodes, keepCodes } from './codes'
 import { addEntries, type NewEntry } from './entry'
 import { addPhoto } from './photo'
-import { findPieceFile, listEndedPieces, listOpenPieces } from './piece'
+import { findPieceFile, listOpenPieces, listPieces } from './piece'
 import { addParts, addPiece, changeFaces, takePartOut } from './pieceWrite'
 import { addLot, listLots } from './stock'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
@@ -75,7 +75,7 @@ describe('a piece ends once', () => {
     const pieceId = await fresh()
     const sold = uuidv7()
     const left = async () =>
-      (await db.as(db.here, (client) => listEndedPieces(client, 100, null))).some(({ id }) => id === pieceId)
+      (await db.as(db.here, (client) => listPieces(client, { limit: 100 }))).some(({ id, endedAt }) => id === pieceId && endedAt)
     await add({ id: sold, kind: 'kept', pieceId })
     expect(await left()).toBe(true)
     const right = uuidv7()

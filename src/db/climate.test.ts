@@ -5,6 +5,7 @@ import {
   addDryingFigure,
   addReading,
   addReadings,
+  listDrawn,
   listDryingFigures,
   listJudged,
   listLearned,
@@ -56,6 +57,33 @@ describe('rooms and their air', () => {
         [85, 'absurd'],
       ])
       expect((await listRooms(client)).map(({ name }) => name)).toEqual(['Loft', 'Long loft', 'Store'])
+    })
+  })
+  test('the week is drawn by means of half an hour, the last of it as it was read, and what is not believed stands by itself', async () => {
+    const room = uuidv7()
+    await here(async (client) => {
+      await saveRoom(client, db.here, { id: room, name: 'Drawn', sensor: 'drawn' }, 4)
+      const read = (time: string, temperature: number, doubt: 'jump' | null = null) => ({
+        id: uuidv7(),
+        at: `2026-08-01T${time}:00.000Z`,
+        temperature,
+        humidity: 50,
+        roomId: room,
+        source: 'sensor' as const,
+        doubt,
+      })
+      await addReadings(client, db.here, [read('08:00', 18), read('08:20', 20), read('08:25', 40, 'jump'), read('08:40', 21)])
+      await addReadings(client, db.here, [read('09:01', 22), read('09:05', 23)])
+      const drawn = await listDrawn(client, { since: '2026-08-01T08:00:00.000Z', exactSince: '2026-08-01T09:00:00.000Z' })
+      expect(
+        drawn.filter(({ roomId }) => roomId === room).map(({ at, temperature, doubt }) => [at.slice(11, 16), temperature, doubt]),
+      ).toEqual([
+        ['08:00', 19, null],
+        ['08:25', 40, 'jump'],
+        ['08:40', 21, null],
+        ['09:01', 22, null],
+        ['09:05', 23, null],
+      ])
     })
   })
   test('what a sensor said long ago comes as means of three hours; what was typed, and what is recent, as it was', async () => {

@@ -81,20 +81,30 @@ const lastOfRooms = query(
 /** The last believed reading of each room, oldest first. */
 export const listLastReadings = (client: Client): Promise<RoomReading[]> => many(client, lastOfRooms)
 
+const inQuarters = (room: string) => `
+     (select min(at) as at, round(avg(temperature), 2) as temperature, round(avg(humidity), 2) as humidity from reading r
+      where ${room} and r.at >= s."endedAt" and r.at <= s.at and r.doubt is null
+      group by date_bin('15 minutes', r.at, s."endedAt"))
+     union all
+     (select at, temperature, humidity from reading r
+      where ${room} and r.at < s."endedAt" and r.at >= s."endedAt" - interval '1 day' and r.doubt is null
+      order by r.at desc limit 1)`
 const aroundStretches = query(
   'a reading',
   readingRow,
   `with asked as (select * from jsonb_to_recordset($1::jsonb) as s("roomId" uuid, "endedAt" timestamptz, at timestamptz))
-   select r.at, r.temperature, r.humidity, r.room_id as "roomId"
-   from asked join reading r on r.room_id = asked."roomId" and r.at between asked."endedAt" - interval '1 day' and asked.at
-   where r.doubt is null
+   select r.at, r.temperature, r.humidity, s."roomId"
+   from (select distinct "roomId", "endedAt", at from asked where "roomId" is not null) s
+   cross join lateral (${inQuarters('r.room_id = s."roomId"')}) r
    union
    select r.at, r.temperature, r.humidity, null
-   from asked join reading r on r.room_id is null and r.at between asked."endedAt" - interval '1 day' and asked.at
-   where r.doubt is null
+   from (select distinct "endedAt", at from asked) s cross join lateral (${inQuarters('r.room_id is null')}) r
    order by 1`,
 )
-/** Believed readings of the stretches given in their rooms and in none, and of the day before each, which held when it began; oldest first. */
+/**
+ * Believed readings of the stretches given in their rooms and in none, and the one before each, which held when it began; oldest
+ * first. What a sensor says every few minutes comes as means of a quarter of an hour.
+ */
 export const listReadingsAround = (
   client: Client,
   stretches: readonly { roomId: string | null; endedAt: string; at: string }[],
@@ -113,6 +123,27 @@ export const listJudged = (
   since: string,
   roomId: string | null = null,
 ): Promise<(JudgedReading & { roomId: string | null })[]> => many(client, judged, [since, roomId])
+
+const drawn = query(
+  'a reading',
+  readingRow.extend({ doubt: z.enum(codesOf(doubts)).nullable() }),
+  `select min(at) as at, round(avg(temperature), 1) as temperature, round(avg(humidity), 1) as humidity, null as doubt,
+          room_id as "roomId"
+   from reading where at >= $1 and at < $2 and doubt is null group by room_id, date_bin('30 minutes', at, $1)
+   union all
+   select at, temperature, humidity, null, room_id from reading where at >= $2 and doubt is null
+   union all
+   (select at, temperature, humidity, doubt, room_id from reading where at >= $1 and doubt is not null order by at desc limit 60)
+   order by 1`,
+)
+/**
+ * The air since an instant as it is drawn, oldest first: means of half an hour, what is later than `exactSince` as it was read, and
+ * the last of those that are not believed.
+ */
+export const listDrawn = (
+  client: Client,
+  { since, exactSince }: { since: string; exactSince: string },
+): Promise<(JudgedReading & { roomId: string | null })[]> => many(client, drawn, [since, exactSince])
 
 export interface NewReading extends Reading {
   id: string
@@ -190,16 +221,16 @@ const seen = query(
   seenRow,
   `select e.step_id as "stepId", s.family, s.window_label as label, coalesce(c.film, s.film) as film, x.at as "endedAt",
             e.at, e.result, p.room_id as "roomId", e.part_id as "partId"
-     from entry e
-     join step s on s.id = e.step_id
-     join piece p on p.id = e.piece_id
+     from (select id, step_id, piece_id, part_id, at, result from entry t
+           where t.kind = 'seen' and not exists (select from entry k where k.corrects = t.id) order by t.at desc, t.id limit $1) e
+     cross join lateral (select family, film, window_label from step s where s.id = e.step_id offset 0) s
+     cross join lateral (select room_id from piece p where p.id = e.piece_id offset 0) p
      join lateral (select at from entry x where x.step_id = e.step_id and x.kind = 'ended' and x.at <= e.at
                      and not exists (select from entry k where k.corrects = x.id) order by at desc limit 1) x on true
      left join lateral (select film from entry c where c.step_id = e.step_id and c.kind = 'coat'
                      and not exists (select from entry k where k.corrects = c.id) order by at desc limit 1) c on true
-     where e.kind = 'seen' and s.family is not null and s.window_label is not null
-       and not exists (select from entry k where k.corrects = e.id)
-     order by e.at desc, e.id limit $1`,
+     where s.family is not null and s.window_label is not null
+     order by e.at desc, e.id`,
 )
 /** What fingers found lately, at most `limit`, with the coat it was found on; a step's last effective end counts. */
 export const listSeen = (client: Client, limit: number): Promise<SeenRow[]> => many(client, seen, [limit])

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
 import { benchOrder } from '@/core/bench/benchOrder'
 import { readPieces, type Journey } from '@/core/piece/journey'
-import { listEndedPieces, listOpenPieces, listPieceFiles } from './piece'
+import { listOpenPieces, listPieceFiles, listPieces } from './piece'
 import { listReadings, listRooms } from './climate'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { getStudio } from './studio'
@@ -27,7 +27,7 @@ beforeAll(async () => {
     const journeys = async (pieces: Parameters<typeof listPieceFiles>[1]) =>
       readPieces(await listPieceFiles(client, pieces), { climateOf, nowMs: now.getTime() })
     open = await journeys(await listOpenPieces(client))
-    ended = await journeys(await listEndedPieces(client, 50, null))
+    ended = await journeys((await listPieces(client, { limit: 50 })).filter(({ endedAt }) => endedAt !== null))
   })
 })
 afterAll(() => db.drop())

@@ -106,10 +106,14 @@ export async function addEntries(
 const mixLog = query(
   'an entry',
   entryRow,
-  `select ${entryColumns} from entry e
-   where ((kind = 'mixed' and at >= $1)
-       or batch_id in (select id from entry m where m.kind = 'mixed' and m.at >= $1))
-     and not exists (select from entry c where c.corrects = e.id)
+  `with made as materialized (select id from entry m where m.kind = 'mixed' and m.at >= $1),
+        asked as (select id from made
+                  union all
+                  -- mix by mix, by their index: the planner would read the whole log at once
+                  select e.id from made cross join lateral (select id from entry t where t.batch_id = made.id offset 0) e)
+   select e.* from asked cross join lateral (
+     select ${entryColumns} from entry e
+     where e.id = asked.id and not exists (select from entry c where c.corrects = e.id) offset 0) e
    order by at, id`,
 )
 /** The mixes made up since an instant, of any piece, and the coats taken from them, corrections applied. */
@@ -131,14 +135,22 @@ const otherWork = query(
   `with near as (
      select distinct (d::date + beside)::timestamp at time zone 'UTC' as midnight
      from unnest($2::text[]) d cross join generate_series(-1, 1) beside
-   ), touched as (
-     select distinct w.step_id from near join entry w on w.at >= midnight and w.at < midnight + interval '1 day'
-     where w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped') and not (w.piece_id = any($1))
+   ), touched as materialized (
+     select distinct w.step_id from near cross join lateral (
+       select step_id from entry w
+       where w.at >= midnight and w.at < midnight + interval '1 day' and not (w.piece_id = any($1))
+         and w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
+       offset 0) w
    )
    select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
-   from touched join entry e on e.step_id = touched.step_id join step s on s.id = e.step_id
-   where e.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
-     and not exists (select from entry c where c.corrects = e.id)
+   from touched
+   -- step by step, by their index: the planner would read the whole log at once
+   cross join lateral (
+     select id, step_id, kind, at, person_id, minutes from entry e
+     where e.step_id = touched.step_id and e.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
+       and not exists (select from entry c where c.corrects = e.id)
+     offset 0) e
+   cross join lateral (select operation, family, colour from step s where s.id = e.step_id offset 0) s
    order by e.at, e.id`,
 )
 /**

@@ -4,7 +4,7 @@ import { areaOfPart } from '@/core/piece/area'
 import { addEntries } from './entry'
 import { addRendition } from '@/db/testing/photo'
 import { findRendition } from './photo'
-import { findPieceFile, listEndedPieces, listOpenPieces, listPieceFiles, type EndedCursor } from './piece'
+import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type ListedPiece, type PieceCursor } from './piece'
 import { addParts, addPiece, addPlan, changePiece } from './pieceWrite'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { partRow, pieceRow, planRow, storeWhole, wholePiece } from '@/db/testing/rows'
@@ -42,7 +42,7 @@ describe('a piece’s file', () => {
     const asked: string[] = []
     const count = (pieces: number) =>
       db.as(db.here, async (client) => {
-        const open = (await listOpenPieces(client)).concat(await listEndedPieces(client, 50, null)).slice(0, pieces)
+        const open = await listPieces(client, { limit: pieces })
         const before = asked.length
         const counting = new Proxy(client, {
           get: (target, key) =>
@@ -93,36 +93,41 @@ describe('measurements', () => {
   })
 })
 
-describe('pieces that have left', () => {
-  test('are taken a page at a time, latest first, each once, and a struck ending brings a piece back', async () => {
+describe('pieces, a page at a time', () => {
+  test('those here first, then those that have left, the latest first, each once; what is looked for is found on any page', async () => {
     const studio = db.elsewhere
-    const pieces = Array.from({ length: 7 }, (_, k) => pieceRow({ name: `Piece ${k}` }))
-    const endings = pieces.map(({ id }, k) => ({
+    const pieces = Array.from({ length: 7 }, (_, k) => pieceRow({ name: `Piece ${k}`, condition: k === 2 ? '100% sound' : null }))
+    const endings = pieces.slice(0, 5).map(({ id }, k) => ({
       id: uuidv7(),
       pieceId: id,
       kind: 'kept' as const,
       // two of them in the same instant
-      at: `2026-05-0${Math.min(k + 1, 6)}T10:00:00.000Z`,
+      at: `2026-05-0${Math.min(k + 1, 4)}T10:00:00.000Z`,
     }))
     await db.as(studio, async (client) => {
       for (const piece of pieces) await addPiece(client, studio, piece)
       await addEntries(client, studio, endings)
     })
     const seen: string[] = []
-    let after: EndedCursor | null = null
+    let after: PieceCursor | null = null
     for (let page = 0; page < 4; page += 1) {
-      const cursor: EndedCursor | null = after
-      const rows: Awaited<ReturnType<typeof listEndedPieces>> = await db.as(studio, (client) =>
-        listEndedPieces(client, 3, cursor),
-      )
+      const cursor: PieceCursor | null = after
+      const rows: ListedPiece[] = await db.as(studio, (client) => listPieces(client, { limit: 3, after: cursor }))
       seen.push(...rows.map(({ name }) => name))
       const last = rows.at(-1)
       if (!last) break
-      after = { endedAt: last.endedAt, id: last.id }
+      after = { left: last.endedAt !== null, at: last.endedAt ?? last.takenInAt, id: last.id }
     }
     expect(seen).toHaveLength(7)
     expect(new Set(seen).size).toBe(7)
+    expect(seen.slice(0, 2).sort()).toEqual(['Piece 5', 'Piece 6'])
     expect(seen.at(-1)).toBe('Piece 0')
+    const named = (sought: string) =>
+      db.as(studio, (client) => listPieces(client, { limit: 1, sought })).then((found) => found.map(({ name }) => name))
+    expect(await named('piece 1')).toEqual(['Piece 1'])
+    // its signs are plain text
+    expect(await named('100%')).toEqual(['Piece 2'])
+    expect(await named('1_0')).toEqual([])
 
     const struck = {
       id: uuidv7(),
@@ -132,7 +137,9 @@ describe('pieces that have left', () => {
       corrects: endings[0]?.id ?? '',
     }
     await db.as(studio, (client) => addEntries(client, studio, [struck]))
-    expect((await db.as(studio, listOpenPieces)).map(({ name }) => name)).toEqual(['Piece 0'])
+    expect((await db.as(studio, listOpenPieces)).map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['Piece 0', 'Piece 5', 'Piece 6']),
+    )
   })
 })
 

@@ -2,7 +2,7 @@
 import type { Part, Piece, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import type { z } from 'zod'
 import { listEntries } from './entry'
-import { endedPieceRow, faceRow, partRow, photoRow, pieceRow, planRow, stepRow } from './pieceRow'
+import { listedPieceRow, faceRow, partRow, photoRow, pieceRow, planRow, stepRow } from './pieceRow'
 import type { Client } from './pool'
 import { many, maybe, query } from './rows'
 
@@ -17,23 +17,37 @@ const openPieces = query(
 /** Pieces still in the workshop, newest first. */
 export const listOpenPieces = (client: Client): Promise<Piece[]> => many(client, openPieces)
 
-export interface EndedCursor {
-  endedAt: string
+/** Where a page of pieces ended: what is here comes before what has left, the latest first in both. */
+export interface PieceCursor {
+  left: boolean
+  /** when it was taken in; of those that have left, when they left */
+  at: string
   id: string
 }
-const endedPieces = query(
+const piecesPage = query(
   'a piece',
-  endedPieceRow,
-  `select ${pieceColumns}, p.ended_at as "endedAt" from piece p
-   where p.ended_at is not null and ($2::timestamptz is null or (p.ended_at, p.id) < ($2, $3::uuid))
-   order by p.ended_at desc, p.id desc limit $1`,
+  listedPieceRow,
+  `with named as (select * from piece p
+     where $2 = '' or concat_ws(' ', p.name, p.client, p.source_note, p.condition) ilike $2)
+   select * from (
+   (select ${pieceColumns}, p.ended_at as "endedAt", p.taken_in_at as since from named p
+    where p.ended_at is null and ($3::boolean is null or not $3 and (p.taken_in_at, p.id) < ($4::timestamptz, $5::uuid))
+    order by p.taken_in_at desc, p.id desc limit $1)
+   union all
+   (select ${pieceColumns}, p.ended_at as "endedAt", p.ended_at from named p
+    where p.ended_at is not null and ($3::boolean is not true or (p.ended_at, p.id) < ($4::timestamptz, $5::uuid))
+    order by p.ended_at desc, p.id desc limit $1)
+   ) listed order by "endedAt" is not null, since desc, id desc limit $1`,
 )
-/** Pieces that have left, latest first, after the cursor; at most `limit`. */
-export const listEndedPieces = (
+export type ListedPiece = Piece & { endedAt: string | null }
+/** What is looked for stands anywhere in a name, a client, a source's note or the condition; its own signs are plain text. */
+const likeOf = (sought: string): string => (sought === '' ? '' : `%${sought.replace(/[\\%_]/g, '\\$&')}%`)
+/** A page of pieces, those in the workshop first, the latest first; after the cursor, at most `limit`. */
+export const listPieces = (
   client: Client,
-  limit: number,
-  after: EndedCursor | null,
-): Promise<(Piece & { endedAt: string })[]> => many(client, endedPieces, [limit, after?.endedAt ?? null, after?.id ?? null])
+  { limit, sought = '', after = null }: { limit: number; sought?: string; after?: PieceCursor | null },
+): Promise<ListedPiece[]> =>
+  many(client, piecesPage, [limit, likeOf(sought), after?.left ?? null, after?.at ?? null, after?.id ?? null])
 
 const pieceById = query('a piece', pieceRow, `select ${pieceColumns} from piece p where p.id = $1`)
 export const findPiece = (client: Client, id: string): Promise<Piece | null> => maybe(client, pieceById, [id])

@@ -29,7 +29,7 @@ export const pieceRow = z.object({
   condition: words,
   roomId: words,
 }) satisfies z.ZodType<Piece>
-export const endedPieceRow = pieceRow.extend({ endedAt: z.string() })
+export const listedPieceRow = pieceRow.extend({ endedAt: z.string().nullable() })
 
 export const partRow = z.object({
   id,

@@ -45,9 +45,10 @@ export class OutboxEngine {
 
   constructor(private around: Around) {}
 
-  /** The place it runs in may change: the house's currency, the page it stands on. */
+  /** The place it runs in may change: the house's currency, the page it stands on, what can be read of a draft. */
   stand(around: Around): void {
     this.around = around
+    if (this.kept.length > 0) this.show()
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {

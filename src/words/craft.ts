@@ -147,8 +147,6 @@ export const sourceWords = {
   studio: 'this studio’s own figure',
 } as const
 
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
-
 /** "Coat 2 of 3, Ferry Slate": what to do, short. */
 export function stepTitle(step: Pick<PlannedStep, 'operation' | 'coat' | 'colour'>): string {
   const coat = step.coat ? ` ${step.coat.number} of ${step.coat.of}` : ''

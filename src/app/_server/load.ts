@@ -9,7 +9,7 @@ import { climateIn, climatesOf, homeOf, type Room } from '@/core/climate/rooms'
 import { readPiece, readPieces, type ReadingContext, type Journey } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import type { Client } from '@/db/pool'
-import { findPieceFile, listEndedPieces, listOpenPieces, listPieceFiles, type EndedCursor } from '@/db/piece'
+import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
 import type { SalesChannel, Studio } from '@/core/house/studio'
 import { workIn } from '@/core/log/labour'
 import { batchesIn, type Batch } from '@/core/log/batch'
@@ -86,22 +86,26 @@ export const loadWorkshop = (): Promise<Workshop> =>
   readStudio(async (client) => readWorkshop(client, Date.now(), await listPieceFiles(client, await listOpenPieces(client))))
 
 export interface PiecesPage extends Workshop {
+  /** in the order they are shown: those here, then those that have left */
   ended: Journey[]
-  /** where the next page of those that have left begins */
-  next: EndedCursor | null
+  /** where the next page begins */
+  next: PieceCursor | null
 }
-/** Every piece in the workshop, and a page of those that have left. */
-export const loadPieces = (limit: number, after: EndedCursor | null): Promise<PiecesPage> =>
+/** A page of pieces: those in the workshop, read in their air, then those that have left. */
+export const loadPieces = (asked: { limit: number; sought: string; after: PieceCursor | null }): Promise<PiecesPage> =>
   readStudio(async (client) => {
-    const open = await listOpenPieces(client)
-    const left = await listEndedPieces(client, limit + 1, after)
-    const shown = left.slice(0, limit)
-    const files = await listPieceFiles(client, [...open, ...shown])
+    const found = await listPieces(client, { ...asked, limit: asked.limit + 1 })
+    const shown = found.slice(0, asked.limit)
+    const files = await listPieceFiles(client, shown)
+    const here = shown.filter(({ endedAt }) => endedAt === null).length
     const last = shown.at(-1)
     return {
-      ...(await readWorkshop(client, Date.now(), files.slice(0, open.length))),
-      ended: readPieces(files.slice(open.length), { climateOf: () => [], nowMs: Date.now() }),
-      next: left.length > limit && last ? { endedAt: last.endedAt, id: last.id } : null,
+      ...(await readWorkshop(client, Date.now(), files.slice(0, here))),
+      ended: readPieces(files.slice(here), { climateOf: () => [], nowMs: Date.now() }),
+      next:
+        found.length > asked.limit && last
+          ? { left: last.endedAt !== null, at: last.endedAt ?? last.takenInAt, id: last.id }
+          : null,
     }
   })
 

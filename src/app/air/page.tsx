@@ -3,7 +3,7 @@ import Link from 'next/link'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
 import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
-import { listJudged, listLearned, listReadings, listRooms } from '@/db/climate'
+import { listDrawn, listLearned, listReadings, listRooms } from '@/db/climate'
 import { listOpenPieces, listPieceFiles } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
 import { RoomForm } from '@/ui/climate/RoomForm'
@@ -14,6 +14,7 @@ import { loadStudio, withStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Air' }
 const weekMs = 7 * 86_400_000
+const hourMs = 3_600_000
 /** what a window of hours is read by */
 const exactMs = 86_400_000
 /** a day ahead, so that what is still shut is seen to open */
@@ -46,7 +47,9 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
     return {
       rooms: all,
       room: chosen,
-      readings: (await listJudged(client, since)).filter(({ roomId }) => isHere(roomId)),
+      readings: (await listDrawn(client, { since, exactSince: new Date(nowMs - hourMs).toISOString() })).filter(({ roomId }) =>
+        isHere(roomId),
+      ),
       last: climate.at(-1) ?? null,
       lines: windowsSince(journeys, climate, nowMs - weekMs, learned).slice(-14),
     }

@@ -8,28 +8,35 @@ import { PieceRow } from '@/ui/piece/PieceRow'
 import { loadPieces } from '@/app/_server/load'
 
 export const metadata = { title: 'Pieces' }
-const pageSize = 20
-const cursor = z.object({ endedAt: z.iso.datetime(), id: z.uuid() })
+const pageSize = 12
+const cursor = z.object({
+  left: z.enum(['yes', 'no']).transform((said) => said === 'yes'),
+  at: z.iso.datetime(),
+  id: z.uuid(),
+})
+const mostSought = 120
 
 export default async function Pieces({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const query = await searchParams
   const after = cursor.safeParse(query)
-  const sought = (query.q ?? '').trim().toLowerCase()
-  const { studio, journeys, nowMs, ended, next } = await loadPieces(pageSize, after.success ? after.data : null)
-  const fits = ({ file: { piece } }: Journey) =>
-    [piece.name, piece.client, piece.sourceNote, piece.condition].some((text) => text?.toLowerCase().includes(sought))
+  const sought = String(query.q ?? '')
+    .trim()
+    .slice(0, mostSought)
+  const { studio, journeys, nowMs, ended, next } = await loadPieces({
+    limit: pageSize,
+    sought,
+    after: after.success ? after.data : null,
+  })
   const rows = (list: readonly Journey[]) =>
-    list
-      .filter(fits)
-      .map((journey) => (
-        <PieceRow
-          key={journey.file.piece.id}
-          journey={journey}
-          zone={studio.zone}
-          nowMs={nowMs}
-          money={formatMoney(ledgerSoFar(journey, studio).total, studio.currency, { short: true })}
-        />
-      ))
+    list.map((journey) => (
+      <PieceRow
+        key={journey.file.piece.id}
+        journey={journey}
+        zone={studio.zone}
+        nowMs={nowMs}
+        money={formatMoney(ledgerSoFar(journey, studio).total, studio.currency, { short: true })}
+      />
+    ))
   const here = rows(journeys)
   const gone = rows(ended)
   return (
@@ -46,12 +53,11 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
           </Link>
         </form>
       </div>
-      {here.length > 0 ? (
-        <ul className="mt-4 border-t-2 border-ink">{here}</ul>
-      ) : (
+      {here.length > 0 && <ul className="mt-4 border-t-2 border-ink">{here}</ul>}
+      {here.length + gone.length === 0 && (
         <p className="mt-8 max-w-prose text-xl">
           {sought
-            ? `Nothing in the workshop answers to “${query.q}”.`
+            ? `No piece answers to “${query.q}”.`
             : 'The workshop is empty. Take a first piece in: where it came from, what it cost, what it measures.'}
         </p>
       )}
@@ -64,8 +70,11 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
         </section>
       )}
       {next && (
-        <Link href={`/pieces?${new URLSearchParams({ endedAt: next.endedAt, id: next.id }).toString()}`} className="press mt-4">
-          Earlier ones
+        <Link
+          href={`/pieces?${new URLSearchParams({ ...(sought && { q: sought }), left: next.left ? 'yes' : 'no', at: next.at, id: next.id }).toString()}`}
+          className="press mt-4"
+        >
+          {next.left ? 'Earlier ones' : 'The next ones'}
         </Link>
       )}
     </div>

@@ -8,7 +8,7 @@ import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { ProductForm } from '@/ui/house/ProductForm'
 import { LotList } from '@/ui/house/LotList'
-import { capital } from '@/words/craft'
+import { capital } from '@/words/text'
 import { loadStudio, withStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Shelf' }

@@ -2,7 +2,7 @@
 /** What a finger finds on a drying part, and what helps it dry: one tap each. */
 import { v7 as uuidv7 } from 'uuid'
 import { ofKind } from '@/core/log/entry'
-import { useOutbox } from '@/ui/outbox/outbox'
+import { useOutbox } from '@/ui/outbox/useOutbox'
 import type { WindowView } from '@/core/bench/stepCard'
 
 export interface FeelOn {

@@ -11,7 +11,7 @@ import { mixInput, type MixText } from '@/core/input/entry'
 import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { Sheet } from '@/ui/frame/Sheet'
-import { useOutbox } from '@/ui/outbox/outbox'
+import { useOutbox } from '@/ui/outbox/useOutbox'
 import { cardName, stepTitle } from '@/words/craft'
 import { lotWords } from '@/words/stock'
 

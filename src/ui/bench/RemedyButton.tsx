@@ -2,7 +2,7 @@
 /** A window was missed: what makes up for it goes into the plan with one tap. */
 import { useState } from 'react'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
-import { useOutbox } from '@/ui/outbox/outbox'
+import { useOutbox } from '@/ui/outbox/useOutbox'
 import { mendIds } from './mendIds'
 import type { StepCard } from '@/core/bench/stepCard'
 

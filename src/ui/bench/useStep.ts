@@ -6,7 +6,7 @@ import { outsideOf } from '@/core/drying/phase'
 import type { Entry } from '@/core/log/entry'
 import { advance, untouchedClock, workIn, type StepClock } from '@/core/log/labour'
 import { cardName } from '@/words/craft'
-import { useOutbox } from '@/ui/outbox/outbox'
+import { useOutbox } from '@/ui/outbox/useOutbox'
 import type { IssueCode } from '@/core/input/issues'
 import type { StepCard } from '@/core/bench/stepCard'
 

@@ -8,7 +8,7 @@ import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useWrite } from '@/ui/form/useWrite'
-import { capital } from '@/words/craft'
+import { capital } from '@/words/text'
 import { dateWords, spanWords } from '@/words/time'
 
 export interface LessonLine {

@@ -4,7 +4,7 @@ import { outcomes } from '@/core/log/entry'
 import type { Ending } from '@/core/piece/journey'
 import { boughtIn, earnedBy, taxFor, type Ledger, type PricingTerms } from '@/core/piece/ledger'
 import { taxOf } from '@/core/price/priceFor'
-import { capital } from '@/words/craft'
+import { capital } from '@/words/text'
 import { dateWords, hoursWords } from '@/words/time'
 
 interface Props {

@@ -3,14 +3,14 @@
 import { useState } from 'react'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
-import { capital } from '@/words/craft'
+import { capital } from '@/words/text'
 import { issueWords } from '@/words/issues'
 import { loggedWords } from '@/words/time'
-import { useOutbox } from './outbox'
+import { useOutboxState } from './outbox'
 import type { Kept } from '@/outbox/store'
 
 export function OutboxLine() {
-  const { kept, reachable } = useOutbox()
+  const { kept, reachable } = useOutboxState()
   const [open, setOpen] = useState(false)
   const waiting = kept.filter(({ issue }) => issue === null)
   const refused = kept.filter(({ issue }) => issue !== null)
@@ -45,7 +45,7 @@ export function OutboxLine() {
 
 /** One thing that waits: it can be sent again where it was refused, and let go always, in two taps. */
 function KeptLine({ kept }: { kept: Kept }) {
-  const { sendAgain, letGo } = useOutbox()
+  const { sendAgain, letGo } = useOutboxState()
   const { zone } = useHouse()
   const nowMs = useNow()
   const [sure, setSure] = useState(false)

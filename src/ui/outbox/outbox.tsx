@@ -1,7 +1,7 @@
 'use client'
 /** The outbox as the interface sees it: one engine a page, its state, its verbs. */
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
-import { entryFromText, type BenchAction, type BenchText } from '@/core/input/bench'
+import type { BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import { OutboxEngine, type Around, type OutboxState } from '@/outbox/engine'
 import type { Kept, PhotoTyped } from '@/outbox/store'
@@ -9,6 +9,7 @@ import { useHouse } from '@/ui/form/house'
 import { useRefresh } from '@/ui/time/useRefresh'
 import { issueWords } from '@/words/issues'
 import { useHands } from './hands'
+import { onReader, readDraft } from './reader'
 
 export type PhotoSent = 'stored' | 'kept' | { words: string }
 export interface Outbox extends OutboxState {
@@ -20,9 +21,10 @@ export interface Outbox extends OutboxState {
 }
 const OutboxContext = createContext<Outbox | null>(null)
 
-export function useOutbox(): Outbox {
+/** What waits, and the verbs; whoever writes takes it by `useOutbox`. */
+export function useOutboxState(): Outbox {
   const outbox = useContext(OutboxContext)
-  if (!outbox) throw new Error('useOutbox outside of OutboxProvider')
+  if (!outbox) throw new Error('the outbox outside of OutboxProvider')
   return outbox
 }
 
@@ -35,13 +37,14 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
   const house = useHouse()
   const around = useMemo<Around>(
     () => ({
-      entryOf: ({ action, typed }) => (action === 'addPhoto' ? null : entryFromText(action, typed, house)),
+      entryOf: (draft) => readDraft(draft, house),
       stored: () => void refresh(),
     }),
     [house, refresh],
   )
   const [engine] = useState(() => new OutboxEngine(around))
   useEffect(() => engine.stand(around), [engine, around])
+  useEffect(() => onReader(() => engine.stand(around)), [engine, around])
   useEffect(() => engine.start(), [engine])
   const state = useSyncExternalStore(engine.subscribe, engine.snapshot, before)
   const outbox = useMemo<Outbox>(

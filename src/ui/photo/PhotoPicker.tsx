@@ -2,7 +2,8 @@
 /** Photographs on their way: each onto this device first, then to the server, with an id of its own so that a second try is the same. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { useOutbox, type PhotoSent } from '@/ui/outbox/outbox'
+import { type PhotoSent } from '@/ui/outbox/outbox'
+import { useOutbox } from '@/ui/outbox/useOutbox'
 import type { PhotoTyped } from '@/outbox/store'
 
 export interface Chosen {

@@ -4,7 +4,7 @@ import { faceOf, loggedCoats, photosOf, toStepCard, type CardContext } from '@/c
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
-import { formatArea, type UnitSystem } from '@/core/measure/length'
+import { formatArea } from '@/core/measure/length'
 import { areaOfPart } from '@/core/piece/area'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import { sectionOf } from '@/core/piece/section'
@@ -17,18 +17,7 @@ import { EndConflict } from './EndConflict'
 import { MendForm } from './MendForm'
 import { PartWindow } from './PartWindow'
 import { SnagList } from './SnagList'
-import { StepsAhead, StepsBehind } from './PartSteps'
-
-export interface PartProps {
-  journey: Journey
-  part: PartJourney
-  /** the shelf and the mixes */
-  stock: Pick<CardContext, 'products' | 'lots' | 'batches'>
-  zone: string
-  units: UnitSystem
-  money: (minor: number) => string
-  nowMs: number
-}
+import { StepsAhead, StepsBehind, type PartProps } from './PartSteps'
 
 export function PartProgress(props: PartProps) {
   const { journey, part, stock, zone, units, money, nowMs } = props

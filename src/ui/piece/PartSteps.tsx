@@ -1,13 +1,23 @@
 /** The steps of a part: those ahead with their reasons, those behind with what they took. */
 import { toStepCard, type CardContext } from '@/core/bench/stepCard'
 import type { UnitSystem } from '@/core/measure/length'
-import type { PartJourney } from '@/core/piece/journey'
+import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 import { reasonWords, stepTitle, withWhat } from '@/words/craft'
 import { amountWords } from '@/words/measure'
 import { momentWords, spanWords } from '@/words/time'
 import { LogCoatButton } from './LogCoatButton'
-import type { PartProps } from './PartProgress'
+
+export interface PartProps {
+  journey: Journey
+  part: PartJourney
+  /** the shelf and the mixes */
+  stock: Pick<CardContext, 'products' | 'lots' | 'batches'>
+  zone: string
+  units: UnitSystem
+  money: (minor: number) => string
+  nowMs: number
+}
 
 export function StepsAhead({ part, units }: { part: PartJourney; units: UnitSystem }) {
   const { steps, running, next } = part
