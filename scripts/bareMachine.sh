@@ -18,6 +18,7 @@ mount_in() { mount "$@"; mounted+=("${!#}"); }
 clear_away() {
   local k
   for machine in "$place"/*/; do
+    [ -d "$machine/proc" ] || continue
     for process in /proc/[0-9]*; do
       [ "$(readlink "$process/root" 2>/dev/null || true)" != "${machine%/}" ] || kill -KILL "${process##*/}" 2>/dev/null || true
     done
@@ -29,7 +30,7 @@ trap clear_away EXIT
 trap 'exit 130' INT TERM
 
 # where this machine takes its packages from, the bare ones do too
-mirror=$(cat /etc/apt/sources.list /etc/apt/sources.list.d/*.sources 2>/dev/null | sed -n 's/^URIs: *\([^ ]*\).*/\1/p; s/^deb \(\[[^]]*\] \)\?\([^ ]*\).*/\2/p' | head -n 1)
+mirror=$({ cat /etc/apt/sources.list /etc/apt/sources.list.d/*.sources 2>/dev/null || true; } | sed -n 's/^URIs: *\([^ ]*\).*/\1/p; s/^deb \(\[[^]]*\] \)\?\([^ ]*\).*/\2/p' | head -n 1)
 [ -n "$mirror" ] || fail 'no source of packages is written in /etc/apt'
 began=$SECONDS
 say "Making a bare machine (debootstrap)."
@@ -38,8 +39,9 @@ debootstrap --variant=minbase --include=git,ca-certificates bookworm "$place/bas
 for file in /etc/resolv.conf /etc/hosts /etc/npmrc /root/.npmrc; do
   [ ! -e "$file" ] || install -D -m 644 "$file" "$place/base$file"
 done
-cp -aL /etc/ssl/certs/. "$place/base/etc/ssl/certs/"
-[ ! -d /usr/local/share/ca-certificates ] || cp -aL /usr/local/share/ca-certificates/. "$place/base/usr/local/share/ca-certificates/"
+cp --remove-destination -L /etc/ssl/certs/ca-certificates.crt "$place/base/etc/ssl/certs/ca-certificates.crt"
+authority=$(npm config get cafile 2>/dev/null || true)
+[ ! -f "$authority" ] || install -D -m 644 "$authority" "$place/base$authority"
 rm -rf "$place/base/etc/apt/sources.list" "$place/base/etc/apt/sources.list.d"
 cp -a /etc/apt/sources.list.d "$place/base/etc/apt/sources.list.d"
 [ ! -e /etc/apt/sources.list ] || cp -a /etc/apt/sources.list "$place/base/etc/apt/sources.list"
