@@ -39,9 +39,8 @@ debootstrap --variant=minbase --include=git,ca-certificates bookworm "$place/bas
 for file in /etc/resolv.conf /etc/hosts /etc/npmrc /root/.npmrc; do
   [ ! -e "$file" ] || install -D -m 644 "$file" "$place/base$file"
 done
-cp --remove-destination -L /etc/ssl/certs/ca-certificates.crt "$place/base/etc/ssl/certs/ca-certificates.crt"
-authority=$(npm config get cafile 2>/dev/null || true)
-[ ! -f "$authority" ] || install -D -m 644 "$authority" "$place/base$authority"
+# whom this machine trusts, in a file of its own: an installation makes Debian's list anew
+install -m 644 "$(readlink -f /etc/ssl/certs/ca-certificates.crt)" "$place/base/etc/bare-authorities.crt"
 rm -rf "$place/base/etc/apt/sources.list" "$place/base/etc/apt/sources.list.d"
 cp -a /etc/apt/sources.list.d "$place/base/etc/apt/sources.list.d"
 [ ! -e /etc/apt/sources.list ] || cp -a /etc/apt/sources.list "$place/base/etc/apt/sources.list"
@@ -56,7 +55,7 @@ ln -s ../lib/node_modules/npm/bin/npx-cli.js "$place/base/usr/bin/npx"
 say "   bare machine: $((SECONDS - began)) s, $(chroot "$place/base" dpkg-query -f '.\n' -W | wc -l) packages, Node $(chroot "$place/base" node -v)"
 
 inside() { # MACHINE USER COMMAND: in the folder of the clone
-  chroot "$place/$1" /usr/bin/env -i PATH=/usr/sbin:/usr/bin:/sbin:/bin HOME="$(home_of "$2")" LANG=C.UTF-8 TERM=dumb \
+  chroot "$place/$1" /usr/bin/env -i PATH=/usr/sbin:/usr/bin:/sbin:/bin HOME="$(home_of "$2")" LANG=C.UTF-8 TERM=dumb npm_config_cafile=/etc/bare-authorities.crt \
     setpriv --reuid "$2" --regid "$2" --init-groups bash -c "cd '$(home_of "$2")/itinerum' && $3"
 }
 home_of() { [ "$1" = root ] && echo /root || echo "/home/$1"; }

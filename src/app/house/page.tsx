@@ -25,11 +25,13 @@ export default async function House() {
   const studio = await loadStudio()
   const { channels, rooms, readings, feeds } = await load()
   const zones = [...new Set([studio.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
+  const names = new Intl.DisplayNames('en-GB', { type: 'currency' })
+  const currencies = Intl.supportedValuesOf('currency').map((code) => [code, `${code}, ${names.of(code) ?? code}`] as const)
   return (
     <div className="space-y-12 pt-6">
       <section>
         <h1 className="title text-5xl">The house</h1>
-        <HouseForm studio={studio} zones={zones} />
+        <HouseForm studio={studio} zones={zones} currencies={currencies} />
       </section>
       <section aria-labelledby="method" className="border-t-2 border-ink pt-4">
         <h2 id="method" className="title text-3xl">

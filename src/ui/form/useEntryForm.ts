@@ -1,7 +1,7 @@
 'use client'
 /** A form over one of the core's schemas: checked here as the server will check it, kept as it was typed, sent once. */
-import { useEffect } from 'react'
-import { useForm, type DefaultValues, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form'
+import { useEffect, useMemo } from 'react'
+import { get, useForm, type DefaultValues, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form'
 import { zodResolver } from '@hookform/resolvers/zod'
 import type { z } from 'zod'
 import type { Answer } from '@/core/input/issues'
@@ -22,7 +22,8 @@ export function useEntryForm<T extends FieldValues>(
   after: (typed: T, form: UseFormReturn<T>) => void | Promise<void>,
   draftKey?: string,
 ): EntryForm<T> {
-  const form = useForm<T>({ resolver: zodResolver(schema as never, undefined, { raw: true }) as never, defaultValues: defaults })
+  const made = useForm<T>({ resolver: zodResolver(schema as never, undefined, { raw: true }) as never, defaultValues: defaults })
+  const form = useMemo(() => withValues(made, defaults), [made, defaults])
   const write = useWrite(action)
   useDraft(form, draftKey)
 
@@ -44,4 +45,18 @@ function useDraft<T extends FieldValues>(form: UseFormReturn<T>, key: string | u
     const watching = form.watch((values) => localStorage.setItem(key, JSON.stringify(values)))
     return () => watching.unsubscribe()
   }, [form, key])
+}
+
+/** The fields stand in the markup with their values: a form is there, and can be read, before any script has run. */
+function withValues<T extends FieldValues>(form: UseFormReturn<T>, defaults: DefaultValues<T>): UseFormReturn<T> {
+  const register: typeof form.register = (name, options) => {
+    const value: unknown = get(defaults, name)
+    return {
+      ...form.register(name, options),
+      ...(typeof value === 'string' && { defaultValue: value }),
+      ...(typeof value === 'boolean' && { defaultChecked: value }),
+    }
+  }
+  // what changes on the form itself is seen through this one
+  return Object.create(form, { register: { value: register } }) as UseFormReturn<T>
 }

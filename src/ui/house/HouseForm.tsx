@@ -33,7 +33,14 @@ function wishText({ wish, currency }: Studio): Pick<StudioText, 'wishKind' | 'wi
   return { wishKind: 'earnedRate', wishValue: moneyText(wish.earnedRate, currency) }
 }
 
-export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly string[] }) {
+interface Props {
+  studio: Studio
+  zones: readonly string[]
+  /** code and words */
+  currencies: readonly (readonly [string, string])[]
+}
+
+export function HouseForm({ studio, zones, currencies }: Props) {
   const { changeStudio } = useActions()
   const router = useRouter()
   const [kept, setKept] = useState(false)
@@ -72,11 +79,12 @@ export function HouseForm({ studio, zones }: { studio: Studio; zones: readonly s
       className="mt-5 grid grid-cols-2 gap-4 sm:grid-cols-4"
     >
       <TextField label="The studio’s name" {...register('name')} trouble={troubleOf('name')} className="col-span-2" />
-      <TextField
+      <ChoiceField
         label="Currency"
         {...register('currency')}
         trouble={troubleOf('currency')}
         hint="Past amounts keep their figures."
+        options={currencies}
       />
       <ChoiceField
         label="Units"

@@ -4,9 +4,14 @@ import ical, { ICalAlarmType } from 'ical-generator'
 import { listReminders } from '@/core/bench/reminders'
 import { isCalendarFeed } from '@/db/calendarFeed'
 import { stepTitle } from '@/words/craft'
+import { loggedWords } from '@/words/time'
 import { loadWorkshop } from '@/app/_server/load'
 import { withStudio } from '@/app/_server/session'
 
+const utc = ['VTIMEZONE', 'STANDARD']
+  .map((name) => `BEGIN:${name}\r\n${name === 'VTIMEZONE' ? 'TZID:Etc/UTC\r\n' : ''}`)
+  .concat('DTSTART:19700101T000000\r\nTZOFFSETFROM:+0000\r\nTZOFFSETTO:+0000\r\n', 'END:STANDARD\r\nEND:VTIMEZONE\r\n')
+  .join('')
 const token = /^([0-9a-f]{48})\.ics$/
 
 export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
@@ -26,11 +31,13 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tok
       start,
       end: new Date(start.getTime() + (kind === 'opens' ? step.minutes : 0) * 60_000),
       summary: kind === 'opens' ? `${stepTitle(step)}: ${where}` : `Closes: ${stepTitle(step).toLowerCase()}, ${where}`,
-      description: closes && kind === 'opens' ? `Its window closes at ${closes}.` : null,
+      description: closes && kind === 'opens' ? `Its window closes ${loggedWords(closes, studio.zone, start.getTime())}.` : null,
     })
     event.createAlarm({ type: ICalAlarmType.display, trigger: Math.max(0, Math.round((start.getTime() - tellMs) / 1000)) })
   }
-  return new Response(calendar.toString(), {
+  const text = calendar.toString()
+  // a calendar holds one thing at least: where nothing waits, that its times are UTC
+  return new Response(calendar.length() === 0 ? text.replace('END:VCALENDAR', `${utc}END:VCALENDAR`) : text, {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, max-age=300' },
   })
 }

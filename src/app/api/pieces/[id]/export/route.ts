@@ -1,7 +1,10 @@
 /** A piece's whole log in an open format: JSON with its plans, or CSV a line an entry, corrections and all. */
 import Papa from 'papaparse'
 import { z } from 'zod'
+import { formatMoney } from '@/core/measure/money'
+import { logTable } from '@/words/logTable'
 import { findPieceView } from '@/app/_server/load'
+import { loadHouse } from '@/app/_server/session'
 
 const fileName = (name: string, as: string) =>
   `${name
@@ -25,24 +28,17 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     'cache-control': 'no-store',
   }
   if (as.data === 'json') return Response.json({ currency: view.studio.currency, ...file }, { headers })
-  const steps = new Map(
-    file.parts.flatMap(({ name, plan, earlier }) =>
-      [...(plan?.steps ?? []), ...earlier].map((step) => [step.id, { part: name, operation: step.operation }] as const),
-    ),
-  )
-  const rows = file.log.map((entry) => {
-    const { stepId, ...facts } = entry
-    const spread = { ...facts, ...(stepId ? steps.get(stepId) : {}) } as Record<string, unknown>
-    for (const [name, value] of Object.entries(spread)) {
-      if (value === null || typeof value !== 'object') continue
-      delete spread[name]
-      if (name === 'coat' || name === 'batch' || name === 'mark') Object.assign(spread, value)
-      else spread[name] = JSON.stringify(value)
-    }
-    return Object.fromEntries(Object.entries(spread).map(([name, value]) => [name, plain(value)]))
+  const { currency, zone } = view.studio
+  const table = logTable(file, {
+    currency,
+    zone,
+    people: (await loadHouse()).people,
+    channels: view.channels,
+    rooms: view.rooms,
+    money: (minor) => formatMoney(minor, currency),
   })
-  const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))]
-  return new Response(`${byteOrderMark}${Papa.unparse(rows, { columns })}`, {
+  const rows = table.map((row) => Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value)])))
+  return new Response(`${byteOrderMark}${Papa.unparse(rows)}`, {
     headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
   })
 }
