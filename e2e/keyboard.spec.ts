@@ -1,5 +1,6 @@
 /** The bench and the desk without a mouse. */
 import { expect, test } from '@playwright/test'
+import { expectAxeClean } from './axe'
 
 test('from the bench to a chosen finish with the keyboard alone', async ({ page }) => {
   await page.goto('/')
@@ -46,4 +47,41 @@ test('a step is started and ended with the keyboard, and its coat sheet gives th
   await page.keyboard.press('Escape')
   await expect(sheet).toBeHidden()
   await expect(way.getByRole('heading', { level: 3, name: /^Clear coat 2 of 3/ })).toBeVisible()
+})
+
+test('a question mark shows the keys of the page, and each presses the button it names; they can be put off', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('button', { name: /^Done: |^Start: / }).first()).toBeVisible()
+  await page.keyboard.press('?')
+  const list = page.getByRole('dialog', { name: 'Keys' })
+  await expect(list.getByText('Start the step at hand; end it when it runs')).toBeVisible()
+  // what the page has no button for is not listed
+  await expect(list.getByText('Take this way')).toHaveCount(0)
+  await expectAxeClean(page)
+  await page.keyboard.press('Escape')
+  await expect(list).toBeHidden()
+  await page.keyboard.press('2')
+  await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible()
+  // a letter that is typed is a letter
+  await page.getByRole('searchbox').fill('')
+  await page.getByRole('searchbox').press('3')
+  await expect(page.getByRole('searchbox')).toHaveValue('3')
+  await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible()
+  await page.getByRole('heading', { level: 1 }).click()
+  await page.keyboard.press('?')
+  await list.getByLabel('Letters are keys').uncheck()
+  await list.getByRole('button', { name: 'Close' }).click()
+  await page.keyboard.press('3')
+  await page.waitForTimeout(300)
+  await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible()
+})
+
+test('a form stands there with its values before any script has run', async ({ browser }, { project }) => {
+  const page = await (await browser.newContext({ javaScriptEnabled: false, baseURL: project.use.baseURL })).newPage()
+  await page.goto('/house')
+  await expect(page.getByLabel('The studio’s name')).not.toHaveValue('')
+  await expect(page.getByLabel('Currency')).toHaveValue('GBP')
+  await expect(page.getByLabel('An hour of work, GBP')).toHaveValue(/^\d+\.\d\d$/)
 })

@@ -56,7 +56,7 @@ say "   bare machine: $((SECONDS - began)) s, $(chroot "$place/base" dpkg-query 
 
 inside() { # MACHINE USER COMMAND: in the folder of the clone
   chroot "$place/$1" /usr/bin/env -i PATH=/usr/sbin:/usr/bin:/sbin:/bin HOME="$(home_of "$2")" LANG=C.UTF-8 TERM=dumb npm_config_cafile=/etc/bare-authorities.crt \
-    setpriv --reuid "$2" --regid "$2" --init-groups bash -c "cd '$(home_of "$2")/itinerum' && $3"
+    setpriv --reuid "$2" --regid "$2" --init-groups bash -c "cd '$(home_of "$2")/itinerum' || exit; $3"
 }
 home_of() { [ "$1" = root ] && echo /root || echo "/home/$1"; }
 make_machine() { # NAME USER

@@ -5,6 +5,7 @@ import type { ReactNode } from 'react'
 import { ActionsProvider } from '@/ui/form/actions'
 import { SectionTextures } from '@/ui/drawing/Section'
 import { HouseProvider } from '@/ui/form/house'
+import { Keys } from '@/ui/frame/Keys'
 import { Places } from '@/ui/frame/Places'
 import { StyleNonce } from '@/ui/frame/StyleNonce'
 import { ThemeButton, type Theme } from '@/ui/frame/ThemeButton'
@@ -51,6 +52,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
                 <OutboxProvider>
                   <OutboxLine />
                   <Live sinceMs={startOf()} />
+                  <Keys />
                   <header className="unprinted mx-auto flex max-w-[78rem] items-center justify-between px-4 pt-2 sm:px-6">
                     <Link href="/" className="flex min-h-12 items-baseline gap-3 no-underline">
                       <span className="title self-center text-2xl">Itinerum</span>

@@ -1,7 +1,9 @@
 /** The bench. */
 import { BenchView } from '@/ui/bench/BenchView'
+import { FirstSteps } from '@/ui/bench/FirstSteps'
 import { Offline } from '@/ui/outbox/Offline'
 import { loadBench } from '@/app/_server/load'
+import { loadStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Bench' }
 
@@ -10,7 +12,7 @@ export default async function Bench() {
   const pages = ['/', '/pieces', '/shelf', '/air', ...data.files.map(({ piece }) => `/pieces/${piece.id}`)]
   return (
     <>
-      <BenchView data={data} />
+      {data.files.length === 0 ? <FirstSteps studio={await loadStudio()} tins={data.lots.length} /> : <BenchView data={data} />}
       <Offline pages={pages} />
     </>
   )

@@ -64,6 +64,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
             type="button"
             {...tap(() => finish(new Date().toISOString(), ''))}
             className={`press press-now ${size}`}
+            data-key="s"
             aria-label={`Done: ${step.name}`}
           >
             Done
@@ -73,6 +74,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
             type="button"
             {...tap(() => void step.start())}
             className={`press press-now ${size}`}
+            data-key="s"
             aria-label={`Start: ${step.name}`}
           >
             {phase === 'shut' ? 'Start all the same' : 'Start'}
@@ -83,6 +85,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
             type="button"
             className="press"
             {...tap(() => void (paused ? step.resume() : step.pause()))}
+            data-key="p"
             aria-label={`${paused ? 'Go on' : 'Pause'}: ${step.name}`}
           >
             {paused ? 'Go on' : 'Pause'}

@@ -20,12 +20,13 @@ export function Places() {
       className="unprinted fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-ground sm:static sm:border-0"
     >
       <ul className="flex justify-around sm:justify-end sm:gap-2">
-        {places.map(({ href, words }) => {
+        {places.map(({ href, words }, k) => {
           const here = isHere(path, href)
           return (
             <li key={href} className="flex-1 sm:flex-none">
               <Link
                 href={href}
+                data-key={k + 1}
                 aria-current={here ? 'page' : undefined}
                 className="relative flex h-14 items-center justify-center px-4 text-lg font-semibold no-underline [font-stretch:88%]"
               >

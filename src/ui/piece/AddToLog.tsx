@@ -20,6 +20,7 @@ export function AddToLog({ pieceId }: { pieceId: string }) {
         <button
           type="button"
           className="press"
+          data-key="n"
           aria-expanded={open === 'note'}
           onClick={() => setOpen(open === 'note' ? null : 'note')}
         >

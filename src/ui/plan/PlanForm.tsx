@@ -220,7 +220,7 @@ export function PlanForm({
             ))}
             <StepList steps={steps} conflicts={at} toggle={toggle} move={move} />
             {edited && (
-              <button type="button" className="press mt-3" onClick={() => setEdits(null)}>
+              <button type="button" data-key="u" className="press mt-3" onClick={() => setEdits(null)}>
                 As it was planned
               </button>
             )}
@@ -230,6 +230,7 @@ export function PlanForm({
           <Trouble>{write.issue}</Trouble>
           <button
             type="button"
+            data-key="t"
             disabled={kept.length === 0 || write.pending}
             onClick={() => void save()}
             className="press press-now min-h-16 px-8 text-xl"
