@@ -1,0 +1,13 @@
+/** The keys, few and our own, in the order they are listed; a page answers to those whose button stands on it. */
+export const keyWords = {
+  s: 'Start the step at hand; end it when it runs',
+  p: 'Pause it, or go on',
+  n: 'Write a note',
+  t: 'Take this way',
+  u: 'As it was planned',
+  '1': 'The bench',
+  '2': 'The pieces',
+  '3': 'The shelf',
+  '4': 'The house',
+} as const
+export type KeyCode = keyof typeof keyWords
