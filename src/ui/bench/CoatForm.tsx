@@ -97,7 +97,8 @@ export function CoatForm(props: Props) {
       <div className="mt-3 empty:hidden">
         <Trouble>{issue}</Trouble>
       </div>
-      <div className="mt-4">
+      {/* at the thumb, however much was different */}
+      <div className="sticky bottom-0 mt-2 bg-sheet py-2">
         <Verdicts
           words={card.check ? 'All well, write it down' : 'Write it down'}
           judge={(chosen) => (verdict.current = chosen)}

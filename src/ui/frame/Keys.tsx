@@ -50,7 +50,9 @@ export function Keys() {
         {[...here, '?' as const].map((key) => (
           <div key={key} className="flex items-center gap-5 border-b border-line py-2 text-lg">
             <dt>
-              <kbd className="figure inline-block min-w-10 border-2 border-ink px-2 text-center text-2xl leading-9">{key}</kbd>
+              <kbd className="figure inline-block [font-family:inherit] min-w-10 border-2 border-ink px-2 text-center text-2xl leading-9">
+                {key}
+              </kbd>
             </dt>
             <dd>{key === '?' ? 'This list' : keyWords[key]}</dd>
           </div>
