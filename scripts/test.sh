@@ -8,7 +8,7 @@ passed=0 failed=0
 reports=$(mktemp -d "${TMPDIR:-/tmp}/itinerum-test.XXXXXX")
 wanted=("$@")
 [ ${#wanted[@]} -gt 0 ] || wanted=(types lint format unit slow database browser)
-[ "${wanted[*]}" != quick ] || wanted=(types lint unit)
+[ "${wanted[*]}" != quick ] || { wanted=(types lint unit); export ITINERUM_LINT=quick; }
 wants() { case " ${wanted[*]} " in *" $1 "*) return 0 ;; *) return 1 ;; esac; }
 # what the machine must have is asked for before anything that takes long
 if wants database || wants browser; then need_postgres; fi

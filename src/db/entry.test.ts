@@ -67,9 +67,9 @@ describe('sending twice', () => {
   test('another body under a number that was sent is told from it, and the first stands', async () => {
     const entry = note()
     expect(await send(entry)).toBeNull()
-    expect(await send({ ...entry, note: 'Another thing.' } as NewEntry)).toBe('other')
+    expect(await send({ ...entry, note: 'Another thing.' })).toBe('other')
     expect((await log()).find(({ id }) => id === entry.id)).toMatchObject({ note: 'One thing.' })
-    expect(await add([{ ...entry, note: 'Past the list of what was sent.' } as NewEntry])).toEqual({ issue: 'id-taken' })
+    expect(await add([{ ...entry, note: 'Past the list of what was sent.' }])).toEqual({ issue: 'id-taken' })
   })
 
   test('an id that another studio holds is refused, not silently dropped', async () => {

@@ -31,8 +31,8 @@ const parsers: Record<number, (text: string) => unknown> = {
 /** How values come out of the database: instants as ISO 8601 in UTC, days as they are written, figures as numbers. */
 export const types = {
   getTypeParser: (oid: number, format?: 'text' | 'binary') =>
-    format !== 'binary' && parsers[oid] ? parsers[oid] : pg.types.getTypeParser(oid, format as 'text'),
-} as pg.CustomTypesConfig
+    format !== 'binary' && parsers[oid] ? parsers[oid] : pg.types.getTypeParser(oid, format),
+}
 
 /** A pool for the application's own role; it outlives lost connections. */
 export function makePool(connectionString: string, max = 10): pg.Pool {

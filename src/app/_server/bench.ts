@@ -14,7 +14,7 @@ export function writeAtBench(action: BenchAction, typed: unknown): Promise<Answe
   const { schema, entry } = benchWrites[action]
   return writeOnce<z.ZodType<{ entryId: string }>>(
     action,
-    schema as never,
+    schema,
     typed,
     ({ entryId }) => entryId,
     (client, studio, entered) => storeWithMaterial(client, studio.id, entry(entered as never)),

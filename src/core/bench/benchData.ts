@@ -67,7 +67,7 @@ function isAsked(entry: Entry, log: readonly Entry[]): boolean {
   if (entry.kind !== 'checked') return true
   return entry.result === 'later' && ofKind(log, 'checked').findLast(({ stepId }) => stepId === entry.stepId) === entry
 }
-const whole = (entry: SlimEntry, pieceId: string): Entry => wholeEntry({ ...entry, pieceId } as EntryDraft)
+const whole = (entry: SlimEntry, pieceId: string): Entry => wholeEntry({ ...entry, pieceId })
 
 /** Steps that are done and ask nothing more; the last one done holds a part back yet. */
 function settledIn(log: readonly Entry[]): Set<string | null> {

@@ -103,8 +103,8 @@ const anyWindow = fc
     const at = (minute: number) => new Date(start + minute * minuteMs).toISOString()
     const input: WindowInput = {
       endedAt: at(0),
-      kind: kind as WindowInput['kind'],
-      film: film as WindowInput['film'],
+      kind: kind,
+      film: film,
       label: { opens, ...(closes && { closes }) },
       climate: climate.map((reading) => ({ ...reading, at: at(reading.at) })),
       assistance: assistance.map((help) => ({

@@ -4,7 +4,7 @@ import { leadFindings } from '@/core/craft/lead'
 import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
 import { lookCodes } from '@/core/craft/looks'
 import { schoolCodes, schools, type HouseMethod } from '@/core/craft/method'
-import { remedyCodes, type RemedyCode } from '@/core/craft/remedies'
+import { remedyCodes } from '@/core/craft/remedies'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { assessTests, signs } from '@/core/assess/tests'
 import { paintCodes } from '@/core/craft/families'
@@ -210,9 +210,7 @@ const snagFields = z
       .transform((person) => person || null),
     stepIds: z.array(id).max(120),
     at: instant,
-    remedy: z
-      .enum(['', ...remedyCodes], 'Choose what went wrong.')
-      .transform((code) => (code === '' ? null : (code as RemedyCode))),
+    remedy: z.enum(['', ...remedyCodes], 'Choose what went wrong.').transform((code) => (code === '' ? null : code)),
     severity: z.enum(codesOf(severities)),
     spot: z.int().min(0).max(8).nullable(),
     mark: z

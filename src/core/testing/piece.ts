@@ -60,7 +60,7 @@ let made = 0
 export function entry<K extends EntryKind>(
   kind: K,
   when: string,
-  over: Partial<Omit<EntryOf<K>, 'kind' | 'at'>> = {} as Partial<Omit<EntryOf<K>, 'kind' | 'at'>>,
+  over: Partial<Omit<EntryOf<K>, 'kind' | 'at'>> = {},
 ): EntryOf<K> {
   made += 1
   const draft = { id: `entry-${String(made).padStart(4, '0')}`, pieceId: 'piece', kind, at: when, recordedAt: when, ...over }

@@ -98,7 +98,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
                 key={each}
                 type="button"
                 aria-pressed={severity === each}
-                onClick={() => setSeverity(each as SnagSeverity)}
+                onClick={() => setSeverity(each)}
                 className="press px-3 aria-pressed:outline-3 aria-pressed:outline-now"
               >
                 {words}

@@ -114,12 +114,7 @@ export function HouseForm({ studio, zones, currencies }: Props) {
         {...register('overheadRate')}
         trouble={troubleOf('overheadRate')}
       />
-      <ChoiceField
-        label="The wish"
-        {...register('wishKind')}
-        options={Object.entries(wishWords) as [string, string][]}
-        className="col-span-2"
-      />
+      <ChoiceField label="The wish" {...register('wishKind')} options={Object.entries(wishWords)} className="col-span-2" />
       <TextField label="How much" inputMode="decimal" {...register('wishValue')} trouble={troubleOf('wishValue')} />
       <TextField label="Room to haggle, %" inputMode="decimal" {...register('haggleShare')} trouble={troubleOf('haggleShare')} />
       <ChoiceField

@@ -2,7 +2,6 @@
 /** A part that was seen late: an apron that should have been painted as well. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { FieldPath } from 'react-hook-form'
 import { z } from 'zod'
 import { partInput } from '@/core/input/piece'
 import { useActions } from '@/ui/form/actions'
@@ -27,13 +26,7 @@ export function AddPartForm({ pieceId }: { pieceId: string }) {
   )
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-5 space-y-5">
-      <PartFields
-        index={0}
-        control={form.control}
-        register={form.register}
-        troubleOf={troubleOf as (path: FieldPath<PartsText>) => string | undefined}
-        remove={null}
-      />
+      <PartFields index={0} control={form.control} register={form.register} troubleOf={troubleOf} remove={null} />
       <Trouble>{issue}</Trouble>
       <button type="submit" disabled={pending} className="press press-now min-h-14 px-8 text-lg">
         Add the part

@@ -2,7 +2,6 @@
 /** What is known of a part and what it measures, put right; what it was goes into the log. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { FieldPath } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import { z } from 'zod'
 import { partInput } from '@/core/input/piece'
@@ -40,13 +39,7 @@ export function PartForm({ pieceId, part }: { pieceId: string; part: Part }) {
   )
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-5 space-y-5">
-      <PartFields
-        index={0}
-        control={form.control}
-        register={form.register}
-        troubleOf={troubleOf as (path: FieldPath<PartsText>) => string | undefined}
-        remove={null}
-      />
+      <PartFields index={0} control={form.control} register={form.register} troubleOf={troubleOf} remove={null} />
       <Trouble>{issue}</Trouble>
       <button type="submit" disabled={pending} className="press press-now min-h-14 px-8 text-lg">
         Keep the changes

@@ -24,7 +24,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
   )
   const date = (instant: string) => dateWords(instant, studio.zone)
   const uses = journey.parts.map(({ use }) => use?.times.opens ?? null)
-  const usable = uses.every((at) => at !== null) ? (uses as string[]).sort().at(-1) : undefined
+  const usable = uses.every((at) => at !== null) ? uses.sort().at(-1) : undefined
   return (
     <article className="mx-auto max-w-[52rem] pt-6">
       <div className="unprinted mb-4 flex items-center justify-between">
