@@ -99,7 +99,7 @@ test('an unusual coat takes six taps: half the tin, a heavy film, a word, and it
   await expect(later).toContainText('Sheet music stool')
   await later.getByRole('button', { name: /^Yes: Coat 1.*Sheet music stool/ }).click()
   await expect(later.getByText('Sheet music stool')).toHaveCount(0)
-  await page.goto('/pieces')
+  await page.goto('/pieces?q=Sheet')
   await page
     .getByRole('link', { name: /Sheet music stool/ })
     .first()
@@ -149,7 +149,7 @@ test('a clock is paused and goes on, a second runs beside it, and a forgotten on
   await expect(span).toHaveText(said)
   await peg.getByRole('button', { name: 'It was so' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Yes, well done' }).click()
-  await page.goto('/pieces')
+  await page.goto('/pieces?q=Peg')
   await page
     .getByRole('link', { name: /Peg rail/ })
     .first()

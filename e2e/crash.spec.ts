@@ -51,7 +51,7 @@ test('the database killed in the middle of the day: every note that was acknowle
   page,
 }) => {
   test.setTimeout(120_000)
-  await page.goto(`${own.address()}/pieces`)
+  await page.goto(`${own.address()}/pieces?q=Hall`)
   await page.getByRole('link', { name: /Hall settle/ }).click()
   const write = async (note: string) => {
     await page.getByRole('button', { name: 'Write a note' }).click()

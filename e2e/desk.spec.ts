@@ -207,7 +207,7 @@ test('the house’s working hours are kept and what is no day is refused', async
   await page.getByLabel('Work ends').fill('18:00')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('Kept.', { exact: true })).toBeVisible()
-  await page.goto('/pieces')
+  await page.goto('/pieces?q=Nursery')
   await page
     .getByRole('link', { name: /Nursery bookcase/ })
     .first()

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 
 const one = 'Hall settle'
 async function idOf(page: Page, name: string): Promise<string> {
-  await page.goto('/pieces')
+  await page.goto(`/pieces?q=${encodeURIComponent(name)}`)
   return (await page.locator('a', { hasText: name }).first().getAttribute('href'))?.split('/').at(-1) ?? ''
 }
 const bench =

@@ -6,7 +6,7 @@ test('from the bench to a chosen finish with the keyboard alone', async ({ page 
   await page.goto('/')
   await page.keyboard.press('Tab')
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused()
-  const reach = async (name: string | RegExp, role: 'link' | 'button' | 'radio' = 'link') => {
+  const reach = async (name: string | RegExp, role: 'link' | 'button' | 'radio' | 'searchbox' = 'link') => {
     const target = page.getByRole(role, { name }).first()
     for (let k = 0; k < 120; k += 1) {
       if (await target.evaluate((each) => each === document.activeElement)) return
@@ -17,6 +17,11 @@ test('from the bench to a chosen finish with the keyboard alone', async ({ page 
   await reach('Pieces')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible()
+  await reach('Look for a piece', 'searchbox')
+  await page.keyboard.type('hall')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/q=hall/)
+  await page.keyboard.press('Tab')
   await reach(/Hall settle/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1, name: /Hall settle/ })).toBeVisible()
@@ -32,7 +37,7 @@ test('from the bench to a chosen finish with the keyboard alone', async ({ page 
 })
 
 test('a step is started and ended with the keyboard, and its coat sheet gives the focus back', async ({ page }) => {
-  await page.goto('/pieces')
+  await page.goto('/pieces?q=Nursery')
   await page
     .getByRole('link', { name: /Nursery bookcase/ })
     .first()

@@ -5,7 +5,7 @@ import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 
 async function pieceId(page: Page): Promise<string> {
-  await page.goto('/pieces')
+  await page.goto('/pieces?q=Hall+settle')
   const href = await page.locator('a', { hasText: 'Hall settle' }).first().getAttribute('href')
   return href?.split('/').at(-1) ?? ''
 }

@@ -1,6 +1,6 @@
 'use client'
 /** A form over one of the core's schemas: checked here as the server will check it, kept as it was typed, sent once. */
-import { useEffect, useMemo } from 'react'
+import { useEffect, useState } from 'react'
 import { get, useForm, type DefaultValues, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form'
 import { zodResolver } from '@hookform/resolvers/zod'
 import type { z } from 'zod'
@@ -23,9 +23,10 @@ export function useEntryForm<T extends FieldValues>(
   draftKey?: string,
 ): EntryForm<T> {
   const made = useForm<T>({ resolver: zodResolver(schema as never, undefined, { raw: true }) as never, defaultValues: defaults })
-  const form = useMemo(() => withValues(made, defaults), [made, defaults])
+  // one form for as long as it stands, whatever is handed in at a later drawing
+  const [form] = useState(() => withValues(made, defaults))
   const write = useWrite(action)
-  useDraft(form, draftKey)
+  useDraft(made, draftKey)
 
   const submit = form.handleSubmit(async (typed) => {
     if (!(await write.send(typed))) return
