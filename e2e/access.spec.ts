@@ -14,7 +14,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   pieces: () => Promise.resolve('/pieces'),
   'a piece': (page) => hrefOf(page, '/pieces?q=Washstand', 'Washstand'),
   'a piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=Blanket', 'Blanket chest')}/money`,
-  'a sold piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=Sewing', /Sewing table|Linen press/)}/money`,
+  'a sold piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=sewing', 'Treadle sewing table')}/money`,
   'a piece’s way': async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/way`,
   record: async (page) => `${await hrefOf(page, '/pieces?q=Blanket', 'Blanket chest')}/record`,
   facts: async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/facts`,
