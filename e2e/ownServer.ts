@@ -8,7 +8,7 @@ import { promisify } from 'node:util'
 import pg from 'pg'
 
 const run = promisify(execFile)
-const freePort = () =>
+export const freePort = () =>
   new Promise<number>((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port } = probe.address() as { port: number }

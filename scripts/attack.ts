@@ -8,6 +8,7 @@ import { request } from 'node:http'
 import { v7 as uuidv7 } from 'uuid'
 import { benchActions } from '@/core/input/bench'
 import { ownServer } from '../e2e/ownServer'
+import { samplesOf, type Named } from './attackSamples'
 
 const wanted = Number(process.argv[2] ?? 3000)
 let seed = Number(process.argv[3] ?? 20261125)
@@ -122,220 +123,16 @@ function send(address: string, { method, path, headers = {}, body }: Ask): Promi
 const own = ownServer('attack')
 await own.begin()
 const address = own.address()
-const [ids] = await own.ask<{
-  piece: string
-  part: string
-  step: string
-  entry: string
-  product: string
-  lot: string
-  channel: string
-}>(
+const [ids] = await own.ask<Named>(
   `select p.id as piece, a.id as part, s.id as step, e.id as entry, r.id as product, l.id as lot, c.id as channel
    from piece p join part a on a.piece_id = p.id join step s on s.part_id = a.id join entry e on e.piece_id = p.id and e.kind = 'note',
         lot l join product r on r.id = l.product_id, channel c
    where p.ended_at is null limit 1`,
 )
 if (!ids) throw new Error('the demo has no piece with a plan and a note')
-const { piece: pieceId, part: partId, step: stepId } = ids
+const { piece: pieceId, part: partId } = ids
 const at = new Date().toISOString()
-const today = at.slice(0, 10)
-const onStep = () => ({ entryId: uuidv7(), pieceId, partId, stepId, at })
-const face = { id: uuidv7(), shape: 'panel', relief: 'flat', count: '1', width: '50', height: '40' }
-const part = () => ({
-  id: uuidv7(),
-  name: 'Top',
-  kind: 'top',
-  count: '1',
-  substrate: 'close-grained',
-  existing: 'varnish',
-  lead: 'unknown',
-  use: 'light',
-  bleeds: false,
-  knots: '',
-  surfaces: [{ ...face, id: uuidv7() }],
-})
-const facts = {
-  name: 'Bench',
-  source: 'auction',
-  sourceNote: '',
-  client: '',
-  promisedOn: today,
-  expected: '120',
-  condition: '',
-  roomId: '',
-}
-const wish = { look: 'smooth-solid', with: [], paint: 'clay', colours: { a: { name: 'Ferry Slate', hex: '#3d5661' } } }
-
-/** A good body for every action, by its name: what is missing here is missed by the attack, and that is an error. */
-const samples: Record<string, () => unknown> = {
-  startStep: onStep,
-  pauseStep: onStep,
-  resumeStep: onStep,
-  endStep: () => ({ ...onStep(), minutes: '20' }),
-  leaveOutStep: () => ({ ...onStep(), note: '' }),
-  helpStep: () => ({ ...onStep(), minutes: '15' }),
-  checkStep: () => ({ ...onStep(), checkCode: 'dry', result: 'pass' }),
-  seeDry: () => ({ ...onStep(), result: 'dry' }),
-  setAssist: () => ({ entryId: uuidv7(), pieceId, partId, at, assist: 'fan', on: true }),
-  logCoat: () => ({
-    ...onStep(),
-    productId: ids.product,
-    lotId: ids.lot,
-    batchId: '',
-    family: 'clay',
-    mix: '',
-    amount: '5',
-    applicator: '',
-    film: 'normal',
-    sheen: '',
-    place: '',
-    temperature: '20',
-    humidity: '50',
-    note: '',
-  }),
-  mixBatch: () => ({
-    ...onStep(),
-    family: 'clay',
-    productId: ids.product,
-    lotId: '',
-    mix: 'paint : water 1 : 1',
-    volume: '10',
-    from: [{ productId: ids.product, lotId: '' }],
-    stepIds: [stepId],
-  }),
-  mendPart: () => ({
-    planId: uuidv7(),
-    entryId: uuidv7(),
-    pieceId,
-    partId,
-    stepIds: Array.from({ length: 40 }, () => uuidv7()),
-    at,
-    remedy: 'runs',
-    severity: 'slight',
-    spot: 4,
-    mark: null,
-    failed: null,
-    note: '',
-  }),
-  addCost: () => ({ entryId: uuidv7(), pieceId, at, costKind: 'other', money: '1.20', note: '' }),
-  addNote: () => ({ entryId: uuidv7(), pieceId, at, note: 'Seen.' }),
-  addAirReading: () => ({ id: uuidv7(), at, roomId: '', temperature: '20', humidity: '50' }),
-  correctEntry: () => ({
-    entryId: uuidv7(),
-    corrects: ids.entry,
-    pieceId,
-    at: `${today}T10:00`,
-    minutes: '',
-    productId: '',
-    mix: '',
-    amount: '',
-    applicator: '',
-    film: '',
-    costKind: '',
-    money: '',
-    fees: '',
-    channelId: '',
-    note: 'Put right.',
-  }),
-  strikeEntry: () => ({ entryId: uuidv7(), corrects: uuidv7(), pieceId, at }),
-  takeIn: () => ({
-    id: uuidv7(),
-    boughtEntryId: uuidv7(),
-    fetchingEntryId: uuidv7(),
-    takenInOn: today,
-    bought: '10',
-    fetching: '',
-    ...facts,
-    parts: [part()],
-  }),
-  amendPiece: () => ({ pieceId, entryId: uuidv7(), ...facts }),
-  planPart: () => ({
-    planId: uuidv7(),
-    partId,
-    pieceId,
-    stepIds: Array.from({ length: 60 }, () => uuidv7()),
-    at,
-    ...wish,
-    seal: '',
-    departures: {},
-    order: [0, 1, 2],
-  }),
-  keepFindings: () => ({
-    entryId: uuidv7(),
-    pieceId,
-    partId,
-    at,
-    tests: { look: 'shiny-wood' },
-    signs: { age: 'old' },
-    existing: '',
-  }),
-  keepRecipe: () => ({ id: uuidv7(), at, name: 'Kept', wish: { ...wish, departures: {} } }),
-  addPartToPiece: () => ({ pieceId, part: part() }),
-  changePartFacts: () => ({ entryId: uuidv7(), pieceId, at, part: { ...part(), id: partId } }),
-  takePart: () => ({ entryId: uuidv7(), pieceId, partId, at, back: false, note: '' }),
-  splitPiece: () => ({ pieceId, newPieceId: uuidv7(), at, name: 'One of', leaving: [{ partId, count: '1' }] }),
-  listForSale: () => ({ entryId: uuidv7(), pieceId, channelId: ids.channel, price: '100', on: today, note: '', despite: [] }),
-  endPiece: () => ({
-    entryId: uuidv7(),
-    pieceId,
-    outcome: 'kept',
-    channelId: '',
-    price: '',
-    fees: '',
-    on: today,
-    note: '',
-    despite: [],
-  }),
-  changeStudio: () => ({
-    name: 'Loft',
-    currency: 'GBP',
-    zone: 'Europe/London',
-    locale: 'en-GB',
-    units: 'metric',
-    hourRate: '18',
-    overheadRate: '1',
-    taxMode: 'none',
-    taxShare: '0',
-    wishKind: 'earnedRate',
-    wishValue: '20',
-    haggleShare: '10',
-    priceStep: '5',
-    worksFrom: '09:00',
-    worksTo: '17:00',
-    worksDays: ['1', '2'],
-  }),
-  keepMethod: () => ({
-    key: 'scuff',
-    between: 'smooth',
-    topcoat: 'by-look',
-    layers: 'apart',
-    distress: 'damp',
-    waxRest: 'hour',
-    cleaner: 'soap',
-    fullUse: '30',
-  }),
-  keepChannel: () => ({ id: uuidv7(), name: 'Booth', feeShare: '10', feeFixed: '' }),
-  keepProduct: () => ({
-    id: uuidv7(),
-    name: 'Jar',
-    family: 'clay',
-    colourName: '',
-    colourHex: '',
-    size: '500',
-    measure: 'ml',
-    price: '20',
-    lotId: uuidv7(),
-    code: '',
-    at,
-  }),
-  buyLot: () => ({ id: uuidv7(), productId: ids.product, code: '', size: '500', measure: 'ml', price: '20', at }),
-  emptyTin: () => ({ id: uuidv7(), at, back: false }),
-  keepRoom: () => ({ id: uuidv7(), name: 'Room', sensor: '' }),
-  takeDryingFigure: () => ({ id: uuidv7(), family: 'clay', at, back: true }),
-  makeCalendar: () => ({ id: uuidv7(), at, token: 'ab'.repeat(24) }),
-  revokeCalendar: () => ({ id: uuidv7(), at }),
-}
+const samples = samplesOf(ids, at)
 
 interface Manifest {
   node: Record<string, { exportedName?: string; workers: Record<string, { exportedName?: string }> }>

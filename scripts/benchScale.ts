@@ -5,12 +5,12 @@
  */
 import { execFile, spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import { gzipSync } from 'node:zlib'
 import pg from 'pg'
+import { freePort } from '../e2e/ownServer'
 import { growStudio } from './scaleStudio'
 
 const rounds = Number(process.argv[2] ?? 20)
@@ -37,14 +37,6 @@ const asOwner = async (database: string) => {
   await client.connect()
   return client
 }
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number }
-      probe.close(() => resolve(port))
-    })
-  })
-
 interface Studio {
   name: 'small' | 'large'
   address: string

@@ -163,10 +163,10 @@ for (const { name, at: strikesAt, strike } of outages) {
   if (longest > backWithinMs) troubles.push(`${name}: serving again after ${(longest / 1000).toFixed(1)} s`)
 }
 
-const ended = new Promise((over) => demo.once('exit', over))
 demo.removeAllListeners('exit')
+const ended = new Promise((over) => demo.once('exit', over))
 demo.kill('SIGTERM')
-await Promise.race([new Promise((over) => demo.once('exit', over)), ended, wait(20_000)])
+await Promise.race([ended, wait(20_000)])
 if (asRoot) execFileSync('umount', ['-l', home])
 rmSync(home, { recursive: true, force: true })
 for (const line of troubles) console.error(line)

@@ -74,10 +74,13 @@ describe('rooms and their air', () => {
       })
       await addReadings(client, db.here, [read('08:00', 18), read('08:20', 20), read('08:25', 40, 'jump'), read('08:40', 21)])
       await addReadings(client, db.here, [read('09:01', 22), read('09:05', 23)])
-      const drawn = await listDrawn(client, { since: '2026-08-01T08:00:00.000Z', exactSince: '2026-08-01T09:00:00.000Z' })
-      expect(
-        drawn.filter(({ roomId }) => roomId === room).map(({ at, temperature, doubt }) => [at.slice(11, 16), temperature, doubt]),
-      ).toEqual([
+      const drawn = await listDrawn(client, {
+        roomIds: [room],
+        unnamed: false,
+        since: '2026-08-01T08:00:00.000Z',
+        exactSince: '2026-08-01T09:00:00.000Z',
+      })
+      expect(drawn.map(({ at, temperature, doubt }) => [at.slice(11, 16), temperature, doubt])).toEqual([
         ['08:00', 19, null],
         ['08:25', 40, 'jump'],
         ['08:40', 21, null],

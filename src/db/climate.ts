@@ -115,35 +115,36 @@ const judged = query(
   'a reading',
   readingRow.extend({ doubt: z.enum(codesOf(doubts)).nullable() }),
   `select at, temperature, humidity, doubt, room_id as "roomId" from reading
-   where at >= $1 and ($2::uuid is null or room_id = $2) order by at, id`,
+   where at >= $1 order by at, id`,
 )
-/** All readings since an instant, of one room or of every one, doubted ones too; oldest first. */
-export const listJudged = (
-  client: Client,
-  since: string,
-  roomId: string | null = null,
-): Promise<(JudgedReading & { roomId: string | null })[]> => many(client, judged, [since, roomId])
+/** All readings since an instant, of every room, doubted ones too; oldest first. */
+export const listJudged = (client: Client, since: string): Promise<(JudgedReading & { roomId: string | null })[]> =>
+  many(client, judged, [since])
 
 const drawn = query(
   'a reading',
   readingRow.extend({ doubt: z.enum(codesOf(doubts)).nullable() }),
-  `select min(at) as at, round(avg(temperature), 1) as temperature, round(avg(humidity), 1) as humidity, null as doubt,
+  `with here as not materialized (
+     select at, temperature, humidity, doubt, room_id from reading where room_id = any($3)
+     union all
+     select at, temperature, humidity, doubt, room_id from reading where room_id is null and $4)
+   select min(at) as at, round(avg(temperature), 1) as temperature, round(avg(humidity), 1) as humidity, null as doubt,
           room_id as "roomId"
-   from reading where at >= $1 and at < $2 and doubt is null group by room_id, date_bin('30 minutes', at, $1)
+   from here where at >= $1 and at < $2 and doubt is null group by room_id, date_bin('30 minutes', at, $1)
    union all
-   select at, temperature, humidity, null, room_id from reading where at >= $2 and doubt is null
+   select at, temperature, humidity, null, room_id from here where at >= $2 and doubt is null
    union all
-   (select at, temperature, humidity, doubt, room_id from reading where at >= $1 and doubt is not null order by at desc limit 60)
+   (select at, temperature, humidity, doubt, room_id from here where at >= $1 and doubt is not null order by at desc limit 60)
    order by 1`,
 )
 /**
- * The air since an instant as it is drawn, oldest first: means of half an hour, what is later than `exactSince` as it was read, and
- * the last of those that are not believed.
+ * The air of rooms since an instant as it is drawn, oldest first: means of half an hour, what is later than `exactSince` as it was
+ * read, and the last of those that are not believed. `unnamed`: with what was read in no room.
  */
 export const listDrawn = (
   client: Client,
-  { since, exactSince }: { since: string; exactSince: string },
-): Promise<(JudgedReading & { roomId: string | null })[]> => many(client, drawn, [since, exactSince])
+  { roomIds, unnamed, since, exactSince }: Required<AirAsked> & { unnamed: boolean },
+): Promise<(JudgedReading & { roomId: string | null })[]> => many(client, drawn, [since, exactSince, roomIds, unnamed])
 
 export interface NewReading extends Reading {
   id: string

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { effectiveLog } from '@/core/log/entry'
+import { effectiveLog } from '@/core/log/effectiveLog'
 import { addEntries, listEntries, type NewEntry } from './entry'
 import { findPieceFile } from './piece'
 import { addPiece } from './pieceWrite'

@@ -27,7 +27,7 @@ export interface PieceCursor {
 const piecesPage = query(
   'a piece',
   listedPieceRow,
-  `with named as (select * from piece p
+  `with named as not materialized (select * from piece p
      where $2 = '' or concat_ws(' ', p.name, p.client, p.source_note, p.condition) ilike $2)
    select * from (
    (select ${pieceColumns}, p.ended_at as "endedAt", p.taken_in_at as since from named p

@@ -34,6 +34,7 @@ const studioRow = z
     to: z.number(),
     days: z.array(z.number()),
     method: z.record(z.string(), z.string()),
+    kept: z.boolean(),
   })
   .transform(({ wishKind, wishValue, from, to, days, method, ...facts }): Studio => ({
     ...facts,
@@ -46,13 +47,14 @@ const ownStudio = query(
   studioRow,
   `select id, name, currency, zone, units, hour_rate as "hourRate", overhead_rate as "overheadRate", tax_mode as "taxMode",
           tax_share as "taxShare", wish_kind as "wishKind", wish_value as "wishValue", haggle_share as haggle, price_step as step,
-          works_from as "from", works_to as "to", works_days as days, method
+          works_from as "from", works_to as "to", works_days as days, method,
+          kept_at is not null as kept
    from studio where id = current_studio()`,
 )
 /** The studio the transaction works as; throws where there is none. */
 export const getStudio = (client: Client): Promise<Studio> => one(client, ownStudio)
 
-export type StudioDraft = Omit<Studio, 'method'>
+export type StudioDraft = Omit<Studio, 'method' | 'kept'>
 const studioValues = (s: StudioDraft) => {
   const [kind, value] = Object.entries(s.wish)[0] as [string, number]
   return [
@@ -79,14 +81,14 @@ const studioValues = (s: StudioDraft) => {
 export async function saveStudio(client: Client, studio: StudioDraft): Promise<void> {
   await client.query(
     `insert into studio (id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind,
-                         wish_value, haggle_share, price_step, works_from, works_to, works_days)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)
+                         wish_value, haggle_share, price_step, works_from, works_to, works_days, kept_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, now())
      on conflict (id) do update set
        name = excluded.name, currency = excluded.currency, zone = excluded.zone, units = excluded.units,
        hour_rate = excluded.hour_rate, overhead_rate = excluded.overhead_rate, tax_mode = excluded.tax_mode,
        tax_share = excluded.tax_share, wish_kind = excluded.wish_kind, wish_value = excluded.wish_value,
        haggle_share = excluded.haggle_share, price_step = excluded.price_step, works_from = excluded.works_from, works_to = excluded.works_to,
-       works_days = excluded.works_days`,
+       works_days = excluded.works_days, kept_at = excluded.kept_at`,
     studioValues(studio),
   )
 }

@@ -46,6 +46,7 @@ const tests: Record<string, { words: string; say?: Readonly<Record<string, unkno
 
 function valueWords(name: string, value: string, { rooms, money }: LogWords): string {
   if (name === 'expected' && /^\d+$/.test(value)) return money(Number(value))
+  if (name === 'areaM2') return Number(value).toFixed(2)
   if (name === 'roomId') return rooms?.find(({ id }) => id === value)?.name ?? 'another room'
   const said = (facts[name]?.say ?? tests[name]?.say)?.[value]
   if (typeof said === 'string') return said

@@ -11,6 +11,7 @@ import {
   type SplitText,
   type TakeOutText,
 } from '@/core/input/piece'
+import { changeOf } from '@/core/log/change'
 import type { Change } from '@/core/log/entry'
 import { areaOfPart } from '@/core/piece/area'
 import { readPiece } from '@/core/piece/journey'
@@ -46,7 +47,6 @@ const changeable = [
   'bleeds',
   'knots',
 ] as const satisfies (keyof PartFacts)[]
-const text = (value: string | number | boolean | null) => (value === null ? null : String(value))
 /** as it is read on the tape: m² to the square centimetre */
 const areaText = (areaM2: number) => areaM2.toFixed(4)
 
@@ -65,16 +65,15 @@ export async function changePartFacts(typed: ChangePartText): Promise<Answer> {
       const { surfaces, ...facts } = after
       const measured = surfaces.map(({ id: _, ...face }) => face)
       const facesChanged = JSON.stringify(sorted(measured)) !== JSON.stringify(sorted(before.surfaces))
-      const changed = changeable.filter((name) => before[name] !== facts[name])
-      if (changed.length === 0 && !facesChanged) return
-      await changePart(client, before.id, facts)
-      if (facesChanged) await changeFaces(client, studio.id, before.id, surfaces, at)
       const detail: Change = {
-        ...Object.fromEntries(changed.map((name) => [name, [text(before[name]), text(facts[name])] as const])),
+        ...changeOf(changeable, before, facts),
         ...(facesChanged && {
           areaM2: [areaText(areaOfPart(before)), areaText(areaOfPart({ ...before, surfaces: measured, count: facts.count }))],
         }),
       }
+      if (Object.keys(detail).length === 0) return
+      await changePart(client, before.id, facts)
+      if (facesChanged) await changeFaces(client, studio.id, before.id, surfaces, at)
       await store(client, studio.id, [{ id: entryId, pieceId, partId: before.id, kind: 'amended', at, detail }])
     },
   )

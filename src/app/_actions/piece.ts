@@ -15,6 +15,7 @@ import {
   type PlanText,
   type RecipeText,
 } from '@/core/input/piece'
+import { changeOf } from '@/core/log/change'
 import type { Change } from '@/core/log/entry'
 import { doneOn, factsOf } from '@/core/piece/facts'
 import { readPiece } from '@/core/piece/journey'
@@ -61,7 +62,6 @@ const amendable = [
   'condition',
   'roomId',
 ] as const satisfies (keyof PieceFacts)[]
-const text = (value: string | number | null) => (value === null ? null : String(value))
 
 export async function amendPiece(typed: AmendText): Promise<Answer> {
   return writeOnce(
@@ -73,10 +73,9 @@ export async function amendPiece(typed: AmendText): Promise<Answer> {
       const { pieceId, entryId, ...facts } = entered
       const before = await findPiece(client, pieceId)
       if (!before) throw new Refused('not-found')
-      const changed = amendable.filter((name) => before[name] !== facts[name])
-      if (changed.length === 0) return
+      const detail = changeOf(amendable, before, facts)
+      if (Object.keys(detail).length === 0) return
       await changePiece(client, pieceId, facts)
-      const detail: Change = Object.fromEntries(changed.map((name) => [name, [text(before[name]), text(facts[name])]]))
       await store(client, studio.id, [{ id: entryId, pieceId, kind: 'amended', at: new Date().toISOString(), detail }])
     },
   )
@@ -141,12 +140,11 @@ export async function keepFindings(typed: FindingText): Promise<Answer> {
         bleeds: found.bleeds || (part.bleeds && signs.bleed !== 'held'),
       }
       await changePart(client, partId, { ...part, ...after })
-      const changed = (['existing', 'lead', 'substrate', 'bleeds'] as const)
-        .filter((name) => part[name] !== after[name])
-        .map((name) => [name, [String(part[name]), String(after[name])]] as const)
-      const seen = Object.entries({ ...tests, ...signs }).map(([test, result]) => [test, [null, result]] as const)
-      if (changed.length + seen.length === 0) return
-      const detail = Object.fromEntries([...seen, ...changed]) as Change
+      const seen: Change = Object.fromEntries(
+        Object.entries({ ...tests, ...signs }).map(([test, result]) => [test, [null, result]]),
+      )
+      const detail = { ...seen, ...changeOf(['existing', 'lead', 'substrate', 'bleeds'], part, after) }
+      if (Object.keys(detail).length === 0) return
       await store(client, studio.id, [{ id: entryId, pieceId, partId, kind: 'amended', at, detail }])
     },
   )

@@ -11,7 +11,7 @@ import type { PieceFile } from '@/core/piece/piece'
 import type { Client } from '@/db/pool'
 import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
 import type { SalesChannel, Studio } from '@/core/house/studio'
-import { workIn } from '@/core/log/labour'
+import { workDays } from '@/core/log/labour'
 import { batchesIn, type Batch } from '@/core/log/batch'
 import type { Product, ShelfLot } from '@/core/stock/product'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
@@ -50,7 +50,6 @@ const later = (one: string, other: string) => (one > other ? one : other)
 
 /** What journeys are read in beside the pieces themselves. */
 async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
-  const days = new Set(files.flatMap(({ log }) => workIn(log).map(({ at }) => at.slice(0, 10))))
   const rooms = await listRooms(client)
   return {
     studio: await getStudio(client),
@@ -60,7 +59,7 @@ async function loadContext(client: Client, nowMs: number, files: readonly PieceF
     others: await listOtherWork(
       client,
       files.map(({ piece }) => piece.id),
-      [...days],
+      workDays(files.map(({ log }) => log)),
     ),
   }
 }
@@ -94,14 +93,15 @@ export interface PiecesPage extends Workshop {
 /** A page of pieces: those in the workshop, read in their air, then those that have left. */
 export const loadPieces = (asked: { limit: number; sought: string; after: PieceCursor | null }): Promise<PiecesPage> =>
   readStudio(async (client) => {
+    const nowMs = Date.now()
     const found = await listPieces(client, { ...asked, limit: asked.limit + 1 })
     const shown = found.slice(0, asked.limit)
     const files = await listPieceFiles(client, shown)
     const here = shown.filter(({ endedAt }) => endedAt === null).length
     const last = shown.at(-1)
     return {
-      ...(await readWorkshop(client, Date.now(), files.slice(0, here))),
-      ended: readPieces(files.slice(here), { climateOf: () => [], nowMs: Date.now() }),
+      ...(await readWorkshop(client, nowMs, files.slice(0, here))),
+      ended: readPieces(files.slice(here), { climateOf: () => [], nowMs }),
       next:
         found.length > asked.limit && last
           ? { left: last.endedAt !== null, at: last.endedAt ?? last.takenInAt, id: last.id }

@@ -6,12 +6,13 @@ import type { Studio } from '@/core/house/studio'
 import type { splitInput } from '@/core/input/piece'
 import { readPiece, type DoneStep } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
-import { splitOff, type PartSplit } from '@/core/piece/split'
+import { leavesRunning, splitFault, splitOff, type PartSplit } from '@/core/piece/split'
 import { listOtherWork, type NewEntry } from '@/db/entry'
 import { findPieceFile } from '@/db/piece'
 import { addParts, addPiece, addPlan, changePart, takePartOut, takePieceInHand } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
-import { workIn } from '@/core/log/labour'
+import { workDays } from '@/core/log/labour'
+import { splitFaultFields } from '@/words/split'
 import { store } from './store'
 import { Refused } from './write'
 
@@ -20,14 +21,14 @@ export async function splitPieceOff(client: Client, studio: Studio, entered: z.o
   await takePieceInHand(client, pieceId)
   const file = await findPieceFile(client, pieceId)
   if (!file) throw new Refused('not-found')
-  const days = [...new Set(workIn(file.log).map(({ at: when }) => when.slice(0, 10)))]
-  const others = await listOtherWork(client, [pieceId], days)
+  const others = await listOtherWork(client, [pieceId], workDays([file.log]))
   const journey = readPiece(file, { climate: [], nowMs: Date.parse(at), method: studio.method, others })
   if (journey.ending) throw new Refused('already-ended')
-  if (leaving.some(({ partId, count }) => count > 0 && journey.parts.some(({ part, running }) => part.id === partId && running)))
-    throw new Refused('still-running')
-  const split = splitOff(journey, new Map(leaving.map(({ partId, count }) => [partId, count])))
-  if (!split) throw new Refused('not-whole')
+  const counts = new Map(leaving.map(({ partId, count }) => [partId, count]))
+  if (leavesRunning(journey, counts)) throw new Refused('still-running')
+  const fault = splitFault(file.parts, counts)
+  if (fault) throw new Refused('not-readable', splitFaultFields(fault, leaving))
+  const split = splitOff(journey, counts)
 
   await addPiece(client, studio.id, { ...file.piece, id: newPieceId, name, expected: null })
   const entries: NewEntry[] = []

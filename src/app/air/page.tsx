@@ -27,17 +27,17 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
   const { rooms, room, readings, lines, last } = await withStudio(async (client) => {
     const all = await listRooms(client)
     const chosen = all.find(({ id }) => id === asked) ?? all[0] ?? null
-    const isHere = (roomId: string | null) => homeOf(roomId, all) === homeOf(chosen?.id ?? null, all)
     const since = new Date(nowMs - weekMs).toISOString()
     const learned = await listLearned(client)
     const home = homeOf(chosen?.id ?? null, all)
+    const roomIds = home ? [home] : []
     const air = await listReadings(client, {
-      roomIds: home ? [home] : [],
+      roomIds,
       since,
       exactSince: new Date(nowMs - exactMs).toISOString(),
     })
     const climate = climateIn(climatesOf(air, all), chosen?.id ?? null, all)
-    const pieces = (await listOpenPieces(client)).filter(({ roomId }) => isHere(roomId))
+    const pieces = (await listOpenPieces(client)).filter(({ roomId }) => homeOf(roomId, all) === home)
     const journeys = readPieces(await listPieceFiles(client, pieces), {
       climateOf: () => climate,
       nowMs,
@@ -47,9 +47,12 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
     return {
       rooms: all,
       room: chosen,
-      readings: (await listDrawn(client, { since, exactSince: new Date(nowMs - hourMs).toISOString() })).filter(({ roomId }) =>
-        isHere(roomId),
-      ),
+      readings: await listDrawn(client, {
+        roomIds,
+        unnamed: homeOf(null, all) === home,
+        since,
+        exactSince: new Date(nowMs - hourMs).toISOString(),
+      }),
       last: climate.at(-1) ?? null,
       lines: windowsSince(journeys, climate, nowMs - weekMs, learned).slice(-14),
     }

@@ -47,7 +47,15 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
           <label className="sr-only" htmlFor="q">
             Look for a piece
           </label>
-          <input id="q" name="q" type="search" placeholder="Look for a piece" defaultValue={query.q} className="field max-w-64" />
+          <input
+            id="q"
+            name="q"
+            type="search"
+            placeholder="Look for a piece"
+            maxLength={mostSought}
+            defaultValue={sought}
+            className="field max-w-64"
+          />
           <Link href="/pieces/new" className="press press-now">
             Take a piece in
           </Link>
@@ -55,10 +63,12 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
       </div>
       {here.length > 0 && <ul className="mt-4 border-t-2 border-ink">{here}</ul>}
       {here.length + gone.length === 0 && (
-        <p className="mt-8 max-w-prose text-xl">
-          {sought
-            ? `No piece answers to “${query.q}”.`
-            : 'The workshop is empty. Take a first piece in: where it came from, what it cost, what it measures.'}
+        <p className="mt-8 max-w-prose text-xl wrap-anywhere">
+          {after.success
+            ? 'There are no more.'
+            : sought
+              ? `No piece answers to “${sought}”.`
+              : 'The workshop is empty. Take a first piece in: where it came from, what it cost, what it measures.'}
         </p>
       )}
       {gone.length > 0 && (

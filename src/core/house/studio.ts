@@ -13,6 +13,8 @@ export interface Studio extends PricingTerms {
   units: UnitSystem
   hours: WorkingHours
   method: HouseMethod
+  /** somebody has said that it reckons so; else it stands as it was begun */
+  kept: boolean
 }
 export interface SalesChannel extends Channel {
   id: string

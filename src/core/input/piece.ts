@@ -113,10 +113,7 @@ export const splitInput = z.object({
   newPieceId: id,
   at: instant,
   name: words('what leaves is called', 120),
-  leaving: z
-    .array(z.object({ partId: id, count: wholeCount('how many leave', 99, 0) }))
-    .max(30)
-    .refine((all) => all.some(({ count }) => count > 0), 'Say how many leave.'),
+  leaving: z.array(z.object({ partId: id, count: wholeCount('how many leave', 99, 0) })).max(30),
 })
 export type SplitText = z.input<typeof splitInput>
 

@@ -5,7 +5,7 @@
 import { dryingMinutes, filmMinutes, type Assistance, type Reading } from '@/core/drying/windowFor'
 import type { FamilyCode } from '@/core/craft/families'
 import type { StepWindow } from '@/core/craft/windows'
-import { compareText } from '@/core/log/entry'
+import { compareText } from '@/core/measure/compareText'
 import type { Film } from '@/core/measure/film'
 import { calibrate, type Calibration } from './calibrate'
 

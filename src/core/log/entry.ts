@@ -241,23 +241,3 @@ export const ofKind = <K extends EntryKind>(log: readonly Entry[], ...kinds: K[]
 /** The entries by which a piece leaves. */
 export type EndingEntry = EntryOf<Outcome>
 export const isEnding = (entry: Entry): entry is EndingEntry => entry.kind in outcomes
-
-/** Instants and ids as they are written sort as they stand; thousands of them are sorted for a page. */
-export const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
-
-/**
- * The entries that count, in order of time: each correction in place of what it corrects, struck ones gone.
- * Nothing is lost: the whole log still holds every line.
- */
-export function effectiveLog(entries: readonly Entry[]): Entry[] {
-  const replaced = new Set(entries.map(({ corrects }) => corrects))
-  return entries
-    .filter(({ id, kind }) => !replaced.has(id) && kind !== 'struck')
-    .sort((a, b) => compareText(a.at, b.at) || compareText(a.id, b.id))
-}
-
-/** The entries an entry stands in place of, newest first. */
-export function historyOf(entry: Entry, entries: readonly Entry[]): Entry[] {
-  const before = entries.find(({ id }) => id === entry.corrects)
-  return before ? [before, ...historyOf(before, entries)] : []
-}

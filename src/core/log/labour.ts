@@ -28,6 +28,11 @@ export const workIn = (log: readonly Entry[]): WorkEntry[] =>
     minutes: 'minutes' in entry ? entry.minutes : null,
   }))
 
+/** The days in UTC, YYYY-MM-DD, on which a clock of these logs was touched. */
+export const workDays = (logs: readonly (readonly Entry[])[]): string[] => [
+  ...new Set(logs.flatMap((log) => workIn(log).map(({ at }) => at.slice(0, 10)))),
+]
+
 /** A stretch in which one person's clock ran on one step. */
 export interface Spell {
   stepId: string

@@ -9,16 +9,9 @@ import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
 import { curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
 import { asLearned, type Learned } from '@/core/learn/learned'
-import {
-  compareText,
-  effectiveLog,
-  isEnding,
-  ofKind,
-  type EndingEntry,
-  type Entry,
-  type EntryOf,
-  type Outcome,
-} from '@/core/log/entry'
+import { isEnding, ofKind, type EndingEntry, type Entry, type EntryOf, type Outcome } from '@/core/log/entry'
+import { compareText } from '@/core/measure/compareText'
+import { effectiveLog } from '@/core/log/effectiveLog'
 import { assistanceOf, assistsIn } from '@/core/log/assistance'
 import { labourOf, stepClocks, workIn, type Labour, type WorkEntry } from '@/core/log/labour'
 import { shareSetUp, type WorkedStep } from '@/core/log/sharedSetUp'

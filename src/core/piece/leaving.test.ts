@@ -4,7 +4,7 @@ import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep, worke
 import { ledgerSoFar, type PricingTerms } from './ledger'
 import { concernsOf } from './leaving'
 import { readPiece } from './journey'
-import { splitOff } from './split'
+import { leavesRunning, splitFault, splitOff } from './split'
 
 const read = (log: Entry[], steps = [planStep('one'), planStep('two')], over = {}) =>
   readPiece(fileWith([partWith(steps, over)], log), { climate: [], nowMs: ms('20:00', 8) })
@@ -63,15 +63,14 @@ describe('a set that is parted', () => {
     const split = splitOff(set, new Map([['part', 1]]))
     // 4001 / 4 = 1000.25, 320 / 4
     expect(split).toMatchObject({ share: 0.25, costs: { bought: 1000, materials: 80 }, minutes: 15 })
-    expect(split?.parts[0]).toMatchObject({ leaves: 1, stays: 3 })
-    expect(split?.parts[0]?.done.map(({ step }) => step.id)).toEqual(['one'])
-    const [two] = split?.parts[0]?.aheadThere ?? []
+    expect(split.parts[0]).toMatchObject({ leaves: 1, stays: 3 })
+    expect(split.parts[0]?.done.map(({ step }) => step.id)).toEqual(['one'])
+    const [two] = split.parts[0]?.aheadThere ?? []
     const whole = planStep('two')
     expect([two?.minutes, two?.amount]).toEqual([Math.round(whole.minutes / 4), Math.round((whole.amount ?? 0) / 4)])
   })
   test('what went and what stays sum to what there was, to the penny', () => {
     const split = splitOff(set, new Map([['part', 1]]))
-    if (!split) throw new Error('it can be parted')
     const share = { costs: split.costs, minutes: split.minutes }
     const gone = entry('split', at('12:00'), { detail: { pieceId: 'other', sign: -1, ...share } })
     const came = entry('split', at('12:00'), { detail: { pieceId: 'piece', sign: 1, ...share } })
@@ -81,10 +80,18 @@ describe('a set that is parted', () => {
     expect(here.minutesDone + there.minutesDone).toBe(set.minutesDone)
   })
   test('none, all, more than there are, or one whose clock runs do not leave', () => {
-    expect(splitOff(set, new Map())).toBeNull()
-    expect(splitOff(set, new Map([['part', 4]]))).toBeNull()
-    expect(splitOff(set, new Map([['part', 5]]))).toBeNull()
+    const fault = (...leaving: [string, number][]) => splitFault(counts, new Map(leaving))
+    const counts = [
+      { id: 'chair', count: 4 },
+      { id: 'cushion', count: 4 },
+    ]
+    expect(fault()).toEqual({ code: 'nothing-leaves', partId: null })
+    expect(fault(['chair', 0])).toEqual({ code: 'nothing-leaves', partId: null })
+    expect(fault(['chair', 5])).toEqual({ code: 'too-many', partId: 'chair' })
+    expect(fault(['chair', 4], ['cushion', 4])).toEqual({ code: 'nothing-stays', partId: null })
+    expect(fault(['chair', 4], ['cushion', 1])).toBeNull()
+    expect(fault(['chair', 1])).toBeNull()
     const running = read([...log, entry('started', at('11:00'), onStep('two'))], undefined, { count: 4 })
-    expect(splitOff(running, new Map([['part', 1]]))).toBeNull()
+    expect([leavesRunning(running, new Map([['part', 1]])), leavesRunning(set, new Map([['part', 1]]))]).toEqual([true, false])
   })
 })

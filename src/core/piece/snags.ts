@@ -1,6 +1,6 @@
 /** What went wrong on a piece, and what mending it has cost: minutes by the log, material by the coats. Pure. */
 import { ofKind, type Entry, type EntryOf } from '@/core/log/entry'
-import { isAhead, stateOf, stepStates } from '@/core/log/stepStates'
+import { isAhead, stateOf, stepStates, type StepState } from '@/core/log/stepStates'
 import type { Journey } from './journey'
 import type { Part } from './piece'
 
@@ -28,13 +28,17 @@ export function snagsOf(journey: Journey): Snag[] {
     return {
       entry,
       part: journey.file.parts.find(({ id }) => id === entry.partId) ?? null,
-      minutes: mending.reduce((sum, { state }) => sum + state.minutes, 0),
-      money: mending.flatMap(({ state }) => state.coats).reduce((sum, coat) => sum + coat.money, 0),
+      ...costOf(mending.map(({ state }) => state)),
       steps: mending.length,
       ahead: mending.filter(({ state }) => isAhead(state)).length,
     }
   })
 }
+
+const costOf = (mending: readonly StepState[]): Pick<Snag, 'minutes' | 'money'> => ({
+  minutes: mending.reduce((sum, { minutes }) => sum + minutes, 0),
+  money: mending.flatMap(({ coats }) => coats).reduce((sum, { money }) => sum + money, 0),
+})
 
 export interface SnagSum {
   remedy: EntryOf<'snag'>['remedy']
@@ -55,13 +59,8 @@ export function sumSnags({ snags, mending, log }: SnagRecord, nowMs: number): Sn
   const sums = new Map<EntryOf<'snag'>['remedy'], SnagSum>()
   for (const { id, remedy } of snags) {
     const sum = sums.get(remedy) ?? { remedy, count: 0, minutes: 0, money: 0 }
-    const worked = mending.filter(({ mends }) => mends === id).map(({ stepId }) => stateOf(states, stepId))
-    sums.set(remedy, {
-      ...sum,
-      count: sum.count + 1,
-      minutes: sum.minutes + worked.reduce((minutes, state) => minutes + state.minutes, 0),
-      money: sum.money + worked.flatMap(({ coats }) => coats).reduce((money, coat) => money + coat.money, 0),
-    })
+    const { minutes, money } = costOf(mending.filter(({ mends }) => mends === id).map(({ stepId }) => stateOf(states, stepId)))
+    sums.set(remedy, { ...sum, count: sum.count + 1, minutes: sum.minutes + minutes, money: sum.money + money })
   }
   return [...sums.values()].sort((a, b) => b.minutes - a.minutes || b.count - a.count)
 }

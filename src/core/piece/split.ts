@@ -37,8 +37,27 @@ const scaled = (step: PlanStep, share: number): PlanStep => ({
   amount: step.amount === null ? null : Math.max(1, Math.round(step.amount * share)),
 })
 
-/** Null where nothing would leave, nothing would stay, more would leave than there is, or a clock runs on what leaves. */
-export function splitOff(journey: Journey, leaving: Leaving): Split | null {
+export type SplitFaultCode = 'nothing-leaves' | 'too-many' | 'nothing-stays'
+export interface SplitFault {
+  code: SplitFaultCode
+  /** the part it is about; null where it is about all of them */
+  partId: string | null
+}
+/** Why a set can't be parted so; null where it can. `parts`: how many there are of each. */
+export function splitFault(parts: readonly { id: string; count: number }[], leaving: Leaving): SplitFault | null {
+  const tooMany = parts.find(({ id, count }) => (leaving.get(id) ?? 0) > count)
+  if (tooMany) return { code: 'too-many', partId: tooMany.id }
+  const left = parts.map(({ id, count }) => ({ count, leaves: leaving.get(id) ?? 0 }))
+  if (left.every(({ leaves }) => leaves === 0)) return { code: 'nothing-leaves', partId: null }
+  return left.every(({ leaves, count }) => leaves === count) ? { code: 'nothing-stays', partId: null } : null
+}
+
+/** Whether a clock runs on what would leave: it is ended first. */
+export const leavesRunning = ({ parts }: Pick<Journey, 'parts'>, leaving: Leaving): boolean =>
+  parts.some(({ part, running }) => running !== null && (leaving.get(part.id) ?? 0) > 0)
+
+/** Counts are whole and not below nothing; `leaving` has no {@link splitFault}. */
+export function splitOff(journey: Journey, leaving: Leaving): Split {
   const parts = journey.parts.flatMap((each): PartSplit[] => {
     const leaves = leaving.get(each.part.id) ?? 0
     if (leaves === 0) return []
@@ -58,10 +77,6 @@ export function splitOff(journey: Journey, leaving: Leaving): Split | null {
   const area = journey.parts.reduce((sum, { part }) => sum + areaOfPart(part), 0)
   const left = parts.reduce((sum, { journey: { part }, leaves }) => sum + (areaOfPart(part) * leaves) / part.count, 0)
   const share = area > 0 ? left / area : 0
-  const possible = parts.every(
-    ({ journey: { running }, leaves, stays }) => !running && Number.isInteger(leaves) && leaves > 0 && stays >= 0,
-  )
-  if (parts.length === 0 || !possible || share >= 1 - 1e-9) return null
   const costs = Object.fromEntries(
     [...spentByKind(journey)].flatMap(([kind, money]) => {
       const own = roundMoney(money * share)

@@ -2,10 +2,9 @@
 import { randomBytes } from 'node:crypto'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
-import type { Studio } from '@/core/house/studio'
 import { usualHours } from '@/core/measure/workingHours'
 import { asStudio, makePool, types, type Client } from '@/db/pool'
-import { saveStudio } from '@/db/studio'
+import { saveStudio, type StudioDraft } from '@/db/studio'
 
 export const templateName = 'itinerum_template'
 
@@ -16,7 +15,7 @@ export function testOwnerUrl(database: string): string {
   return url.replace(/\/[^/]*$/, `/${database}`)
 }
 
-export const studioFacts = (id: string): Omit<Studio, 'method'> => ({
+export const studioFacts = (id: string): StudioDraft => ({
   id,
   name: 'A studio',
   currency: 'GBP',

@@ -10,6 +10,7 @@ import { checkAsks, checkHows } from '@/words/checks'
 import { stepTitle } from '@/words/craft'
 import { SnagForm } from './SnagForm'
 import { toStepCard, type CardContext } from '@/core/bench/stepCard'
+import { useMoment } from '@/ui/form/useMoment'
 
 export function ChecksToDo({ journeys, around }: { journeys: readonly Journey[]; around: CardContext }) {
   const pending = journeys
@@ -34,6 +35,7 @@ function Pending({ journey, part, step, around }: { journey: Journey; part: Part
   const { send } = useOutbox()
   const [wrong, setWrong] = useState(false)
   const [ids] = useState(() => ({ check: uuidv7(), failed: uuidv7() }))
+  const moment = useMoment(ids.check)
   const check = checkOf(step)
   if (!check) return null
   const { piece } = journey.file
@@ -47,7 +49,7 @@ function Pending({ journey, part, step, around }: { journey: Journey; part: Part
         pieceId: piece.id,
         partId: part.part.id,
         stepId: step.id,
-        at: new Date().toISOString(),
+        at: moment(),
         checkCode: check,
         result: 'pass',
       },

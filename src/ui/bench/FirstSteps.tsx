@@ -10,15 +10,15 @@ interface Props {
 }
 
 export function FirstSteps({ studio, tins }: Props) {
-  const { currency, zone, units, hourRate } = studio
+  const { currency, zone, units, hourRate, kept } = studio
   const steps = [
     {
       key: 'house',
       title: 'Say how you reckon',
-      words: `${currency}, ${zone.replaceAll('_', ' ')}, ${units === 'metric' ? 'centimetres' : 'inches'}, ${formatMoney(hourRate, currency)} an hour of work. Is that so?`,
+      words: `${currency}, ${zone.replaceAll('_', ' ')}, ${units === 'metric' ? 'centimetres' : 'inches'}, ${formatMoney(hourRate, currency)} an hour of work.${kept ? '' : ' Is that so?'}`,
       href: '/house',
       act: 'Look at the house',
-      done: false,
+      done: kept,
     },
     {
       key: 'tin',
@@ -40,11 +40,11 @@ export function FirstSteps({ studio, tins }: Props) {
       done: false,
     },
   ]
-  const next = steps.find(({ key, done }) => !done && (key !== 'house' || tins === 0)) ?? steps.at(-1)
+  const next = steps.find(({ done }) => !done)
   return (
     <div className="pt-6">
       <p className="eyebrow">The bench</p>
-      <h1 className="title max-w-prose text-5xl">Nothing is on the bench yet</h1>
+      <h1 className="title max-w-prose text-5xl">Nothing is on the bench</h1>
       <ol className="mt-8 max-w-3xl border-t-2 border-ink">
         {steps.map(({ key, title, words, href, act, done }, k) => (
           <li

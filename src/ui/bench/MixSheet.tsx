@@ -10,6 +10,7 @@ import { componentsOf, type Component } from '@/core/craft/mixes'
 import { mixInput, type MixText } from '@/core/input/entry'
 import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { useMoment } from '@/ui/form/useMoment'
 import { Sheet } from '@/ui/frame/Sheet'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { cardName, stepTitle } from '@/words/craft'
@@ -60,10 +61,11 @@ function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
     from: (partsOf(plan.mix, making.volume || plan.amount) ?? []).map((each) => likelyFrom(each, making)),
     stepIds: making.stepIds,
   }))
+  const moment = useMoment(defaults.entryId)
   const { form, submit, pending, issue, troubleOf } = useEntryForm<MixText>(
     mixInput,
     defaults,
-    (typed) => send('mixBatch', { ...typed, at: new Date().toISOString() }, `Mixed: ${typed.mix}, ${card.pieceName}`),
+    (typed) => send('mixBatch', { ...typed, at: moment() }, `Mixed: ${typed.mix}, ${card.pieceName}`),
     done,
   )
   const { register, watch, setValue } = form

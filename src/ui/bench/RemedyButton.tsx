@@ -5,11 +5,13 @@ import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { mendIds } from './mendIds'
 import type { StepCard } from '@/core/bench/stepCard'
+import { useMoment } from '@/ui/form/useMoment'
 
 export function RemedyButton({ card, remedy: code }: { card: StepCard; remedy: RemedyCode }) {
   const { send } = useOutbox()
   const [ids] = useState(() => mendIds())
   const [sent, setSent] = useState(false)
+  const moment = useMoment(ids.entryId)
   const { words, remedy } = getRemedy(code)
   if (sent) return <span className="font-semibold text-soft">In the plan.</span>
   const put = async () => {
@@ -19,7 +21,7 @@ export function RemedyButton({ card, remedy: code }: { card: StepCard; remedy: R
         ...ids,
         pieceId: card.pieceId,
         partId: card.partId,
-        at: new Date().toISOString(),
+        at: moment(),
         remedy: code,
         severity: 'plain',
         spot: null,

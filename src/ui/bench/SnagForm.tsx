@@ -3,11 +3,12 @@
 import { useId, useState } from 'react'
 import { getRemedy, remedyCodes, type RemedyCode } from '@/core/craft/remedies'
 import { severities, type Mark, type SnagSeverity } from '@/core/log/entry'
-import type { PartKind } from '@/core/craft/parts'
+import type { StepCard } from '@/core/bench/stepCard'
 import type { Photo } from '@/core/piece/piece'
 import type { CheckCode } from '@/core/craft/operations'
 import type { Answer } from '@/core/input/issues'
 import { AreaField, ChoiceField, pairs, Trouble } from '@/ui/form/Field'
+import { useMoment } from '@/ui/form/useMoment'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { MarkOnPhoto } from '@/ui/photo/MarkOnPhoto'
 import { spotWords } from '@/words/checks'
@@ -16,17 +17,10 @@ import { mendIds } from './mendIds'
 import { PartDrawing } from '@/ui/drawing/PartDrawing'
 import { Picture } from '@/ui/photo/Picture'
 
-export interface SnagOn {
-  pieceId: string
-  pieceName: string
-  partId: string
-  partName: string
-  kind: PartKind
-  count: number
-  face: number
-  likely: readonly RemedyCode[]
-  /** the last photographs on which it may be marked */
-  photos: readonly Photo[]
+export interface SnagOn extends Pick<
+  StepCard,
+  'pieceId' | 'pieceName' | 'partId' | 'partName' | 'kind' | 'count' | 'face' | 'likely' | 'photos'
+> {
   /** the check that found it */
   failed: { entryId: string; stepId: string; checkCode: CheckCode } | null
 }
@@ -40,6 +34,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
   const [mark, setMark] = useState<Mark | null>(null)
   const [note, setNote] = useState('')
   const [answer, setAnswer] = useState<Answer | null>(null)
+  const moment = useMoment(ids.entryId)
   const found = code === '' ? null : getRemedy(code)
   const issue = answer && 'issue' in answer ? (answer.fields?.remedy ?? issueWords[answer.issue]) : null
 
@@ -47,7 +42,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () =
     if (code === '' && note.trim() === '')
       return setAnswer({ issue: 'not-readable', fields: { remedy: 'Choose what is wrong, or write it down.' } })
     const { pieceId, partId, failed } = on
-    const when = at ?? new Date().toISOString()
+    const when = at ?? moment()
     const typed = { ...ids, pieceId, partId, at: when, remedy: code, severity, spot, mark, failed, note }
     const about = `Snag: ${found?.words ?? 'a note'}, ${on.pieceName}, ${on.partName.toLowerCase()}`
     const got = await send('mendPart', typed, about)

@@ -32,8 +32,13 @@ export function useEntryForm<T extends FieldValues>(
     if (!(await write.send(typed))) return
     if (draftKey) localStorage.removeItem(draftKey)
     await after(typed, form)
-  })
-  const troubleOf = (path: FieldPath<T>) => form.getFieldState(path, form.formState).error?.message ?? write.fields[path]
+    // what was said of the sending before is no news of this one
+  }, write.forget)
+  const troubleOf = (path: FieldPath<T>) => {
+    const { error } = form.getFieldState(path, form.formState)
+    // what is said of a list as a whole stands at its root
+    return error?.message ?? error?.root?.message ?? write.fields[path]
+  }
   return { form, submit, pending: write.pending, issue: write.issue, troubleOf }
 }
 

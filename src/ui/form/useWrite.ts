@@ -10,6 +10,8 @@ export interface Write<T> {
   pending: boolean
   issue: string | null
   fields: Record<string, string>
+  /** takes back what the last answer said */
+  forget: () => void
 }
 
 export function useWrite<T>(action: (typed: T) => Promise<Answer>): Write<T> {
@@ -31,5 +33,6 @@ export function useWrite<T>(action: (typed: T) => Promise<Answer>): Write<T> {
     [action],
   )
   const failed = answer && 'issue' in answer ? answer : null
-  return { send, pending, issue: failed ? issueWords[failed.issue] : null, fields: failed?.fields ?? {} }
+  const forget = useCallback(() => setAnswer(null), [])
+  return { send, pending, issue: failed ? issueWords[failed.issue] : null, fields: failed?.fields ?? {}, forget }
 }

@@ -8,6 +8,7 @@ import { useOutbox } from '@/ui/outbox/useOutbox'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { useMoment } from '@/ui/form/useMoment'
 
 type Kind = 'note' | 'cost'
 
@@ -44,11 +45,12 @@ export function AddToLog({ pieceId }: { pieceId: string }) {
 function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
   const { send } = useOutbox()
   const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
+  const moment = useMoment(first.entryId)
   const { form, submit, pending, issue, troubleOf } = useEntryForm<NoteText>(
     noteInput,
     { ...first, pieceId, note: '' },
     // one that was kept half written is written when it is finished
-    (typed) => send('addNote', { ...typed, at: new Date().toISOString() }, `Note: ${typed.note.slice(0, 60)}`),
+    (typed) => send('addNote', { ...typed, at: moment() }, `Note: ${typed.note.slice(0, 60)}`),
     done,
     `draft:note:${pieceId}`,
   )

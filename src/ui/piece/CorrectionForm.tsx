@@ -14,6 +14,7 @@ import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Fie
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useWrite } from '@/ui/form/useWrite'
+import { useMoment } from '@/ui/form/useMoment'
 
 interface Props {
   entry: Entry
@@ -113,9 +114,10 @@ export function StrikeButton({ entry }: { entry: Pick<Entry, 'id' | 'pieceId'> }
   const router = useRouter()
   const strike = useWrite(strikeEntry)
   const [strikeId] = useState(() => uuidv7())
+  const moment = useMoment(strikeId)
   const strikeOut = async () => {
     const { id: corrects, pieceId } = entry
-    const stored = await strike.send({ entryId: strikeId, corrects, pieceId, at: new Date().toISOString() })
+    const stored = await strike.send({ entryId: strikeId, corrects, pieceId, at: moment() })
     if (stored) router.push(`/pieces/${pieceId}`)
   }
   return (

@@ -8,6 +8,7 @@ import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useWrite } from '@/ui/form/useWrite'
+import { useMoment } from '@/ui/form/useMoment'
 import { useHands } from '@/ui/outbox/hands'
 import { clockTime } from '@/words/time'
 
@@ -18,10 +19,11 @@ export function EndConflict({ counts, beside }: { counts: Entry; beside: Entry }
   const { zone } = useHouse()
   const { people } = useHands()
   const [entryId] = useState(() => uuidv7())
+  const moment = useMoment(entryId)
   const said = ({ at, personId }: Entry) =>
     [clockTime(at, zone), people.find(({ id }) => id === personId)?.name].filter(Boolean).join(', ')
   const strike = async ({ id, pieceId }: Entry) => {
-    if (await write.send({ entryId, corrects: id, pieceId, at: new Date().toISOString() })) router.refresh()
+    if (await write.send({ entryId, corrects: id, pieceId, at: moment() })) router.refresh()
   }
   return (
     <div className="my-2 border-l-4 border-late pl-3">

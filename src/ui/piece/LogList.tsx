@@ -1,7 +1,8 @@
 /** The log as an account, newest first. A corrected line shows what it was; every line can be put right. */
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { historyOf, type Entry } from '@/core/log/entry'
+import type { Entry } from '@/core/log/entry'
+import { historyOf } from '@/core/log/effectiveLog'
 import type { Journey } from '@/core/piece/journey'
 import type { SalesChannel } from '@/core/house/studio'
 import { stepTitle } from '@/words/craft'

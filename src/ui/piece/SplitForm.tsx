@@ -4,9 +4,11 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { splitInput, type SplitText } from '@/core/input/piece'
+import { splitFault } from '@/core/piece/split'
 import { useActions } from '@/ui/form/actions'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { splitFaultFields } from '@/words/split'
 
 interface Props {
   piece: { id: string; name: string }
@@ -33,11 +35,15 @@ export function SplitForm({ piece, parts }: Props) {
       leaving: parts.map(({ id }) => ({ partId: id, count: String(one.get(id) ?? 0) })),
     }
   })
-  const { form, submit, pending, issue, troubleOf } = useEntryForm<SplitText>(
-    splitInput,
-    defaults,
-    splitPiece,
-    ({ newPieceId }) => router.push(`/pieces/${newPieceId}`),
+  const [schema] = useState(() =>
+    splitInput.superRefine(({ leaving }, context) => {
+      const fault = splitFault(parts, new Map(leaving.map(({ partId, count }) => [partId, count])))
+      for (const [path, message] of Object.entries(fault ? splitFaultFields(fault, leaving) : {}))
+        context.addIssue({ code: 'custom', path: path.split('.'), message })
+    }),
+  )
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<SplitText>(schema, defaults, splitPiece, ({ newPieceId }) =>
+    router.push(`/pieces/${newPieceId}`),
   )
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-5 max-w-2xl space-y-4">

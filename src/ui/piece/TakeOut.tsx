@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { useActions } from '@/ui/form/actions'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { useWrite } from '@/ui/form/useWrite'
+import { useMoment } from '@/ui/form/useMoment'
 
 interface Props {
   pieceId: string
@@ -21,9 +22,9 @@ export function TakeOut({ pieceId, part, out, alone }: Props) {
   const router = useRouter()
   const [note, setNote] = useState('')
   const [entryId] = useState(() => uuidv7())
+  const moment = useMoment(entryId)
   const take = async () => {
-    if (await send({ entryId, pieceId, partId: part.id, at: new Date().toISOString(), back: out, note }))
-      router.push(`/pieces/${pieceId}`)
+    if (await send({ entryId, pieceId, partId: part.id, at: moment(), back: out, note })) router.push(`/pieces/${pieceId}`)
   }
   if (alone && !out) return null
   return (

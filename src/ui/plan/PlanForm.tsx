@@ -22,6 +22,7 @@ import { adviceWords, coverWords, refusalWords, stepTitle } from '@/words/craft'
 import type { Amount } from '@/core/plan/amounts'
 import type { UnitSystem } from '@/core/measure/length'
 import { useHouse } from '@/ui/form/house'
+import { useMoment } from '@/ui/form/useMoment'
 import { amountWords } from '@/words/measure'
 import { schoolChoiceWords, schoolWords } from '@/words/method'
 import { spanWords } from '@/words/time'
@@ -72,9 +73,10 @@ export function PlanForm({
   } = desk
   const { chooseLook, choosePaint, setSeal, setExtras, setColours, setEdits, take, takeNearest, toggle, move } = desk
 
+  const moment = useMoment(desk.typed.planId)
   const save = async () => {
     const order = kept.map(({ position }) => position)
-    if (await write.send({ ...desk.typed, order, at: new Date().toISOString() })) router.push(`/pieces/${part.pieceId}`)
+    if (await write.send({ ...desk.typed, order, at: moment() })) router.push(`/pieces/${part.pieceId}`)
   }
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">

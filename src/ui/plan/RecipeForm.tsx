@@ -8,6 +8,7 @@ import { recipeInput, type RecipeText } from '@/core/input/piece'
 import { useActions } from '@/ui/form/actions'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { useWrite } from '@/ui/form/useWrite'
+import { useMoment } from '@/ui/form/useMoment'
 
 export function RecipeForm({
   recipes,
@@ -22,10 +23,11 @@ export function RecipeForm({
   const write = useWrite(keepRecipe)
   const router = useRouter()
   const [id, setId] = useState(() => uuidv7())
+  const moment = useMoment(id)
   const [name, setName] = useState('')
   const [trouble, setTrouble] = useState<string | undefined>()
   const keep = async () => {
-    const typed: RecipeText = { id, at: new Date().toISOString(), name, wish }
+    const typed: RecipeText = { id, at: moment(), name, wish }
     const readable = recipeInput.safeParse(typed)
     setTrouble(readable.success ? undefined : readable.error.issues[0]?.message)
     if (!readable.success || !(await write.send(typed))) return

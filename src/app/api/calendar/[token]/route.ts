@@ -8,10 +8,18 @@ import { loggedWords } from '@/words/time'
 import { loadWorkshop } from '@/app/_server/load'
 import { withStudio } from '@/app/_server/session'
 
-const utc = ['VTIMEZONE', 'STANDARD']
-  .map((name) => `BEGIN:${name}\r\n${name === 'VTIMEZONE' ? 'TZID:Etc/UTC\r\n' : ''}`)
-  .concat('DTSTART:19700101T000000\r\nTZOFFSETFROM:+0000\r\nTZOFFSETTO:+0000\r\n', 'END:STANDARD\r\nEND:VTIMEZONE\r\n')
-  .join('')
+/** A time zone that says nothing but UTC: what an empty calendar holds, for it must hold one thing. */
+const utc = [
+  'BEGIN:VTIMEZONE',
+  'TZID:Etc/UTC',
+  'BEGIN:STANDARD',
+  'DTSTART:19700101T000000',
+  'TZOFFSETFROM:+0000',
+  'TZOFFSETTO:+0000',
+  'END:STANDARD',
+  'END:VTIMEZONE',
+  'END:VCALENDAR',
+].join('\r\n')
 const token = /^([0-9a-f]{48})\.ics$/
 
 export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
@@ -36,8 +44,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tok
     event.createAlarm({ type: ICalAlarmType.display, trigger: Math.max(0, Math.round((start.getTime() - tellMs) / 1000)) })
   }
   const text = calendar.toString()
-  // a calendar holds one thing at least: where nothing waits, that its times are UTC
-  return new Response(calendar.length() === 0 ? text.replace('END:VCALENDAR', `${utc}END:VCALENDAR`) : text, {
+  return new Response(calendar.length() === 0 ? text.replace('END:VCALENDAR', utc) : text, {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, max-age=300' },
   })
 }
