@@ -1,5 +1,6 @@
 import next from 'eslint-config-next/core-web-vitals'
 import typescript from 'eslint-config-next/typescript'
+import sorted from 'eslint-plugin-simple-import-sort'
 
 /** What only the types can tell: it takes as long as all the rest, so `./itinerum test quick` leaves it out. */
 const typed = {
@@ -19,7 +20,10 @@ const config = [
   ...next,
   ...typescript,
   {
+    plugins: { sorted },
     rules: {
+      // in one block: packages, then what is farther inside before what is nearer, then styles
+      'sorted/imports': ['error', { groups: [['^\\u0000', '^node:', '^@?\\w', '^@/', '^\\.', '^.+\\.css$']] }],
       '@typescript-eslint/no-unused-vars': [
         'error',
         { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },

@@ -2,31 +2,32 @@
  * Lays the demo studio (data beside this file) into a database, its times relative to the moment of loading. Does nothing
  * where it is there already.
  */
-import { checkOf } from '@/core/craft/checks'
-import type { RemedyCode } from '@/core/craft/remedies'
-import type { SnagSeverity } from '@/core/log/entry'
-import { readSensor, rooms } from '../sensor/air'
-import { doubtOf, type JudgedReading } from '@/core/climate/believe'
-import { addReading, addReadings, saveRoom } from '@/db/climate'
 import { readdirSync, readFileSync } from 'node:fs'
 import pg from 'pg'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
-import { planFinish } from '@/core/finish/planFinish'
+import { doubtOf, type JudgedReading } from '@/core/climate/believe'
+import { checkOf } from '@/core/craft/checks'
+import { type FamilyCode, unitOf } from '@/core/craft/families'
 import type { LookCode } from '@/core/craft/looks'
-import { unitOf, type FamilyCode } from '@/core/craft/families'
+import type { RemedyCode } from '@/core/craft/remedies'
+import { planFinish } from '@/core/finish/planFinish'
+import type { SnagSeverity } from '@/core/log/entry'
 import type { CostKind, Outcome } from '@/core/log/entry'
+import type { Instant, PartId, PieceId, StepId, StudioId } from '@/core/measure/named'
+import type { MeasuredFace } from '@/core/measure/surfaceArea'
+import { dayOf, instantOf } from '@/core/measure/time'
 import { areaOfPart } from '@/core/piece/area'
 import type { Photo, PlanStep, Source } from '@/core/piece/piece'
-import { dayOf, instantOf } from '@/core/measure/time'
-import type { MeasuredFace } from '@/core/measure/surfaceArea'
+import { addReading, addReadings, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
 import { addWithMaterial } from '@/db/material'
 import { addPhoto } from '@/db/photo'
-import { addLot } from '@/db/stock'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
-import { saveChannel, savePerson, saveProduct, saveStudio, type Product, type SalesChannel, type Studio } from '@/db/studio'
-import { drawPiece, type Drawing } from './draw'
+import { addLot } from '@/db/stock'
+import { type Product, type SalesChannel, saveChannel, savePerson, saveProduct, saveStudio, type Studio } from '@/db/studio'
+import { readSensor, rooms } from '../sensor/air'
+import { type Drawing, drawPiece } from './draw'
 
 interface StudioData {
   studio: Studio
@@ -47,7 +48,7 @@ interface StudioData {
 /** An entry without what is known of it where it is written. */
 type Said = NewEntry extends infer E ? (E extends NewEntry ? Omit<E, 'id' | 'pieceId' | 'at'> : never) : never
 interface Done {
-  at: string
+  at: Instant
   minutes?: number
   running?: boolean
   /** minutes after which a finger found it dry */
@@ -55,7 +56,7 @@ interface Done {
 }
 interface PartData extends Omit<NewPart, 'id' | 'surfaces'> {
   surfaces: MeasuredFace[]
-  plan?: { look: LookCode; with?: LookCode[]; paint: FamilyCode; a: [string, string]; b?: [string, string]; at: string }
+  plan?: { look: LookCode; with?: LookCode[]; paint: FamilyCode; a: [string, string]; b?: [string, string]; at: Instant }
   done?: Done[]
 }
 interface PieceData {
@@ -72,23 +73,23 @@ interface PieceData {
   drawing: Drawing
   parts: PartData[]
   /** taken at the bench, by the part's place and the step's: in the colour that was on it */
-  photographs?: { part: number; step: number; at: string; colour: string }[]
+  photographs?: { part: number; step: number; at: Instant; colour: string }[]
   /** what went wrong, by the part's place; marked on a photograph by its place among them, where it was */
   snags?: {
     part: number
-    at: string
+    at: Instant
     remedy: RemedyCode
     severity: SnagSeverity
     spot: number
     note: string
     on?: [photograph: number, x: number, y: number]
   }[]
-  notes?: { at: string; note: string }[]
-  costs?: { at: string; kind: CostKind; money: number; note: string }[]
-  listed?: { at: string; channel: string; price: number }
+  notes?: { at: Instant; note: string }[]
+  costs?: { at: Instant; kind: CostKind; money: number; note: string }[]
+  listed?: { at: Instant; channel: string; price: number }
   /** when it was photographed finished, where that was before it was listed */
   photographedAfter?: string
-  ended?: { at: string; outcome: Outcome; channel?: string; price?: number; fees?: number; note: string }
+  ended?: { at: Instant; outcome: Outcome; channel?: string; price?: number; fees?: number; note: string }
 }
 
 const read = <T>(path: string): T => JSON.parse(readFileSync(new URL(path, import.meta.url), 'utf8')) as T
@@ -173,7 +174,7 @@ async function loadAll(client: pg.Client, data: StudioData, now: Date): Promise<
 }
 
 /** The rooms and a week of their sensors, with the hour in which the sun stood on one of them. */
-async function loadAir(client: pg.Client, studioId: string, now: Date): Promise<string> {
+async function loadAir(client: pg.Client, studioId: StudioId, now: Date): Promise<string> {
   const made = rooms.map((room) => ({ ...room, id: uuidv7() }))
   for (const [position, { id, name }] of made.entries())
     await saveRoom(client, studioId, { id, name: name[0]?.toUpperCase() + name.slice(1), sensor: name }, position)
@@ -250,7 +251,7 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
     } as NewEntry)
   if (piece.bought > 0) add(at(piece.takenIn), { kind: 'cost', costKind: 'bought', money: piece.bought })
   if (piece.fetching > 0) add(at(piece.takenIn), { kind: 'cost', costKind: 'fetching', money: piece.fetching })
-  const stepIds: string[][] = []
+  const stepIds: StepId[][] = []
   for (const [place, part] of parts.entries()) {
     if (!part.plan) continue
     const steps = await loadPlan(client, studio.id, part, at(part.plan.at))
@@ -296,14 +297,14 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
 /** The photographs, drawn; ids of those taken at the bench, in their order. */
 async function loadPhotos(
   client: pg.Client,
-  studioId: string,
+  studioId: StudioId,
   piece: PieceData,
   {
     pieceId,
     at,
     on,
   }: {
-    pieceId: string
+    pieceId: PieceId
     at: (text: string) => string
     on: (part: number, step: number) => Pick<Photo, 'partId' | 'stepId'>
   },
@@ -328,9 +329,9 @@ async function loadPhotos(
 
 async function loadPlan(
   client: pg.Client,
-  studioId: string,
+  studioId: StudioId,
   part: PartData & { id: string },
-  madeAt: string,
+  madeAt: Instant,
 ): Promise<PlanStep[]> {
   const { look, with: extras = [], paint, a, b } = part.plan as NonNullable<PartData['plan']>
   const named = ([name, hex]: [string, string]) => ({ name, hex })
@@ -345,10 +346,10 @@ async function loadPlan(
 /** One step as it was worked: its clock, and for a coat the tin, the amount and what that cost. */
 function work(
   step: PlanStep,
-  partId: string,
+  partId: PartId,
   done: Done,
   when: string,
-  add: (at: string, entry: Said) => void,
+  add: (at: Instant, entry: Said) => void,
   products: readonly Product[],
 ): void {
   const onStep = { partId, stepId: step.id }

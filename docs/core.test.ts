@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from 'vitest'
 import * as core from '@/core'
-import { checkStack, layOut, planFinish, priceFor, windowFor, type FinishablePart, type FinishWish } from '@/core'
+import { checkStack, type FinishablePart, type FinishWish, layOut, planFinish, priceFor, windowFor } from '@/core'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 0.8 }
 const wish: FinishWish = {

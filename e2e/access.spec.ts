@@ -1,5 +1,5 @@
 /** Every view: nothing serious for axe in either theme, nothing wider than the screen, nothing said to the console. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 
 async function hrefOf(page: Page, list: string, match: string | RegExp): Promise<string> {

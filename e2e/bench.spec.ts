@@ -1,5 +1,5 @@
 /** The bench with wet hands: taps counted, clocks paused and put right, fans, fingers, checks that fail, the story of it all. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
 import { expectAxeClean } from './axe'
 import { openDiffering } from './browser'

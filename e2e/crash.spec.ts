@@ -1,5 +1,5 @@
 /** The server killed in the middle of a save, the database in the middle of the day: on a home of this test's own, fsync on. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { ownServer } from './ownServer'
 
 const own = ownServer('crash')

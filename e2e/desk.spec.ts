@@ -1,5 +1,5 @@
 /** The plan desk for three very different pieces, a mind changed half-way, and a plan that is put at risk and mended. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 
 /** Takes a piece in with one part and opens its plan desk. */
 async function takeIn(page: Page, name: string, facts: { madeOf: string; onIt?: string; lives?: string; lead?: string }) {

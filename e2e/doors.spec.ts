@@ -1,5 +1,5 @@
 /** What must not get in, and what is told to whoever sent it: over the served app, by the ways a page and a device take. */
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
+import { type APIRequestContext, expect, type Page, test } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
 
 const one = 'Hall settle'

@@ -16,7 +16,7 @@
  *   bid        245 × 0.88 − (55 − 32) − 66                  126.60
  *   sold       150 − 18 fees − 55 = 77; 77 / 3              25.67 an hour
  */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
 import { openDiffering } from './browser'
 

@@ -1,5 +1,5 @@
 /** A server with a home and a cluster of its own, for tests that stop and kill things: fsync on, nobody else's data. */
-import { execFile, spawn, type ChildProcess } from 'node:child_process'
+import { type ChildProcess, execFile, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'

@@ -1,5 +1,5 @@
 /** A part put right, taken out and put back, and four chairs of which one leaves: all of it in the log. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 
 async function takeIn(page: Page, name: string, parts: { called: string; alike: string }[]) {
   await page.goto('/pieces/new')

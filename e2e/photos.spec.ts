@@ -1,6 +1,6 @@
 /** Photographs: told by their content, turned upright, stripped, in two sizes; clear answers to what is none. */
 import { readFileSync } from 'node:fs'
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
+import { type APIRequestContext, expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 

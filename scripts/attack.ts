@@ -8,7 +8,7 @@ import { request } from 'node:http'
 import { v7 as uuidv7 } from 'uuid'
 import { benchActions } from '@/core/input/bench'
 import { ownServer } from '../e2e/ownServer'
-import { samplesOf, type Named } from './attackSamples'
+import { type Named, samplesOf } from './attackSamples'
 
 const wanted = Number(process.argv[2] ?? 3000)
 let seed = Number(process.argv[3] ?? 20261125)

@@ -1,6 +1,6 @@
 /** How long a piece of six parts takes to plan, beside one part alone, in one run: medians. Usage: npm run bench:plan. */
-import { lookCodes, getLook } from '@/core/craft/looks'
-import { planFinish, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
+import { getLook, lookCodes } from '@/core/craft/looks'
+import { type FinishablePart, type FinishWish, planFinish } from '@/core/finish/planFinish'
 import { planPiece } from '@/core/plan/planPiece'
 
 /** ms that six parts may take */

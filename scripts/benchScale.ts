@@ -3,7 +3,7 @@
  * empty page, large against small, statements, blocks read, bytes of HTML and of script. Fails past the limits below.
  * Usage: npm run bench:scale [ROUNDS], after a build.
  */
-import { execFile, spawn, type ChildProcess } from 'node:child_process'
+import { type ChildProcess, execFile, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

@@ -4,10 +4,10 @@
  */
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
-import { loadDemo } from '../demo/load'
 import { findUnknownCodes, keepCodes } from '@/db/codes'
 import { migrate } from '@/db/migrate'
 import { types } from '@/db/pool'
+import { loadDemo } from '../demo/load'
 
 const kind = process.argv[2] ?? 'own'
 const url = process.env.ITINERUM_OWNER_URL

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { doubtOf, type JudgedReading } from '@/core/climate/believe'
-import { airIn, readSensor, rooms, type Fault, type SensorRoom } from './air'
+import { airIn, type Fault, readSensor, rooms, type SensorRoom } from './air'
 
 const hourMs = 3_600_000
 const january = Date.UTC(2026, 0, 12)

@@ -2,12 +2,13 @@
  * The air of a small workshop, made up: day and night, heaters that are turned down for the night, rain, and the faults that sensors have.
  * The same moment gives the same air, so that a week can be told again. °C and % relative humidity; pure.
  */
+import type { Instant } from '@/core/measure/named'
 
 export interface SensorReading {
   /** the sensor's own name for the room */
   room: string
   /** ISO 8601, UTC */
-  at: string
+  at: Instant
   temperature: number
   humidity: number
 }

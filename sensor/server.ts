@@ -7,7 +7,7 @@
  * Usage: tsx sensor/server.ts PORT. Listens on this machine alone.
  */
 import { createServer } from 'node:http'
-import { readSensor, rooms, type Fault } from './air'
+import { type Fault, readSensor, rooms } from './air'
 
 const faults = new Map<string, Fault>()
 const known: readonly string[] = ['none', 'dead', 'sun', 'silent']

@@ -1,5 +1,5 @@
-import { describe, expect, test } from 'vitest'
 import { NextRequest } from 'next/server'
+import { describe, expect, test } from 'vitest'
 import { isOwnWrite, proxy } from './proxy'
 
 const ask = (method: string, headers: Record<string, string>) =>

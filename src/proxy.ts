@@ -2,7 +2,7 @@
  * What stands before every request: this machine alone may ask, writes come from our own pages, every page gets a content
  * security policy with a nonce of its own, and a crowd is asked to come again.
  */
-import { NextResponse, type NextRequest } from 'next/server'
+import { type NextRequest, NextResponse } from 'next/server'
 import { isActionBody, isReadablePath, isRouterTree, mostActionBytes } from './actionBody'
 import { isOwnAddress, isOwnOrigin } from './origin'
 

@@ -2,25 +2,26 @@ import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { ActionsProvider } from '@/ui/form/actions'
-import { SectionTextures } from '@/ui/drawing/Section'
-import { HouseProvider } from '@/ui/form/house'
-import { Keys } from '@/ui/frame/Keys'
-import { Places } from '@/ui/frame/Places'
-import { StyleNonce } from '@/ui/frame/StyleNonce'
-import { ThemeButton, type Theme } from '@/ui/frame/ThemeButton'
-import { NowProvider } from '@/ui/time/now'
 import * as bench from '@/app/_actions/bench'
 import * as correct from '@/app/_actions/correct'
 import * as houseActions from '@/app/_actions/house'
 import * as leaving from '@/app/_actions/leaving'
 import * as parts from '@/app/_actions/parts'
 import * as piece from '@/app/_actions/piece'
+import { loadHouse } from '@/app/_server/session'
+import { SectionTextures } from '@/ui/drawing/Section'
+import { ActionsProvider } from '@/ui/form/actions'
+import { HouseProvider } from '@/ui/form/house'
+import { NoticeProvider } from '@/ui/form/notices'
+import { Keys } from '@/ui/frame/Keys'
+import { Places } from '@/ui/frame/Places'
+import { StyleNonce } from '@/ui/frame/StyleNonce'
+import { type Theme, ThemeButton } from '@/ui/frame/ThemeButton'
 import { HandsProvider } from '@/ui/outbox/hands'
 import { OutboxProvider } from '@/ui/outbox/outbox'
 import { OutboxLine } from '@/ui/outbox/OutboxLine'
 import { Live } from '@/ui/time/Live'
-import { loadHouse } from '@/app/_server/session'
+import { NowProvider } from '@/ui/time/now'
 import './globals.css'
 
 export const metadata: Metadata = {
@@ -63,9 +64,11 @@ export default async function Layout({ children }: { children: ReactNode }) {
                       <ThemeButton chosen={theme} />
                     </div>
                   </header>
-                  <main id="main" className="mx-auto max-w-[78rem] px-4 sm:px-6">
-                    {children}
-                  </main>
+                  <NoticeProvider>
+                    <main id="main" className="mx-auto max-w-[78rem] px-4 sm:px-6">
+                      {children}
+                    </main>
+                  </NoticeProvider>
                 </OutboxProvider>
               </HandsProvider>
             </NowProvider>

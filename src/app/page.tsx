@@ -1,9 +1,9 @@
 /** The bench. */
+import { loadBench } from '@/app/_server/load'
+import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
 import { Offline } from '@/ui/outbox/Offline'
-import { loadBench } from '@/app/_server/load'
-import { loadStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Bench' }
 

@@ -8,8 +8,8 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
 import { keepCodes } from './codes'
 import { migrate } from './migrate'
-import { asStudio, makePool, types } from './pool'
 import { listOpenPieces } from './piece'
+import { asStudio, makePool, types } from './pool'
 
 const run = promisify(execFile)
 const folder = mkdtempSync(join(tmpdir(), 'itinerum-backup-'))

@@ -1,14 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { coatFigures } from '@/core/testing/piece'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, partRow, pieceRow, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { findUnknownCodes, keepCodes } from './codes'
 import { addEntries, type NewEntry } from './entry'
 import { addPhoto } from './photo'
 import { findPieceFile, listOpenPieces, listPieces } from './piece'
 import { addParts, addPiece, changeFaces, takePartOut } from './pieceWrite'
 import { addLot, listLots } from './stock'
-import { makeDatabase, type TestDatabase } from '@/db/testing/database'
-import { at, partRow, pieceRow, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
 
 let db: TestDatabase
 let one: Whole

@@ -1,12 +1,17 @@
 /** Private addresses of the calendar; only their digests are known here. */
 import { z } from 'zod'
+import type { Instant, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'
 import { many, query } from './rows'
 
 const feedRow = z.object({ id: z.string(), madeAt: z.string() })
 export type CalendarFeed = z.output<typeof feedRow>
 
-export async function addCalendarFeed(client: Client, studioId: string, feed: CalendarFeed & { digest: string }): Promise<void> {
+export async function addCalendarFeed(
+  client: Client,
+  studioId: StudioId,
+  feed: CalendarFeed & { digest: string },
+): Promise<void> {
   await client.query('insert into calendar_feed (id, studio_id, digest, made_at) values ($1, $2, $3, $4)', [
     feed.id,
     studioId,
@@ -21,7 +26,7 @@ const feeds = query(
 )
 export const listCalendarFeeds = (client: Client): Promise<CalendarFeed[]> => many(client, feeds)
 
-export async function revokeCalendarFeed(client: Client, id: string, at: string): Promise<void> {
+export async function revokeCalendarFeed(client: Client, id: string, at: Instant): Promise<void> {
   await client.query('update calendar_feed set revoked_at = $2 where id = $1 and revoked_at is null', [id, at])
 }
 /** Whether an address with this digest still answers. */

@@ -1,5 +1,9 @@
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import type { Plan } from '@/core/piece/piece'
+import { type SnagSum, sumSnags } from '@/core/piece/snags'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { addCalendarFeed, isCalendarFeed, listCalendarFeeds, revokeCalendarFeed } from './calendarFeed'
 import {
   addDryingFigure,
@@ -14,13 +18,9 @@ import {
   listSeen,
   saveRoom,
 } from './climate'
-import type { Plan } from '@/core/piece/piece'
-import { sumSnags, type SnagSum } from '@/core/piece/snags'
 import { addEntries, findSnagRecord, listOtherWork } from './entry'
 import { findPieceFile } from './piece'
 import { addPlan } from './pieceWrite'
-import { makeDatabase, type TestDatabase } from '@/db/testing/database'
-import { at, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
 
 let db: TestDatabase
 let whole: Whole

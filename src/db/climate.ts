@@ -1,6 +1,6 @@
 /** Rooms, readings of their air, and the drying figures the studio has taken up. */
 import { z } from 'zod'
-import { doubts, type Doubt, type JudgedReading } from '@/core/climate/believe'
+import { type Doubt, doubts, type JudgedReading } from '@/core/climate/believe'
 import type { Room, RoomReading } from '@/core/climate/rooms'
 import { families, type FamilyCode } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
@@ -9,6 +9,7 @@ import type { Reading } from '@/core/drying/windowFor'
 import type { DryingFactor, Learned } from '@/core/learn/learned'
 import type { Seen } from '@/core/learn/observations'
 import { films } from '@/core/measure/film'
+import type { Instant, PartId, PersonId, RoomId, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'
 import { many, query } from './rows'
 
@@ -19,7 +20,7 @@ const rooms = query(
 )
 export const listRooms = (client: Client): Promise<Room[]> => many(client, rooms)
 
-export async function saveRoom(client: Client, studioId: string, room: Room, position: number): Promise<void> {
+export async function saveRoom(client: Client, studioId: StudioId, room: Room, position: number): Promise<void> {
   await client.query(
     `insert into room (id, studio_id, name, sensor, position) values ($1, $2, $3, $4, $5)
      on conflict (id) do update set name = excluded.name, sensor = excluded.sensor`,
@@ -59,10 +60,10 @@ const believed = query(
 )
 export interface AirAsked {
   /** rooms whose air is asked for; what was read in no room comes always */
-  roomIds: readonly string[]
-  since: string
+  roomIds: readonly RoomId[]
+  since: Instant
   /** before this a sensor's air comes as means of three hours: what a cure of weeks asks after */
-  exactSince?: string
+  exactSince?: Instant
 }
 /** Believed readings since an instant, and of each room the one that held before it; oldest first. */
 export const listReadings = (client: Client, { roomIds, since, exactSince = since }: AirAsked): Promise<RoomReading[]> =>
@@ -107,7 +108,7 @@ const aroundStretches = query(
  */
 export const listReadingsAround = (
   client: Client,
-  stretches: readonly { roomId: string | null; endedAt: string; at: string }[],
+  stretches: readonly { roomId: RoomId | null; endedAt: Instant; at: Instant }[],
 ): Promise<RoomReading[]> =>
   many(client, aroundStretches, [JSON.stringify(stretches.map(({ roomId, endedAt, at }) => ({ roomId, endedAt, at })))])
 
@@ -118,7 +119,7 @@ const judged = query(
    where at >= $1 order by at, id`,
 )
 /** All readings since an instant, of every room, doubted ones too; oldest first. */
-export const listJudged = (client: Client, since: string): Promise<(JudgedReading & { roomId: string | null })[]> =>
+export const listJudged = (client: Client, since: Instant): Promise<(JudgedReading & { roomId: RoomId | null })[]> =>
   many(client, judged, [since])
 
 const drawn = query(
@@ -144,15 +145,15 @@ const drawn = query(
 export const listDrawn = (
   client: Client,
   { roomIds, unnamed, since, exactSince }: Required<AirAsked> & { unnamed: boolean },
-): Promise<(JudgedReading & { roomId: string | null })[]> => many(client, drawn, [since, exactSince, roomIds, unnamed])
+): Promise<(JudgedReading & { roomId: RoomId | null })[]> => many(client, drawn, [since, exactSince, roomIds, unnamed])
 
 export interface NewReading extends Reading {
   id: string
-  roomId?: string | null
+  roomId?: RoomId | null
   source?: 'typed' | 'sensor'
   doubt?: Doubt | null
 }
-export async function addReading(client: Client, studioId: string, reading: NewReading): Promise<void> {
+export async function addReading(client: Client, studioId: StudioId, reading: NewReading): Promise<void> {
   const { id, at, temperature, humidity, roomId = null, source = 'typed', doubt = null } = reading
   await client.query(
     `insert into reading (id, studio_id, at, temperature, humidity, room_id, source, doubt)
@@ -161,7 +162,7 @@ export async function addReading(client: Client, studioId: string, reading: NewR
   )
 }
 /** Many at once, in one statement. */
-export async function addReadings(client: Client, studioId: string, readings: readonly NewReading[]): Promise<void> {
+export async function addReadings(client: Client, studioId: StudioId, readings: readonly NewReading[]): Promise<void> {
   await client.query(
     `insert into reading (id, studio_id, at, temperature, humidity, room_id, source, doubt)
      select id, $2, at, temperature, humidity, "roomId", coalesce(source, 'typed'), doubt
@@ -187,8 +188,8 @@ export async function listLearned(client: Client): Promise<Learned> {
 export interface DryingFigure extends DryingFactor {
   id: string
   family: FamilyCode
-  at: string
-  personId: string | null
+  at: Instant
+  personId: PersonId | null
 }
 const figuresTakenUp = query(
   'a drying figure',
@@ -199,7 +200,7 @@ const figuresTakenUp = query(
 export const listDryingFigures = async (client: Client, limit: number): Promise<DryingFigure[]> =>
   (await many(client, figuresTakenUp, [limit])).reverse()
 
-export async function addDryingFigure(client: Client, studioId: string, figure: DryingFigure): Promise<void> {
+export async function addDryingFigure(client: Client, studioId: StudioId, figure: DryingFigure): Promise<void> {
   await client.query(
     `insert into drying_figure (id, studio_id, family, p50, p80, count, at, person_id) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
     [figure.id, studioId, figure.family, figure.p50, figure.p80, figure.count, figure.at, figure.personId],
@@ -237,6 +238,6 @@ const seen = query(
 export const listSeen = (client: Client, limit: number): Promise<SeenRow[]> => many(client, seen, [limit])
 
 export interface SeenRow extends Omit<Seen, 'climate' | 'assistance'> {
-  roomId: string | null
-  partId: string
+  roomId: RoomId | null
+  partId: PartId
 }

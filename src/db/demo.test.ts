@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { loadDemo } from '../../demo/load'
 import { benchOrder } from '@/core/bench/benchOrder'
-import { readPieces, type Journey } from '@/core/piece/journey'
-import { listOpenPieces, listPieceFiles, listPieces } from './piece'
-import { listReadings, listRooms } from './climate'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
-import { getStudio } from './studio'
+import { type Journey, readPieces } from '@/core/piece/journey'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { loadDemo } from '../../demo/load'
+import { listReadings, listRooms } from './climate'
+import { listOpenPieces, listPieceFiles, listPieces } from './piece'
+import { getStudio } from './studio'
 
 const demoStudio = '01900000-0000-7000-8000-00000000de40'
 const now = new Date('2026-03-29T13:00:00.000Z')

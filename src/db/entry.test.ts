@@ -1,12 +1,12 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { effectiveLog } from '@/core/log/effectiveLog'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { addEntries, listEntries, type NewEntry } from './entry'
 import { findPieceFile } from './piece'
 import { addPiece } from './pieceWrite'
 import { digestOf, takeDelivery } from './sent'
-import { makeDatabase, type TestDatabase } from '@/db/testing/database'
-import { at, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
 
 let db: TestDatabase
 let whole: Whole

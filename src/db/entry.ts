@@ -5,12 +5,13 @@ import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import type { IssueCode } from '@/core/input/issues'
 import type { AssistEntry } from '@/core/log/assistance'
-import { ofKind, type Entry, type EntryDraft, type EntryOf } from '@/core/log/entry'
+import { type Entry, type EntryDraft, type EntryOf, ofKind } from '@/core/log/entry'
 import { clockKinds } from '@/core/log/labour'
+import type { Instant, PartId, PieceId, StudioId } from '@/core/measure/named'
 import type { OtherWork } from '@/core/piece/journey'
 import type { SnagRecord } from '@/core/piece/snags'
 import { entryRow } from './entryRow'
-import { troubleOf, type Client } from './pool'
+import { type Client, troubleOf } from './pool'
 import { many, query } from './rows'
 
 export type NewEntry = EntryDraft
@@ -49,7 +50,7 @@ const entriesOfPieces = query(
   `select ${entryColumns} from entry e where piece_id = any($1) order by at, id`,
 )
 /** Every entry of the pieces given, corrected ones too, oldest first. */
-export const listEntries = (client: Client, pieceIds: readonly string[]): Promise<Entry[]> =>
+export const listEntries = (client: Client, pieceIds: readonly PieceId[]): Promise<Entry[]> =>
   many(client, entriesOfPieces, [pieceIds])
 
 /** Constraint names to issues the interface can word. */
@@ -83,7 +84,7 @@ const insertMixSteps = `
  */
 export async function addEntries(
   client: Client,
-  studioId: string,
+  studioId: StudioId,
   entries: readonly NewEntry[],
 ): Promise<{ issue: IssueCode } | null> {
   const mixes = entries.flatMap((entry) => (entry.kind === 'mixed' ? [{ entryId: entry.id, batch: entry.batch }] : []))
@@ -117,7 +118,7 @@ const mixLog = query(
    order by at, id`,
 )
 /** The mixes made up since an instant, of any piece, and the coats taken from them, corrections applied. */
-export const listMixLog = (client: Client, since: string): Promise<Entry[]> => many(client, mixLog, [since])
+export const listMixLog = (client: Client, since: Instant): Promise<Entry[]> => many(client, mixLog, [since])
 
 const workRow = z.object({
   stepId: z.string(),
@@ -157,7 +158,7 @@ const otherWork = query(
  * Clocks of other pieces' steps that were touched on the days given or beside them, corrections applied, with what was worked:
  * they may have run beside these. A step comes whole, whenever it was begun. Days YYYY-MM-DD in UTC.
  */
-export const listOtherWork = (client: Client, pieceIds: readonly string[], days: readonly string[]): Promise<OtherWork[]> =>
+export const listOtherWork = (client: Client, pieceIds: readonly PieceId[], days: readonly string[]): Promise<OtherWork[]> =>
   days.length === 0 ? Promise.resolve([]) : many(client, otherWork, [pieceIds, days])
 
 const assistRow = z.object({
@@ -175,7 +176,7 @@ const assistance = query(
    order by e.at, e.id`,
 )
 /** The fans and heat guns that stood by the parts given, in order of time, corrections applied. */
-export const listAssistance = (client: Client, partIds: readonly string[]): Promise<AssistEntry[]> =>
+export const listAssistance = (client: Client, partIds: readonly PartId[]): Promise<AssistEntry[]> =>
   many(client, assistance, [partIds])
 
 const lastSnags = query(

@@ -4,7 +4,7 @@ import { families } from '@/core/craft/families'
 import { checkCodes } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { remedies } from '@/core/craft/remedies'
-import { assistKinds, costKinds, severities, sheens, touches, verdicts, type EntryKind, type EntryOf } from '@/core/log/entry'
+import { assistKinds, costKinds, type EntryKind, type EntryOf, severities, sheens, touches, verdicts } from '@/core/log/entry'
 import { films } from '@/core/measure/film'
 
 const family = z.enum(codesOf(families))

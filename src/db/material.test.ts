@@ -1,16 +1,16 @@
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { benchWrites } from '@/core/input/bench'
 import { mixInput } from '@/core/input/entry'
-import { ofKind, type CoatFigures, type Entry, type EntryOf } from '@/core/log/entry'
+import { type CoatFigures, type Entry, type EntryOf, ofKind } from '@/core/log/entry'
+import { coatFigures } from '@/core/testing/piece'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { listEntries, listMixLog, type NewEntry } from './entry'
-import { digestOf, takeDelivery } from './sent'
 import { addWithMaterial } from './material'
 import { findPieceFile } from './piece'
+import { digestOf, takeDelivery } from './sent'
 import { addLot, emptyLot, listLots, putLotBack } from './stock'
-import { makeDatabase, type TestDatabase } from '@/db/testing/database'
-import { at, storeWhole, wholePiece, type Whole } from '@/db/testing/rows'
-import { coatFigures } from '@/core/testing/piece'
 
 let db: TestDatabase
 beforeAll(async () => {

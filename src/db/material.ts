@@ -3,8 +3,9 @@
  * they stand, and left as it was on that day.
  */
 import type { IssueCode } from '@/core/input/issues'
-import type { BatchFigures, CoatFigures, EntryOf, MixComponent } from '@/core/log/entry'
 import { shareOfBatch } from '@/core/log/batch'
+import type { BatchFigures, CoatFigures, EntryOf, MixComponent } from '@/core/log/entry'
+import type { LotId, ProductId, StudioId } from '@/core/measure/named'
 import { drawCoat } from '@/core/stock/drawCoat'
 import type { Draw } from '@/core/stock/drawFromLots'
 import { addEntries, type NewEntry } from './entry'
@@ -19,13 +20,13 @@ const isMaterial = (entry: NewEntry): entry is MaterialEntry => entry.kind === '
 interface Taken {
   draws: Draw[]
   money: number
-  lotId: string | null
+  lotId: LotId | null
   unit: 'ml' | 'g'
 }
 /** What is taken off the shelf: the product, the tin in hand, how much; null where there is no such product. */
 async function fromShelf(
   client: Client,
-  want: { productId: string; lotId: string | null; amount: number },
+  want: { productId: ProductId; lotId: LotId | null; amount: number },
   without: string | null,
 ): Promise<Taken | null> {
   const product = await findProduct(client, want.productId)
@@ -80,7 +81,7 @@ async function reckonBatch(client: Client, batch: BatchFigures, without: string 
     if (!own) return null
     taken.set(productId, own)
   }
-  const lotOf = (productId: string | null) => (productId === null ? null : (taken.get(productId)?.lotId ?? null))
+  const lotOf = (productId: ProductId | null) => (productId === null ? null : (taken.get(productId)?.lotId ?? null))
   const components = batch.components.map((each): MixComponent => ({ ...each, lotId: lotOf(each.productId) }))
   return {
     draws: [...taken.values()].flatMap(({ draws }) => draws),
@@ -90,7 +91,7 @@ async function reckonBatch(client: Client, batch: BatchFigures, without: string 
 }
 
 /** Adds an entry with what it took off the shelf; a correction takes in place of what it corrects. */
-export async function addWithMaterial(client: Client, studioId: string, entry: NewEntry): Promise<{ issue: IssueCode } | null> {
+export async function addWithMaterial(client: Client, studioId: StudioId, entry: NewEntry): Promise<{ issue: IssueCode } | null> {
   if (!isMaterial(entry)) return addEntries(client, studioId, [entry])
   const reckoned =
     entry.kind === 'coat'

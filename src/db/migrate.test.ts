@@ -2,9 +2,9 @@ import { randomBytes } from 'node:crypto'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { testOwnerUrl } from '@/db/testing/database'
 import { migrate } from './migrate'
 import { types } from './pool'
-import { testOwnerUrl } from '@/db/testing/database'
 
 const name = `t_${randomBytes(6).toString('hex')}`
 const [studio, piece, part, slate, wax] = [uuidv7(), uuidv7(), uuidv7(), uuidv7(), uuidv7()]

@@ -1,6 +1,7 @@
 /** Photographs and their two renditions. */
-import type { Photo } from '@/core/piece/piece'
 import { z } from 'zod'
+import type { PhotoId, PieceId, StudioId } from '@/core/measure/named'
+import type { Photo } from '@/core/piece/piece'
 import type { Client } from './pool'
 import { maybe, query } from './rows'
 
@@ -10,8 +11,8 @@ export type Renditions = Record<PhotoSize, Buffer>
 /** Stores a photograph with both its renditions. */
 export async function addPhoto(
   client: Client,
-  studioId: string,
-  pieceId: string,
+  studioId: StudioId,
+  pieceId: PieceId,
   photo: Photo,
   bytes: Renditions,
 ): Promise<void> {
@@ -31,7 +32,7 @@ const rendition = query(
   z.object({ bytes: z.instanceof(Buffer) }),
   'select bytes from photo_rendition where photo_id = $1 and size = $2',
 )
-export async function findRendition(client: Client, photoId: string, size: PhotoSize): Promise<Buffer | null> {
+export async function findRendition(client: Client, photoId: PhotoId, size: PhotoSize): Promise<Buffer | null> {
   const row = await maybe(client, rendition, [photoId, size])
   return row?.bytes ?? null
 }

@@ -1,13 +1,13 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { areaOfPart } from '@/core/piece/area'
-import { addEntries } from './entry'
-import { addRendition } from '@/db/testing/photo'
-import { findRendition } from './photo'
-import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type ListedPiece, type PieceCursor } from './piece'
-import { addParts, addPiece, addPlan, changePiece } from './pieceWrite'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { addRendition } from '@/db/testing/photo'
 import { partRow, pieceRow, planRow, storeWhole, wholePiece } from '@/db/testing/rows'
+import { addEntries } from './entry'
+import { findRendition } from './photo'
+import { findPieceFile, type ListedPiece, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from './piece'
+import { addParts, addPiece, addPlan, changePiece } from './pieceWrite'
 
 let db: TestDatabase
 beforeAll(async () => {

@@ -1,8 +1,9 @@
 /** Pieces with their parts, plans and log, as they are read: SQL, and rows to core types. */
-import type { Part, Piece, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import type { z } from 'zod'
+import type { Instant, PieceId } from '@/core/measure/named'
+import type { Part, Piece, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import { listEntries } from './entry'
-import { listedPieceRow, faceRow, partRow, photoRow, pieceRow, planRow, stepRow } from './pieceRow'
+import { faceRow, listedPieceRow, partRow, photoRow, pieceRow, planRow, stepRow } from './pieceRow'
 import type { Client } from './pool'
 import { many, maybe, query } from './rows'
 
@@ -21,8 +22,8 @@ export const listOpenPieces = (client: Client): Promise<Piece[]> => many(client,
 export interface PieceCursor {
   left: boolean
   /** when it was taken in; of those that have left, when they left */
-  at: string
-  id: string
+  at: Instant
+  id: PieceId
 }
 const piecesPage = query(
   'a piece',
@@ -39,7 +40,7 @@ const piecesPage = query(
     order by p.ended_at desc, p.id desc limit $1)
    ) listed order by "endedAt" is not null, since desc, id desc limit $1`,
 )
-export type ListedPiece = Piece & { endedAt: string | null }
+export type ListedPiece = Piece & { endedAt: Instant | null }
 /** What is looked for stands anywhere in a name, a client, a source's note or the condition; its own signs are plain text. */
 const likeOf = (sought: string): string => (sought === '' ? '' : `%${sought.replace(/[\\%_]/g, '\\$&')}%`)
 /** A page of pieces, those in the workshop first, the latest first; after the cursor, at most `limit`. */
@@ -50,7 +51,7 @@ export const listPieces = (
   many(client, piecesPage, [limit, likeOf(sought), after?.left ?? null, after?.at ?? null, after?.id ?? null])
 
 const pieceById = query('a piece', pieceRow, `select ${pieceColumns} from piece p where p.id = $1`)
-export const findPiece = (client: Client, id: string): Promise<Piece | null> => maybe(client, pieceById, [id])
+export const findPiece = (client: Client, id: PieceId): Promise<Piece | null> => maybe(client, pieceById, [id])
 
 function groupBy<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>()
@@ -138,7 +139,7 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
   })
 }
 
-export async function findPieceFile(client: Client, id: string): Promise<PieceFile | null> {
+export async function findPieceFile(client: Client, id: PieceId): Promise<PieceFile | null> {
   const piece = await findPiece(client, id)
   if (!piece) return null
   const [file] = await listPieceFiles(client, [piece])

@@ -9,8 +9,9 @@ import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/c
 import { reasonCodes } from '@/core/craft/recipe'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { films } from '@/core/measure/film'
+import type { PlanId } from '@/core/measure/named'
 import { reliefs } from '@/core/measure/surfaceArea'
-import { sources, type Part, type Photo, type Piece, type Plan, type PlanStep } from '@/core/piece/piece'
+import { type Part, type Photo, type Piece, type Plan, type PlanStep, sources } from '@/core/piece/piece'
 
 const id = z.string()
 const words = z.string().nullable()
@@ -96,7 +97,7 @@ export const stepRow = z.object({
   needed: z.boolean(),
   mends: words,
   coat: z.object({ number: z.number(), of: z.number() }).nullable(),
-}) satisfies z.ZodType<PlanStep & { planId: string }>
+}) satisfies z.ZodType<PlanStep & { planId: PlanId }>
 
 export const photoRow = z.object({
   id,

@@ -1,18 +1,19 @@
 /** Pieces, parts, measured faces and plans, as they are written. An id that is there already is refused by its table. */
-import type { Part, Piece, Plan } from '@/core/piece/piece'
+import type { Instant, PartId, PieceId, StudioId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
+import type { Part, Piece, Plan } from '@/core/piece/piece'
 import type { Client } from './pool'
 
 export type NewFace = MeasuredFace & { id: string }
 export type NewPart = Omit<Part, 'plan' | 'earlier' | 'surfaces'> & { surfaces: NewFace[] }
 
 /** Holds a piece until the transaction ends: who else would end or split it waits. False where there is none. */
-export async function takePieceInHand(client: Client, id: string): Promise<boolean> {
+export async function takePieceInHand(client: Client, id: PieceId): Promise<boolean> {
   const { rowCount } = await client.query('select from piece where id = $1 for update', [id])
   return rowCount === 1
 }
 
-export async function addPiece(client: Client, studioId: string, piece: Piece): Promise<void> {
+export async function addPiece(client: Client, studioId: StudioId, piece: Piece): Promise<void> {
   await client.query(
     `insert into piece (id, studio_id, name, source, source_note, client, promised_on, taken_in_at, expected, condition, room_id)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
@@ -34,7 +35,7 @@ export async function addPiece(client: Client, studioId: string, piece: Piece): 
 
 export type PieceFacts = Omit<Piece, 'id' | 'takenInAt'>
 /** Changes a piece's facts; the caller writes what they were into the log in the same transaction. */
-export async function changePiece(client: Client, id: string, facts: PieceFacts): Promise<void> {
+export async function changePiece(client: Client, id: PieceId, facts: PieceFacts): Promise<void> {
   await client.query(
     `update piece set name = $2, source = $3, source_note = $4, client = $5, promised_on = $6, expected = $7, condition = $8,
             room_id = $9
@@ -55,7 +56,7 @@ export async function changePiece(client: Client, id: string, facts: PieceFacts)
 
 export type PartFacts = Omit<Part, 'id' | 'plan' | 'earlier' | 'surfaces'>
 /** Changes what is known of a part; the caller writes what it was into the log. */
-export async function changePart(client: Client, partId: string, facts: PartFacts): Promise<void> {
+export async function changePart(client: Client, partId: PartId, facts: PartFacts): Promise<void> {
   await client.query(
     `update part set name = $2, kind = $3, count = $4, substrate = $5, existing = $6, lead = $7, use = $8, bleeds = $9, knots = $10
      where id = $1`,
@@ -75,7 +76,7 @@ export async function changePart(client: Client, partId: string, facts: PartFact
 }
 
 /** Takes a part out of its piece, or puts it back; its log stays. */
-export async function takePartOut(client: Client, partId: string, at: string | null): Promise<void> {
+export async function takePartOut(client: Client, partId: PartId, at: Instant | null): Promise<void> {
   await client.query('update part set taken_out_at = $2 where id = $1', [partId, at])
 }
 
@@ -88,10 +89,10 @@ const insertFaces = `
 /** Puts new measurements in place of a part's old ones, which stay. */
 export async function changeFaces(
   client: Client,
-  studioId: string,
-  partId: string,
+  studioId: StudioId,
+  partId: PartId,
   faces: readonly NewFace[],
-  at: string,
+  at: Instant,
 ): Promise<void> {
   await client.query('update surface set replaced_at = $2 where part_id = $1 and replaced_at is null', [partId, at])
   await client.query(insertFaces, [JSON.stringify(faces.map((face, position) => ({ ...face, partId, position }))), studioId])
@@ -100,8 +101,8 @@ export async function changeFaces(
 /** Adds parts with their measured faces, in two statements for however many there are. */
 export async function addParts(
   client: Client,
-  studioId: string,
-  pieceId: string,
+  studioId: StudioId,
+  pieceId: PieceId,
   from: number,
   parts: readonly NewPart[],
 ): Promise<void> {
@@ -117,7 +118,7 @@ export async function addParts(
 }
 
 /** Puts a plan on a part. */
-export async function addPlan(client: Client, studioId: string, partId: string, plan: Plan): Promise<void> {
+export async function addPlan(client: Client, studioId: StudioId, partId: PartId, plan: Plan): Promise<void> {
   await client.query(
     `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,

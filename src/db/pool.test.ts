@@ -1,13 +1,13 @@
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { defaultMethod } from '@/core/craft/method'
+import { makeDatabase, studioFacts, type TestDatabase, testOwnerUrl } from '@/db/testing/database'
+import { pieceRow } from '@/db/testing/rows'
+import { addReading, listReadings } from './climate'
+import { migrate } from './migrate'
 import { listOpenPieces } from './piece'
 import { addPiece } from './pieceWrite'
-import { migrate } from './migrate'
-import { defaultMethod } from '@/core/craft/method'
-import { addReading, listReadings } from './climate'
 import { getStudio, saveMethod, saveStudio } from './studio'
-import { makeDatabase, studioFacts, testOwnerUrl, type TestDatabase } from '@/db/testing/database'
-import { pieceRow } from '@/db/testing/rows'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -73,7 +73,7 @@ describe('the studio', () => {
     for (const wish of [{ profit: 4000 }, { margin: 0.25 }, { earnedRate: 2200 }]) {
       const facts = { ...studioFacts(db.here), wish, taxMode: 'margin' as const, taxShare: 0.2, haggle: 0.125 }
       await db.as(db.here, (client) => saveStudio(client, facts))
-      expect(await db.as(db.here, getStudio)).toEqual({ ...facts, method: defaultMethod })
+      expect(await db.as(db.here, getStudio)).toEqual({ ...facts, method: defaultMethod, kept: true })
     }
   })
   test('keeps its method, and another studio its own', async () => {

@@ -4,6 +4,7 @@
  */
 import pg from 'pg'
 import type { IssueCode } from '@/core/input/issues'
+import type { Instant, StudioId } from '@/core/measure/named'
 
 export type Client = pg.ClientBase
 
@@ -18,7 +19,7 @@ function toSafeInteger(text: string): number {
   return value
 }
 /** '2026-05-04 09:30:00.12+00', as the server writes it in UTC, to '2026-05-04T09:30:00.120Z'; ms, as everywhere here. */
-function toInstant(text: string): string {
+function toInstant(text: string): Instant {
   const utc = /^(\d{4}-\d\d-\d\d) (\d\d:\d\d:\d\d)(?:\.(\d{1,6}))?\+00$/.exec(text)
   return utc ? `${utc[1]}T${utc[2]}.${(utc[3] ?? '').slice(0, 3).padEnd(3, '0')}Z` : new Date(text).toISOString()
 }
@@ -56,7 +57,7 @@ const begins = { write: 'begin', read: 'begin isolation level repeatable read re
 /** Does work in one transaction that sees and writes one studio's rows alone; any throw undoes all of it. */
 export async function asStudio<T>(
   pool: pg.Pool,
-  studioId: string,
+  studioId: StudioId,
   work: (client: Client) => Promise<T>,
   to: keyof typeof begins = 'write',
 ): Promise<T> {

@@ -1,10 +1,10 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { at, partRow, pieceRow } from '@/db/testing/rows'
 import { findPieceFile } from './piece'
 import { addParts, addPiece, changePart } from './pieceWrite'
 import { addRecipe, listRecipes } from './recipe'
-import { makeDatabase, type TestDatabase } from '@/db/testing/database'
-import { at, partRow, pieceRow } from '@/db/testing/rows'
 
 let db: TestDatabase
 beforeAll(async () => {

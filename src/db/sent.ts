@@ -3,6 +3,7 @@
  * nothing, other words under the same number are refused.
  */
 import { createHash } from 'node:crypto'
+import type { StudioId } from '@/core/measure/named'
 import type { Client } from './pool'
 
 /** `new`: to be worked now; `same`: it was, word for word; `other`: under this number something else was sent. */
@@ -24,7 +25,7 @@ export const digestOf = (what: string, body: unknown): string =>
  * Takes a delivery in, once; whoever sends the same number at the same moment waits for this transaction to end. `digest` is
  * {@link digestOf} what was sent.
  */
-export async function takeDelivery(client: Client, studioId: string, id: string, digest: string): Promise<Delivery> {
+export async function takeDelivery(client: Client, studioId: StudioId, id: string, digest: string): Promise<Delivery> {
   const { rowCount } = await client.query(
     'insert into sent (studio_id, id, digest) values ($1, $2, $3) on conflict (studio_id, id) do nothing',
     [studioId, id, digest],

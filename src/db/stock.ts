@@ -1,5 +1,6 @@
 /** The tins on the shelf, what was drawn of them, and batches of mixes: remains are sums over the log, corrections applied. */
 import { z } from 'zod'
+import type { EntryId, Instant, LotId, ProductId, StudioId } from '@/core/measure/named'
 import type { Draw } from '@/core/stock/drawFromLots'
 import type { ShelfLot } from '@/core/stock/product'
 import type { Client } from './pool'
@@ -43,39 +44,39 @@ const lotsOfProduct = query(
    order by l.bought_at, l.id`,
 )
 /** The tins of one product, as if `without` had taken nothing. Nobody else draws from them until the transaction ends. */
-export async function takeLotsInHand(client: Client, productId: string, without: string | null): Promise<ShelfLot[]> {
+export async function takeLotsInHand(client: Client, productId: ProductId, without: string | null): Promise<ShelfLot[]> {
   await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [productId])
   return many(client, lotsOfProduct, [productId, without])
 }
 
 export interface BoughtLot {
-  id: string
-  productId: string
+  id: LotId
+  productId: ProductId
   code: string | null
   size: number
   price: number
-  boughtAt: string
+  boughtAt: Instant
 }
 /** Puts a tin on the shelf. */
-export async function addLot(client: Client, studioId: string, lot: BoughtLot): Promise<void> {
+export async function addLot(client: Client, studioId: StudioId, lot: BoughtLot): Promise<void> {
   await client.query(
     'insert into lot (id, studio_id, product_id, code, size, price, bought_at) values ($1, $2, $3, $4, $5, $6, $7)',
     [lot.id, studioId, lot.productId, lot.code, lot.size, lot.price, lot.boughtAt],
   )
 }
 /** Takes a tin off the shelf; false where there is none of that id, or it was taken off before. */
-export async function emptyLot(client: Client, id: string, at: string): Promise<boolean> {
+export async function emptyLot(client: Client, id: LotId, at: Instant): Promise<boolean> {
   const { rowCount } = await client.query('update lot set emptied_at = $2 where id = $1 and emptied_at is null', [id, at])
   return rowCount === 1
 }
 
 /** Puts a tin back that was taken off by mistake; false where it stands there. */
-export async function putLotBack(client: Client, id: string): Promise<boolean> {
+export async function putLotBack(client: Client, id: LotId): Promise<boolean> {
   const { rowCount } = await client.query('update lot set emptied_at = null where id = $1 and emptied_at is not null', [id])
   return rowCount === 1
 }
 
-export async function addDraws(client: Client, studioId: string, entryId: string, draws: readonly Draw[]): Promise<void> {
+export async function addDraws(client: Client, studioId: StudioId, entryId: EntryId, draws: readonly Draw[]): Promise<void> {
   await client.query(
     `insert into draw (entry_id, studio_id, lot_id, amount, money)
      select $2, $3, lot, amount, cost from jsonb_to_recordset($1::jsonb) as d(lot uuid, amount numeric, cost bigint)`,
@@ -104,7 +105,7 @@ const batchInHand = query(
    from entry m where m.id = $1 and m.kind = 'mixed' and not exists (select from entry c where c.corrects = m.id)`,
 )
 /** A batch as it stands, as if `without` had taken nothing of it; null where there is none. Locked as a product's tins are. */
-export async function takeBatchInHand(client: Client, id: string, without: string | null): Promise<MadeBatch | null> {
+export async function takeBatchInHand(client: Client, id: EntryId, without: string | null): Promise<MadeBatch | null> {
   await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [id])
   return maybe(client, batchInHand, [id, without])
 }

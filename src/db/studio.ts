@@ -4,6 +4,7 @@ import { families } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { codesOf } from '@/core/craft/parts'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
+import type { ProductId, StudioId } from '@/core/measure/named'
 import type { Product } from '@/core/stock/product'
 import type { Client } from './pool'
 import { many, maybe, one, query } from './rows'
@@ -106,7 +107,7 @@ const channels = query(
 )
 export const listChannels = (client: Client): Promise<SalesChannel[]> => many(client, channels)
 
-export async function saveChannel(client: Client, studioId: string, channel: SalesChannel, position: number): Promise<void> {
+export async function saveChannel(client: Client, studioId: StudioId, channel: SalesChannel, position: number): Promise<void> {
   await client.query(
     `insert into channel (id, studio_id, name, fee_share, fee_fixed, position) values ($1, $2, $3, $4, $5, $6)
      on conflict (id) do update set name = excluded.name, fee_share = excluded.fee_share, fee_fixed = excluded.fee_fixed`,
@@ -117,7 +118,7 @@ export async function saveChannel(client: Client, studioId: string, channel: Sal
 const people = query('a person', z.object({ id: z.string(), name: z.string() }), 'select id, name from person order by name, id')
 export const listPeople = (client: Client): Promise<Person[]> => many(client, people)
 
-export async function savePerson(client: Client, studioId: string, person: Person): Promise<void> {
+export async function savePerson(client: Client, studioId: StudioId, person: Person): Promise<void> {
   await client.query(
     'insert into person (id, studio_id, name) values ($1, $2, $3) on conflict (id) do update set name = excluded.name',
     [person.id, studioId, person.name],
@@ -139,9 +140,9 @@ const products = query('a product', productRow, `select ${productColumns} from p
 export const listProducts = (client: Client): Promise<Product[]> => many(client, products)
 
 const productById = query('a product', productRow, `select ${productColumns} from product where id = $1`)
-export const findProduct = (client: Client, id: string): Promise<Product | null> => maybe(client, productById, [id])
+export const findProduct = (client: Client, id: ProductId): Promise<Product | null> => maybe(client, productById, [id])
 
-export async function saveProduct(client: Client, studioId: string, product: Product): Promise<void> {
+export async function saveProduct(client: Client, studioId: StudioId, product: Product): Promise<void> {
   await client.query(
     `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9)

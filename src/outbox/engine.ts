@@ -5,8 +5,9 @@
 import type { BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import type { Entry } from '@/core/log/entry'
-import { answerOf, post, sendKept, type Mail } from './send'
-import { forget, keep, listKept, mark, type Draft, type Kept, type PhotoTyped } from './store'
+import type { PersonId } from '@/core/measure/named'
+import { answerOf, type Mail, post, sendKept } from './send'
+import { type Draft, forget, keep, type Kept, listKept, mark, type PhotoTyped } from './store'
 
 export interface OutboxState {
   /** not stored on the server, oldest first */
@@ -143,7 +144,7 @@ export class OutboxEngine {
     action: A,
     typed: BenchText<A>,
     about: string,
-    personId: string | null = null,
+    personId: PersonId | null = null,
   ): Promise<Answer> {
     const draft: Draft = { action, typed: { ...(personId && { personId }), ...(typed as Kept['typed']) }, about }
     const shown = this.around.entryOf(draft)

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { answerOf, post, sendKept } from './send'
-import { forget, keep, listKept, mark, type Draft } from './store'
+import { type Draft, forget, keep, listKept, mark } from './store'
 
 /** A server that keeps what it is sent by its id, and can be away, or fail, or refuse. */
 interface Server {

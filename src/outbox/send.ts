@@ -3,7 +3,7 @@
  * server breaks over, so that nothing behind it waits for good.
  */
 import type { Answer } from '@/core/input/issues'
-import { forget, listKept, mark, type Kept } from './store'
+import { forget, type Kept, listKept, mark } from './store'
 
 /** Longer, and the connection counts as gone; a photograph may take its time. */
 const patienceMs = 6_000

@@ -1,16 +1,17 @@
 /** What was written on this device and is not known to be stored: kept in the browser's own database, in order. */
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { BenchAction } from '@/core/input/bench'
 import type { IssueCode } from '@/core/input/issues'
+import type { EntryId, Instant, PartId, PieceId, StepId } from '@/core/measure/named'
 import type { Photo } from '@/core/piece/piece'
 
 /** A photograph beside what is written: where it belongs; its id is its entry's. */
 export interface PhotoTyped {
-  entryId: string
-  pieceId: string
-  partId: string | null
-  stepId: string | null
-  at: string
+  entryId: EntryId
+  pieceId: PieceId
+  partId: PartId | null
+  stepId: StepId | null
+  at: Instant
   moment: Photo['moment']
   alt: string
 }
@@ -18,7 +19,7 @@ export interface Kept {
   /** the order in which it was written; made by the database */
   seq: number
   action: BenchAction | 'addPhoto'
-  typed: { entryId: string; pieceId: string; at: string } & Record<string, unknown>
+  typed: { entryId: EntryId; pieceId: PieceId; at: Instant } & Record<string, unknown>
   /** the photograph itself */
   file?: Blob
   /** what it is about, in words, for the list of what waits */

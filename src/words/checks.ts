@@ -1,6 +1,6 @@
 /** How each check is done, in its own words; asked when a step ends. */
-import type { Touch, Verdict } from '@/core/log/entry'
 import type { CheckCode } from '@/core/craft/operations'
+import type { Touch, Verdict } from '@/core/log/entry'
 
 export const checkAsks: Record<CheckCode, string> = {
   dry: 'Is it dry to the touch?',

@@ -1,13 +1,13 @@
 /** The craft in words: reasons, cautions, checks, refusals, advice, pasts. Codes come from the core's tables. */
+import type { StepCard } from '@/core/bench/stepCard'
+import type { CoverReason } from '@/core/craft/colour'
+import { getFamily } from '@/core/craft/families'
 import type { CautionCode, CheckCode } from '@/core/craft/operations'
 import { getOperation } from '@/core/craft/operations'
-import { getFamily } from '@/core/craft/families'
-import type { CoverReason } from '@/core/craft/colour'
-import type { AdviceCode, PlannedStep } from '@/core/finish/planFinish'
 import type { ReasonCode } from '@/core/craft/recipe'
-import type { RefusalCode } from '@/core/finish/refusals'
 import type { PastCode } from '@/core/craft/windows'
-import type { StepCard } from '@/core/bench/stepCard'
+import type { AdviceCode, PlannedStep } from '@/core/finish/planFinish'
+import type { RefusalCode } from '@/core/finish/refusals'
 
 export const reasonWords: Record<ReasonCode, string> = {
   cover: 'This colour needs so many coats to cover; pale and clean colours hide badly.',

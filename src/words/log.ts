@@ -4,15 +4,16 @@ import { getFamily } from '@/core/craft/families'
 import { leadFindings } from '@/core/craft/lead'
 import { existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
 import { getRemedy } from '@/core/craft/remedies'
-import { costKinds, severities, sheens, type Change, type Entry } from '@/core/log/entry'
+import { type Change, costKinds, type Entry, severities, sheens } from '@/core/log/entry'
+import type { ChannelId, RoomId } from '@/core/measure/named'
 import { sources } from '@/core/piece/piece'
 import { checkAsks, spotWords, touchWords, verdictWords } from './checks'
 import { ledgerWords } from './piece'
 import { spanWords } from './time'
 
 export interface LogWords {
-  channels: readonly { id: string; name: string }[]
-  rooms?: readonly { id: string; name: string }[]
+  channels: readonly { id: ChannelId; name: string }[]
+  rooms?: readonly { id: RoomId; name: string }[]
   money: (minor: number) => string
 }
 

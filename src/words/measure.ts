@@ -1,5 +1,5 @@
 /** Shapes and lengths in words. */
-import { unitOf, type FamilyCode } from '@/core/craft/families'
+import { type FamilyCode, unitOf } from '@/core/craft/families'
 import { formatVolume, type UnitSystem } from '@/core/measure/length'
 import type { Shape } from '@/core/measure/surfaceArea'
 

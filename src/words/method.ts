@@ -1,5 +1,5 @@
 /** The schools, as questions to the house. */
-import { schools, type SchoolCode } from '@/core/craft/method'
+import { type SchoolCode, schools } from '@/core/craft/method'
 
 export const schoolWords: Record<SchoolCode, string> = {
   key: 'Key',

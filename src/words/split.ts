@@ -1,4 +1,5 @@
 /** Why a set can't be parted so, and where it is said in its form. */
+import type { PartId } from '@/core/measure/named'
 import type { SplitFault, SplitFaultCode } from '@/core/piece/split'
 
 export const splitFaultWords: Record<SplitFaultCode, string> = {
@@ -8,7 +9,7 @@ export const splitFaultWords: Record<SplitFaultCode, string> = {
 }
 
 /** By the field's name; `leaving` is the form's own order. */
-export function splitFaultFields({ code, partId }: SplitFault, leaving: readonly { partId: string }[]): Record<string, string> {
+export function splitFaultFields({ code, partId }: SplitFault, leaving: readonly { partId: PartId }[]): Record<string, string> {
   const k = leaving.findIndex((each) => each.partId === partId)
   return { [k < 0 ? 'leaving' : `leaving.${k}.count`]: splitFaultWords[code] }
 }

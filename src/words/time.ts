@@ -1,12 +1,13 @@
 /** Times in words, on the studio's wall. */
-import type { WorkingHours } from '@/core/measure/workingHours'
+import type { Day, Instant } from '@/core/measure/named'
 import { dayOf, daysBetween, wallTimeOf } from '@/core/measure/time'
+import type { WorkingHours } from '@/core/measure/workingHours'
 
 /** "14:20". */
-export const clockTime = (instant: string, zone: string): string => wallTimeOf(instant, zone).slice(11)
+export const clockTime = (instant: Instant, zone: string): string => wallTimeOf(instant, zone).slice(11)
 
 /** "14:20", "tomorrow 9:00", "Thu 14:20", "3 Dec", seen from `nowMs`. */
-export function momentWords(instant: string, zone: string, nowMs: number): string {
+export function momentWords(instant: Instant, zone: string, nowMs: number): string {
   const now = new Date(nowMs).toISOString()
   const days = daysBetween(dayOf(now, zone), dayOf(instant, zone))
   const time = clockTime(instant, zone)
@@ -21,20 +22,20 @@ export function momentWords(instant: string, zone: string, nowMs: number): strin
 }
 
 /** For lists of what happened: always with its time, "18 Nov 14:20". */
-export function loggedWords(instant: string, zone: string, nowMs: number): string {
+export function loggedWords(instant: Instant, zone: string, nowMs: number): string {
   const words = momentWords(instant, zone, nowMs)
   return words.endsWith(clockTime(instant, zone)) ? words : `${words} ${clockTime(instant, zone)}`
 }
 
 /** "3 Dec 2026". */
-export const dateWords = (instant: string, zone: string): string =>
+export const dateWords = (instant: Instant, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(instant))
 
 /** "3 Dec 2026", of a day on the wall: the same in every zone. */
-export const dayDateWords = (day: string): string => dateWords(`${day}T12:00:00.000Z`, 'UTC')
+export const dayDateWords = (day: Day): string => dateWords(`${day}T12:00:00.000Z`, 'UTC')
 
 /** "today", "tomorrow", "Thursday", "3 Dec": a day to come, or past, seen from `today`. */
-export function promiseWords(day: string, today: string): string {
+export function promiseWords(day: Day, today: Day): string {
   const days = daysBetween(today, day)
   if (days === 0) return 'today'
   if (days === 1) return 'tomorrow'
@@ -67,7 +68,7 @@ export function spanFigure(minutes: number): { figure: string; unit: string } {
 export const hoursWords = (hours: number): string => `${Number(hours.toFixed(2))} h`
 
 /** "Wednesday 25 November", of a day on the wall. */
-export const dayWords = (day: string): string =>
+export const dayWords = (day: Day): string =>
   new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'long', day: 'numeric', month: 'long' }).format(
     new Date(`${day}T12:00:00Z`),
   )

@@ -1,13 +1,14 @@
 /** The words beside a window line: when it opens, how long it still is. */
-import { phaseAt, type Phase, type Segment } from '@/core/drying/phase'
+import { type Phase, phaseAt, type Segment } from '@/core/drying/phase'
+import type { Instant } from '@/core/measure/named'
 import { momentWords, spanFigure, spanWords } from './time'
 
 interface Times {
   segments: readonly Segment[]
-  opens: string | null
-  closes: string | null
+  opens: Instant | null
+  closes: Instant | null
 }
-const minutesTo = (instant: string, nowMs: number) => (Date.parse(instant) - nowMs) / 60_000
+const minutesTo = (instant: Instant, nowMs: number) => (Date.parse(instant) - nowMs) / 60_000
 
 /** "opens 14:20", "closes in 38 min", "closed 20 min ago". */
 export function windowWords({ segments, opens, closes }: Times, zone: string, nowMs: number): string {

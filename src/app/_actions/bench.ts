@@ -1,9 +1,9 @@
 'use server'
 /** What is entered beside the bench's own log: the air. */
-import { readingInput, type ReadingText } from '@/core/input/entry'
-import { addReading } from '@/db/climate'
-import type { Answer } from '@/core/input/issues'
 import { writeOnce } from '@/app/_server/write'
+import { readingInput, type ReadingText } from '@/core/input/entry'
+import type { Answer } from '@/core/input/issues'
+import { addReading } from '@/db/climate'
 
 export async function addAirReading(typed: ReadingText): Promise<Answer> {
   return writeOnce(

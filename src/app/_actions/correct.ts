@@ -1,15 +1,16 @@
 'use server'
 /** Putting entries right: a new entry stands in place of the old one, which stays in the log. */
-import { correctionInput, strikeInput, type CorrectionText, type StrikeText } from '@/core/input/entry'
+import { store, storeWithMaterial } from '@/app/_server/store'
+import { Refused, writeOnce } from '@/app/_server/write'
+import { correctionInput, type CorrectionText, strikeInput, type StrikeText } from '@/core/input/entry'
 import type { Answer } from '@/core/input/issues'
 import { correctedEntry } from '@/core/log/correction'
 import type { Entry } from '@/core/log/entry'
+import type { EntryId, PieceId } from '@/core/measure/named'
 import { listEntries } from '@/db/entry'
 import type { Client } from '@/db/pool'
-import { store, storeWithMaterial } from '@/app/_server/store'
-import { Refused, writeOnce } from '@/app/_server/write'
 
-async function getEntry(client: Client, pieceId: string, id: string): Promise<Entry> {
+async function getEntry(client: Client, pieceId: PieceId, id: EntryId): Promise<Entry> {
   const old = (await listEntries(client, [pieceId])).find((entry) => entry.id === id)
   if (!old) throw new Refused('not-found')
   return old

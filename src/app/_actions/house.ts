@@ -1,35 +1,35 @@
 'use server'
 /** The house, its channels and its shelf. */
-import { unitOf } from '@/core/craft/families'
 import { createHash } from 'node:crypto'
+import { lessonsIn } from '@/app/_server/lessons'
+import { Refused, write, writeOnce } from '@/app/_server/write'
+import { unitOf } from '@/core/craft/families'
 import {
   calendarInput,
-  channelInput,
-  dryingInput,
-  revokeInput,
-  roomInput,
   type CalendarText,
-  type DryingText,
-  type RevokeText,
-  type RoomText,
-  emptyLotInput,
-  lotInput,
-  productInput,
-  studioInput,
+  channelInput,
   type ChannelText,
+  dryingInput,
+  type DryingText,
+  emptyLotInput,
   type EmptyLotText,
+  lotInput,
   type LotText,
+  productInput,
   type ProductText,
+  revokeInput,
+  type RevokeText,
+  roomInput,
+  type RoomText,
+  studioInput,
   type StudioText,
 } from '@/core/input/house'
+import type { Answer } from '@/core/input/issues'
 import { methodInput, type MethodText } from '@/core/input/piece'
-import { addLot, emptyLot, putLotBack } from '@/db/stock'
-import { findProduct, listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '@/db/studio'
 import { addCalendarFeed, revokeCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '@/db/climate'
-import { lessonsIn } from '@/app/_server/lessons'
-import type { Answer } from '@/core/input/issues'
-import { Refused, write, writeOnce } from '@/app/_server/write'
+import { addLot, emptyLot, putLotBack } from '@/db/stock'
+import { findProduct, listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '@/db/studio'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
   return write(studioInput, typed, (client, studio, { wishKind, wishValue, ...entered }) =>

@@ -1,19 +1,20 @@
 'use server'
 /** Listing a piece, and letting it go: what is not done about it is asked for first. */
-import type { IssueCode, Answer } from '@/core/input/issues'
-import { endingInput, listingInput, type EndingText, type ListingText } from '@/core/input/piece'
-import { concernsOf, type ConcernCode } from '@/core/piece/leaving'
+import { momentOf } from '@/app/_server/moment'
+import { store } from '@/app/_server/store'
+import { Refused, writeOnce } from '@/app/_server/write'
+import type { Answer, IssueCode } from '@/core/input/issues'
+import { endingInput, type EndingText, listingInput, type ListingText } from '@/core/input/piece'
+import type { PieceId } from '@/core/measure/named'
 import { readPiece } from '@/core/piece/journey'
+import { type ConcernCode, concernsOf } from '@/core/piece/leaving'
 import type { NewEntry } from '@/db/entry'
 import { findPieceFile } from '@/db/piece'
 import { takePieceInHand } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
-import { momentOf } from '@/app/_server/moment'
-import { store } from '@/app/_server/store'
-import { Refused, writeOnce } from '@/app/_server/write'
 
 /** Refuses where the piece has left, or where something is not done that whoever lets it go has not said to know. */
-async function mayLeave(client: Client, pieceId: string, despite: readonly ConcernCode[] | 'all'): Promise<void> {
+async function mayLeave(client: Client, pieceId: PieceId, despite: readonly ConcernCode[] | 'all'): Promise<void> {
   const refuse = (issue: IssueCode): never => {
     throw new Refused(issue)
   }

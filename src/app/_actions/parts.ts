@@ -1,14 +1,17 @@
 'use server'
 /** Parts put right, taken out, split off: the log tells what they were. */
+import { splitPieceOff } from '@/app/_server/splitting'
+import { store } from '@/app/_server/store'
+import { Refused, writeOnce } from '@/app/_server/write'
 import type { Answer } from '@/core/input/issues'
 import {
   addPartInput,
-  changePartInput,
-  splitInput,
-  takeOutInput,
   type AddPartText,
+  changePartInput,
   type ChangePartText,
+  splitInput,
   type SplitText,
+  takeOutInput,
   type TakeOutText,
 } from '@/core/input/piece'
 import { changeOf } from '@/core/log/change'
@@ -16,10 +19,7 @@ import type { Change } from '@/core/log/entry'
 import { areaOfPart } from '@/core/piece/area'
 import { readPiece } from '@/core/piece/journey'
 import { findPieceFile } from '@/db/piece'
-import { addParts, changeFaces, changePart, takePartOut, takePieceInHand, type PartFacts } from '@/db/pieceWrite'
-import { splitPieceOff } from '@/app/_server/splitting'
-import { store } from '@/app/_server/store'
-import { Refused, writeOnce } from '@/app/_server/write'
+import { addParts, changeFaces, changePart, type PartFacts, takePartOut, takePieceInHand } from '@/db/pieceWrite'
 
 export async function addPartToPiece(typed: AddPartText): Promise<Answer> {
   return writeOnce(

@@ -1,18 +1,21 @@
 'use server'
 /** Taking a piece in, planning its parts, changing its facts. */
+import { momentOf } from '@/app/_server/moment'
+import { store } from '@/app/_server/store'
+import { Refused, writeOnce } from '@/app/_server/write'
 import { assess } from '@/core/assess/assess'
 import { withWindows } from '@/core/finish/planFinish'
 import type { Answer } from '@/core/input/issues'
 import {
   amendInput,
-  findingInput,
-  intakeInput,
-  planInput,
-  recipeInput,
   type AmendText,
+  findingInput,
   type FindingText,
+  intakeInput,
   type IntakeText,
+  planInput,
   type PlanText,
+  recipeInput,
   type RecipeText,
 } from '@/core/input/piece'
 import { changeOf } from '@/core/log/change'
@@ -24,9 +27,6 @@ import type { NewEntry } from '@/db/entry'
 import { findPiece, findPieceFile } from '@/db/piece'
 import { addParts, addPiece, addPlan, changePart, changePiece, type PieceFacts } from '@/db/pieceWrite'
 import { addRecipe } from '@/db/recipe'
-import { momentOf } from '@/app/_server/moment'
-import { store } from '@/app/_server/store'
-import { Refused, writeOnce } from '@/app/_server/write'
 
 export async function takeIn(typed: IntakeText): Promise<Answer> {
   return writeOnce(

@@ -1,9 +1,10 @@
 /** What is written at the bench, whichever way it comes: from the page at hand, or from a device that had no connection. */
 import 'server-only'
 import type { z } from 'zod'
-import { benchWrites, type BenchAction } from '@/core/input/bench'
+import { type BenchAction, benchWrites } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import { mendInput } from '@/core/input/piece'
+import type { EntryId } from '@/core/measure/named'
 import { growByMending } from './mending'
 import { storeWithMaterial } from './store'
 import { writeOnce } from './write'
@@ -12,7 +13,7 @@ import { writeOnce } from './write'
 export function writeAtBench(action: BenchAction, typed: unknown): Promise<Answer> {
   if (action === 'mendPart') return writeOnce(action, mendInput, typed, ({ entryId }) => entryId, growByMending)
   const { schema, entry } = benchWrites[action]
-  return writeOnce<z.ZodType<{ entryId: string }>>(
+  return writeOnce<z.ZodType<{ entryId: EntryId }>>(
     action,
     schema,
     typed,

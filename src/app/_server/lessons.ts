@@ -1,7 +1,7 @@
 /** What the studio's own fingers have taught of drying. */
 import 'server-only'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
-import { lessonsOf, type Lesson } from '@/core/learn/observations'
+import { type Lesson, lessonsOf } from '@/core/learn/observations'
 import { assistanceOf } from '@/core/log/assistance'
 import { listReadingsAround, listRooms, listSeen } from '@/db/climate'
 import { listAssistance } from '@/db/entry'

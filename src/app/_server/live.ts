@@ -1,6 +1,7 @@
 /** One listening connection for the whole server, and everybody who wants to be told. It comes back by itself. */
 import 'server-only'
 import pg from 'pg'
+import type { StudioId } from '@/core/measure/named'
 
 type Tell = (table: string) => void
 interface Hub {
@@ -49,10 +50,11 @@ async function connect(again: boolean): Promise<void> {
 }
 
 /** Whether a studio was heard to change since a moment; a moment is granted for what was on its way then. */
-export const changedSince = (studioId: string, sinceMs: number): boolean => (hub.changedMs.get(studioId) ?? 0) > sinceMs - graceMs
+export const changedSince = (studioId: StudioId, sinceMs: number): boolean =>
+  (hub.changedMs.get(studioId) ?? 0) > sinceMs - graceMs
 
 /** Tells of every change in a studio until the returned function is called. */
-export function listen(studioId: string, tell: Tell): () => void {
+export function listen(studioId: StudioId, tell: Tell): () => void {
   if (!hub.listens) {
     hub.listens = true
     void connect(false)

@@ -3,19 +3,20 @@ import 'server-only'
 import { notFound } from 'next/navigation'
 import { cache } from 'react'
 import { z } from 'zod'
-import type { Reading } from '@/core/drying/windowFor'
-import { toBenchData, type BenchData } from '@/core/bench/benchData'
+import { type BenchData, toBenchData } from '@/core/bench/benchData'
 import { climateIn, climatesOf, homeOf, type Room } from '@/core/climate/rooms'
-import { readPiece, readPieces, type ReadingContext, type Journey } from '@/core/piece/journey'
-import type { PieceFile } from '@/core/piece/piece'
-import type { Client } from '@/db/pool'
-import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
+import type { Reading } from '@/core/drying/windowFor'
 import type { SalesChannel, Studio } from '@/core/house/studio'
+import { type Batch, batchesIn } from '@/core/log/batch'
 import { workDays } from '@/core/log/labour'
-import { batchesIn, type Batch } from '@/core/log/batch'
+import type { PieceId } from '@/core/measure/named'
+import { type Journey, type ReadingContext, readPiece, readPieces } from '@/core/piece/journey'
+import type { PieceFile } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
 import { listMixLog, listOtherWork } from '@/db/entry'
+import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
+import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
 import { getStudio, listChannels, listProducts } from '@/db/studio'
 import { readStudio } from './session'
@@ -132,7 +133,7 @@ export interface PieceView {
 }
 
 /** One piece with all that its pages need; null where there is none. */
-export const findPieceView = cache((id: string): Promise<PieceView | null> =>
+export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
     const file: PieceFile | null = await findPieceFile(client, id)

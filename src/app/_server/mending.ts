@@ -1,14 +1,14 @@
 /** A snag written down, and the part's plan grown by the steps that mend it; a failed check is written beside it. */
 import 'server-only'
 import type { z } from 'zod'
+import type { Studio } from '@/core/house/studio'
 import type { mendInput } from '@/core/input/piece'
-import { readPiece } from '@/core/piece/journey'
 import { aheadOn, doneOn, factsOf } from '@/core/piece/facts'
+import { readPiece } from '@/core/piece/journey'
 import { mend } from '@/core/plan/mend'
 import { findPieceFile } from '@/db/piece'
 import { addPlan } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
-import type { Studio } from '@/core/house/studio'
 import { store } from './store'
 import { Refused } from './write'
 

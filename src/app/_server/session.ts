@@ -1,9 +1,10 @@
 /** Who is asking. Until there is sign-in the server listens on loopback alone, and the starter names the one studio. */
 import 'server-only'
-import { cache } from 'react'
 import type pg from 'pg'
-import { asStudio, makePool, type Client } from '@/db/pool'
+import { cache } from 'react'
 import type { Person, Studio } from '@/core/house/studio'
+import type { StudioId } from '@/core/measure/named'
+import { asStudio, type Client, makePool } from '@/db/pool'
 import { getStudio, listPeople } from '@/db/studio'
 
 const holder = globalThis as { itinerumPool?: pg.Pool }
@@ -22,13 +23,13 @@ export function currentStudioId(): string {
 }
 
 /** Works in one transaction as the session's studio. */
-export const withStudio = <T>(work: (client: Client, studioId: string) => Promise<T>): Promise<T> => {
+export const withStudio = <T>(work: (client: Client, studioId: StudioId) => Promise<T>): Promise<T> => {
   const id = currentStudioId()
   return asStudio(pool(), id, (client) => work(client, id))
 }
 
 /** Reads in one transaction, all of it as it stood at one moment. */
-export const readStudio = <T>(work: (client: Client, studioId: string) => Promise<T>): Promise<T> => {
+export const readStudio = <T>(work: (client: Client, studioId: StudioId) => Promise<T>): Promise<T> => {
   const id = currentStudioId()
   return asStudio(pool(), id, (client) => work(client, id), 'read')
 }

@@ -4,14 +4,15 @@ import { v7 as uuidv7 } from 'uuid'
 import type { z } from 'zod'
 import type { Studio } from '@/core/house/studio'
 import type { splitInput } from '@/core/input/piece'
-import { readPiece, type DoneStep } from '@/core/piece/journey'
+import { workDays } from '@/core/log/labour'
+import type { Instant, PartId, PieceId, StepId, StudioId } from '@/core/measure/named'
+import { type DoneStep, readPiece } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
-import { leavesRunning, splitFault, splitOff, type PartSplit } from '@/core/piece/split'
+import { leavesRunning, type PartSplit, splitFault, splitOff } from '@/core/piece/split'
 import { listOtherWork, type NewEntry } from '@/db/entry'
 import { findPieceFile } from '@/db/piece'
 import { addParts, addPiece, addPlan, changePart, takePartOut, takePieceInHand } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
-import { workDays } from '@/core/log/labour'
 import { splitFaultFields } from '@/words/split'
 import { store } from './store'
 import { Refused } from './write'
@@ -44,14 +45,14 @@ export async function splitPieceOff(client: Client, studio: Studio, entered: z.o
 }
 
 interface Move {
-  pieceId: string
+  pieceId: PieceId
   newPieceId: string
-  at: string
+  at: Instant
   position: number
 }
 
 /** One part, with its plan and what was done; what stays here is fewer, with less ahead of it. Answers with the log's lines. */
-async function movePart(client: Client, studioId: string, move: Move, split: PartSplit): Promise<NewEntry[]> {
+async function movePart(client: Client, studioId: StudioId, move: Move, split: PartSplit): Promise<NewEntry[]> {
   const { pieceId, newPieceId, at, position } = move
   const { journey, leaves, stays, done, aheadThere, aheadHere } = split
   const { part } = journey
@@ -81,7 +82,7 @@ async function movePart(client: Client, studioId: string, move: Move, split: Par
 const placed = (steps: readonly PlanStep[]): PlanStep[] => steps.map((step, position) => ({ ...step, position, mends: null }))
 
 /** What was done, as the new piece's record tells it: its hours and its material came with its share. */
-function linesOf({ step, state }: DoneStep, on: { pieceId: string; partId: string; stepId: string }, share: number): NewEntry[] {
+function linesOf({ step, state }: DoneStep, on: { pieceId: PieceId; partId: PartId; stepId: StepId }, share: number): NewEntry[] {
   return [
     ...state.coats.map(({ at, personId, coat, note, temperature, humidity }): NewEntry => ({
       id: uuidv7(),

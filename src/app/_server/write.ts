@@ -3,14 +3,14 @@
  * expected comes back as an issue; nothing is half-written, and what is sent twice is worked once.
  */
 import 'server-only'
-import { headers } from 'next/headers'
 import { revalidatePath } from 'next/cache'
+import { headers } from 'next/headers'
 import type { z } from 'zod'
+import type { Studio } from '@/core/house/studio'
 import type { House } from '@/core/input/fields'
 import type { Answer, IssueCode } from '@/core/input/issues'
-import { troubleOf, type Client } from '@/db/pool'
+import { type Client, troubleOf } from '@/db/pool'
 import { digestOf, takeDelivery } from '@/db/sent'
-import type { Studio } from '@/core/house/studio'
 import { getStudio } from '@/db/studio'
 import { isOwnAddress, isOwnOrigin } from '@/origin'
 import { withStudio } from './session'

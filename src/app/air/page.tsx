@@ -1,6 +1,8 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
 import Link from 'next/link'
+import { loadStudio, withStudio } from '@/app/_server/session'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
+import type { Instant } from '@/core/measure/named'
 import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
 import { listDrawn, listLearned, listReadings, listRooms } from '@/db/climate'
@@ -10,7 +12,6 @@ import { RoomForm } from '@/ui/climate/RoomForm'
 import { WeekChart } from '@/ui/climate/WeekChart'
 import { stepTitle } from '@/words/craft'
 import { momentWords } from '@/words/time'
-import { loadStudio, withStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Air' }
 const weekMs = 7 * 86_400_000
@@ -57,7 +58,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
       lines: windowsSince(journeys, climate, nowMs - weekMs, learned).slice(-14),
     }
   })
-  const tell = (instant: string | null) => (instant ? momentWords(instant, studio.zone, nowMs) : null)
+  const tell = (instant: Instant | null) => (instant ? momentWords(instant, studio.zone, nowMs) : null)
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">Air</h1>

@@ -1,15 +1,15 @@
 /** The house: terms, channels, air. */
+import { loadStudio, readStudio } from '@/app/_server/session'
+import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { formatMoney } from '@/core/measure/money'
 import { listCalendarFeeds } from '@/db/calendarFeed'
-import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { listLastReadings, listRooms } from '@/db/climate'
-import { CalendarForm } from '@/ui/house/CalendarForm'
 import { listChannels } from '@/db/studio'
 import { AirLine } from '@/ui/bench/AirLine'
+import { CalendarForm } from '@/ui/house/CalendarForm'
 import { ChannelForm } from '@/ui/house/ChannelForm'
-import { MethodForm } from '@/ui/house/MethodForm'
 import { HouseForm } from '@/ui/house/HouseForm'
-import { loadStudio, readStudio } from '@/app/_server/session'
+import { MethodForm } from '@/ui/house/MethodForm'
 
 export const metadata = { title: 'House' }
 

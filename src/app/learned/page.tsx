@@ -1,4 +1,6 @@
 /** What the workshop has learned: how its coats really dry, and what goes wrong and costs. */
+import { lessonsIn } from '@/app/_server/lessons'
+import { loadStudio, readStudio } from '@/app/_server/session'
 import { getFamily } from '@/core/craft/families'
 import { getRemedy } from '@/core/craft/remedies'
 import { formatMoney } from '@/core/measure/money'
@@ -7,8 +9,6 @@ import { listDryingFigures, listLearned } from '@/db/climate'
 import { findSnagRecord } from '@/db/entry'
 import { Lessons } from '@/ui/learn/Lessons'
 import { spanWords } from '@/words/time'
-import { lessonsIn } from '@/app/_server/lessons'
-import { loadStudio, readStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Learned' }
 /** snags looked back on */

@@ -1,11 +1,11 @@
 /** All pieces: those in the workshop, then those that have left, a page at a time. */
 import Link from 'next/link'
 import { z } from 'zod'
-import { formatMoney } from '@/core/measure/money'
-import { ledgerSoFar } from '@/core/piece/ledger'
-import type { Journey } from '@/core/piece/journey'
-import { PieceRow } from '@/ui/piece/PieceRow'
 import { loadPieces } from '@/app/_server/load'
+import { formatMoney } from '@/core/measure/money'
+import type { Journey } from '@/core/piece/journey'
+import { ledgerSoFar } from '@/core/piece/ledger'
+import { PieceRow } from '@/ui/piece/PieceRow'
 
 export const metadata = { title: 'Pieces' }
 const pageSize = 12

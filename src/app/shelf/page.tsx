@@ -1,15 +1,15 @@
 /** The shelf: what stands there, by family, how full each tin is, and what a coat of it costs. */
 import Link from 'next/link'
-import { getFamily, safeCoverage, type FamilyCode } from '@/core/craft/families'
+import { loadStudio, withStudio } from '@/app/_server/session'
+import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
 import { coatVolumes } from '@/core/measure/coatVolumes'
 import { formatMoney } from '@/core/measure/money'
 import type { Product } from '@/core/stock/product'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
-import { ProductForm } from '@/ui/house/ProductForm'
 import { LotList } from '@/ui/house/LotList'
+import { ProductForm } from '@/ui/house/ProductForm'
 import { capital } from '@/words/text'
-import { loadStudio, withStudio } from '@/app/_server/session'
 
 export const metadata = { title: 'Shelf' }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { assess, sharesAfter, tellsBits, type Findings } from './assess'
-import { assessTestCodes, assessTests, getAssessTest, priors, type KnownFinish } from './tests'
+import { assess, type Findings, sharesAfter, tellsBits } from './assess'
+import { assessTestCodes, assessTests, getAssessTest, type KnownFinish, priors } from './tests'
 
 const part = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely' } as const
 const after = (tests: Findings['tests'], signs: Findings['signs'] = {}) => assess({ tests, signs }, part)

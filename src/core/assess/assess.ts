@@ -2,9 +2,9 @@
  * What is likely on a part, how sure that is, which test would tell most next, and what is at risk. Tests come in any order
  * and as few as wanted; "I don't know" is an answer that changes nothing and plans for the safe side. Pure.
  */
-import { mayHoldLead, type LeadFinding } from '@/core/craft/lead'
-import { getSubstrate, type ExistingFinishCode, type SubstrateCode } from '@/core/craft/parts'
-import { assessTestCodes, getAssessTest, priors, type AssessTestCode, type KnownFinish, type SignCode } from './tests'
+import { type LeadFinding, mayHoldLead } from '@/core/craft/lead'
+import { type ExistingFinishCode, getSubstrate, type SubstrateCode } from '@/core/craft/parts'
+import { type AssessTestCode, assessTestCodes, getAssessTest, type KnownFinish, priors, type SignCode } from './tests'
 
 export interface Findings {
   /** result codes; `unknown` for "I don't know" */

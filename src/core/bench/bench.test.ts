@@ -1,17 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { entryFromText } from '@/core/input/bench'
+import { defaultMethod } from '@/core/craft/method'
 import { parseAmount } from '@/core/input/amount'
+import { entryFromText } from '@/core/input/bench'
 import { findLastLike } from '@/core/log/lastLike'
+import { usualHours } from '@/core/measure/workingHours'
 import { readPiece } from '@/core/piece/journey'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
 import { readBench, toBenchData } from './benchData'
-import { benchOrder, type BenchLine, type WhyCode } from './benchOrder'
-import { whatFits } from './whatFits'
+import { type BenchLine, benchOrder, type WhyCode } from './benchOrder'
 import { nextMorning } from './ifStopped'
 import { dueReminders, listReminders } from './reminders'
-import { defaultMethod } from '@/core/craft/method'
-import { usualHours } from '@/core/measure/workingHours'
+import { whatFits } from './whatFits'
 
 const house = { currency: 'GBP', units: 'metric', zone: 'UTC' } as const
 

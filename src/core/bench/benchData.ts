@@ -2,13 +2,14 @@
  * The bench as plain data, and its journeys read from it: by the server for the page, by a device that has no connection with
  * what it has written since. Pure.
  */
-import { climateIn, homeOf, type Climates, type Room } from '@/core/climate/rooms'
+import { climateIn, type Climates, homeOf, type Room } from '@/core/climate/rooms'
 import type { HouseMethod } from '@/core/craft/method'
-import type { WorkingHours } from '@/core/measure/workingHours'
 import type { Learned } from '@/core/learn/learned'
-import { ofKind, wholeEntry, type Entry, type EntryDraft, type EntryKind } from '@/core/log/entry'
 import { effectiveLog } from '@/core/log/effectiveLog'
-import { readPieces, type Journey, type OtherWork } from '@/core/piece/journey'
+import { type Entry, type EntryDraft, type EntryKind, ofKind, wholeEntry } from '@/core/log/entry'
+import type { PartId, PieceId, StepId } from '@/core/measure/named'
+import type { WorkingHours } from '@/core/measure/workingHours'
+import { type Journey, type OtherWork, readPieces } from '@/core/piece/journey'
 import type { Part, Photo, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
 
@@ -68,12 +69,12 @@ function isAsked(entry: Entry, log: readonly Entry[]): boolean {
   if (entry.kind !== 'checked') return true
   return entry.result === 'later' && ofKind(log, 'checked').findLast(({ stepId }) => stepId === entry.stepId) === entry
 }
-const whole = (entry: SlimEntry, pieceId: string): Entry => wholeEntry({ ...entry, pieceId })
+const whole = (entry: SlimEntry, pieceId: PieceId): Entry => wholeEntry({ ...entry, pieceId })
 
 /** Steps that are done and ask nothing more; the last one done holds a part back yet. */
-function settledIn(log: readonly Entry[]): Set<string | null> {
-  const settled = new Set<string | null>()
-  const last = new Map<string | null, string | null>()
+function settledIn(log: readonly Entry[]): Set<StepId | null> {
+  const settled = new Set<StepId | null>()
+  const last = new Map<PartId | null, StepId | null>()
   for (const { kind, partId, stepId } of effectiveLog(log)) {
     if (kind !== 'ended') continue
     settled.add(stepId)
@@ -84,14 +85,14 @@ function settledIn(log: readonly Entry[]): Set<string | null> {
   return settled
 }
 /** What is settled is drawn and reckoned, not read: how it was to be done stays home. */
-const slimStep = (step: PlanStep, settled: ReadonlySet<string | null>) =>
+const slimStep = (step: PlanStep, settled: ReadonlySet<StepId | null>) =>
   withoutNulls(
     settled.has(step.id)
       ? { ...step, window: null, check: null, mix: null, applicator: null, grit: null, cautions: null }
       : { ...step, cautions: step.cautions.length > 0 ? step.cautions : null },
   ) as SlimStep
 const wholeStep = (step: SlimStep): PlanStep => Object.assign({ ...emptyStep }, step)
-const slimPart = (part: Part, settled: ReadonlySet<string | null>): SlimPart => ({
+const slimPart = (part: Part, settled: ReadonlySet<StepId | null>): SlimPart => ({
   ...part,
   plan: part.plan && { ...part.plan, steps: part.plan.steps.map((step) => slimStep(step, settled)) },
   earlier: part.earlier.map((step) => slimStep(step, settled)),

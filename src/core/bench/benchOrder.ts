@@ -2,6 +2,7 @@
  * What hands can do now, in the order worth doing: first what a closing window or a promise would punish, then what frees
  * other work. Instants in ms; pure.
  */
+import type { Day } from '@/core/measure/named'
 import { dayOf, daysBetween } from '@/core/measure/time'
 import type { Journey, OpenWindow, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
@@ -28,7 +29,7 @@ const longDryMinutes = 600
 const closesIn = (window: OpenWindow | null, nowMs: number) =>
   window?.times.closes ? Date.parse(window.times.closes) - nowMs : Infinity
 
-function line(journey: Journey, part: PartJourney, nowMs: number, today: string): BenchLine | null {
+function line(journey: Journey, part: PartJourney, nowMs: number, today: Day): BenchLine | null {
   const { window } = part
   const base = { journey, part, window }
   if (part.running)

@@ -1,17 +1,18 @@
 /** What a coat is likely to be: its amount, mix, tool and tin, from the plan, the mixes made up, and how a like one went. Pure. */
-import { getFamily, isPaint, unitOf, type FamilyCode } from '@/core/craft/families'
+import { type FamilyCode, getFamily, isPaint, unitOf } from '@/core/craft/families'
 import { familyOfComponent } from '@/core/craft/mixes'
-import { batchesFor, volumeFor, type Batch } from '@/core/log/batch'
+import { type Batch, batchesFor, volumeFor } from '@/core/log/batch'
 import { findLastLike, type LoggedCoat } from '@/core/log/lastLike'
-import { parseMix } from '@/core/measure/mixParts'
 import type { Film } from '@/core/measure/film'
+import { parseMix } from '@/core/measure/mixParts'
+import type { EntryId, ProductId, StepId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
-import { lotsInTurn, productFor, type Product, type ShelfLot } from '@/core/stock/product'
+import { lotsInTurn, type Product, productFor, type ShelfLot } from '@/core/stock/product'
 import { coatsAhead, stepsAhead } from './coatsAhead'
 
 export interface ShelfProduct {
-  id: string
+  id: ProductId
   name: string
   family: FamilyCode
   unit: 'ml' | 'g'
@@ -23,7 +24,7 @@ export interface ShelfProduct {
 export interface ComponentPlan {
   name: string
   family: FamilyCode | null
-  productId: string
+  productId: ProductId
 }
 export interface CoatPlan {
   family: FamilyCode
@@ -32,13 +33,13 @@ export interface CoatPlan {
   mix: string
   applicator: string
   film: Film
-  productId: string
+  productId: ProductId
   /** of the coat's own family */
   products: ShelfProduct[]
   /** mixes of this family that can still be used; the one made for this step first */
   batches: Batch[]
   /** the mix it is taken from unless somebody says otherwise; '' for the tin */
-  batchId: string
+  batchId: EntryId
   /** how it is mixed from parts, or keeps for a while only; else null */
   making: MixPlan | null
 }
@@ -48,7 +49,7 @@ export interface MixPlan {
   /** the same for every piece at the bench, where that is more */
   volumeOfAll: number | null
   /** the steps it is made for */
-  stepIds: string[]
+  stepIds: StepId[]
   /** every product that a component may come from */
   products: ShelfProduct[]
   /** the paint that a mix calls paint */

@@ -1,4 +1,5 @@
 /** The coats ahead that one mix serves, with when each falls. Amounts in ml or g, minutes from now; pure. */
+import type { StepId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 
@@ -7,7 +8,7 @@ const isAlike = (one: PlanStep, other: PlanStep): boolean =>
 
 type Ahead = Pick<Journey, 'parts' | 'ending'>
 interface CoatAhead {
-  stepId: string
+  stepId: StepId
   ml: number
   atMinute: number
 }

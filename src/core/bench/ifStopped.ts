@@ -1,16 +1,17 @@
 /** What it would cost to put the tools down until a moment: each window that would be gone by then, and the work that follows. */
-import { costOfMissing, remedyOf } from '@/core/finish/missed'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { PastCode } from '@/core/craft/windows'
+import { costOfMissing, remedyOf } from '@/core/finish/missed'
+import type { Instant } from '@/core/measure/named'
+import { factsOf } from '@/core/piece/facts'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
-import { factsOf } from '@/core/piece/facts'
 
 export interface Missed {
   journey: Journey
   part: PartJourney
   step: PlanStep
-  closes: string
+  closes: Instant
   past: PastCode | null
   /** more work by the norms */
   minutes: number

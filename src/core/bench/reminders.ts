@@ -1,4 +1,5 @@
 /** When somebody is told of a window: a little before it opens and before it closes. Pure; ms where compared. */
+import type { Instant } from '@/core/measure/named'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 
@@ -7,7 +8,7 @@ export interface Reminder {
   key: string
   kind: 'opens' | 'closes'
   /** the moment of the window itself */
-  at: string
+  at: Instant
   /** when to tell */
   tellMs: number
   journey: Journey

@@ -1,27 +1,28 @@
 /** One step as the bench shows it: plain data and codes, so that a small client island can act on it. Pure. */
-import type { Segment } from '@/core/drying/phase'
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { mayHoldLead } from '@/core/craft/lead'
-import { getOperation, type CheckCode, type OperationCode } from '@/core/craft/operations'
+import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import type { PartKind } from '@/core/craft/parts'
 import type { RemedyCode } from '@/core/craft/remedies'
 import { sectionSecondsOf } from '@/core/craft/sections'
 import type { PastCode } from '@/core/craft/windows'
+import type { Segment } from '@/core/drying/phase'
+import type { AssistanceKind } from '@/core/drying/windowFor'
 import { remedyOf } from '@/core/finish/missed'
 import { assistsNow } from '@/core/log/assistance'
-import type { AssistanceKind } from '@/core/drying/windowFor'
 import { ofKind } from '@/core/log/entry'
 import type { LoggedCoat } from '@/core/log/lastLike'
-import { stepsOf, type Journey, type PartJourney } from '@/core/piece/journey'
+import type { Instant, PartId, PieceId, StepId } from '@/core/measure/named'
+import { type Journey, type PartJourney, stepsOf } from '@/core/piece/journey'
 import type { Photo, PieceFile, PlanStep } from '@/core/piece/piece'
-import { sectionOf, type CrossSection } from '@/core/piece/section'
-import { coatPlanOf, type CoatContext, type CoatPlan } from './coatPlan'
+import { type CrossSection, sectionOf } from '@/core/piece/section'
+import { type CoatContext, type CoatPlan, coatPlanOf } from './coatPlan'
 
 export interface WindowView {
   segments: Segment[]
-  opens: string | null
+  opens: Instant | null
   mayOpen: string | null
-  closes: string | null
+  closes: Instant | null
   past: PastCode | null
   /** the remedy that makes up for it once it is gone */
   remedy: RemedyCode | null
@@ -31,9 +32,9 @@ export interface WindowView {
   assists: AssistanceKind[]
 }
 export interface StepCard {
-  pieceId: string
+  pieceId: PieceId
   pieceName: string
-  partId: string
+  partId: PartId
   partName: string
   kind: PartKind
   count: number
@@ -41,16 +42,16 @@ export interface StepCard {
   face: number
   /** dust, heat and blades are out of the question */
   lead: boolean
-  stepId: string
+  stepId: StepId
   /** what is to be done, with what, and why */
   step: PlanStep
   /** running or paused: when it was started */
-  startedAt: string | null
+  startedAt: Instant | null
   paused: boolean
   /** entries of this step that the card was made with */
   heard: string[]
   /** when its clock last began to run, and ms it had run before; null while it stands */
-  since: string | null
+  since: Instant | null
   ranMs: number
   check: CheckCode | null
   likely: RemedyCode[]
@@ -99,7 +100,7 @@ export function faceOf({ part }: PartJourney): number {
 }
 
 /** What a part looked like last: photographs of it and of the whole piece, the latest first. */
-export const photosOf = ({ photos }: Pick<PieceFile, 'photos'>, partId: string): Photo[] =>
+export const photosOf = ({ photos }: Pick<PieceFile, 'photos'>, partId: PartId): Photo[] =>
   photos
     .filter((photo) => photo.partId === null || photo.partId === partId)
     .slice(-4)

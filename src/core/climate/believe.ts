@@ -3,6 +3,7 @@
  * and moves no window. Temperature in °C, humidity in %; pure. Thresholds are practice.
  */
 import type { Reading } from '@/core/drying/windowFor'
+import type { Instant } from '@/core/measure/named'
 
 export const doubts = {
   absurd: 'beyond what a workshop can be',
@@ -42,5 +43,5 @@ export function doubtOf(reading: Reading, before: readonly JudgedReading[]): Dou
 
 /** No believed reading for so long, and the last one holds by hope alone. */
 const silentMs = 3 * 3_600_000
-export const isSilent = (lastAt: string | null, nowMs: number): boolean =>
+export const isSilent = (lastAt: Instant | null, nowMs: number): boolean =>
   lastAt !== null && nowMs - Date.parse(lastAt) > silentMs

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
+import { at, ms } from '@/core/testing/piece'
 import { airIn, readSensor, rooms as sensed } from '../../../sensor/air'
 import { doubtOf, isSilent, type JudgedReading } from './believe'
 import { isNews } from './isNews'
 import { climateIn, climatesOf } from './rooms'
-import { at, ms } from '@/core/testing/piece'
 
 const read = (when: string, temperature: number, humidity: number, doubt: JudgedReading['doubt'] = null): JudgedReading => ({
   at: at(when),

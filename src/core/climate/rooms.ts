@@ -1,20 +1,21 @@
 /** The rooms of a workshop, and which air a piece stands in. Pure. */
 import type { Reading } from '@/core/drying/windowFor'
+import type { RoomId } from '@/core/measure/named'
 
 export interface Room {
-  id: string
+  id: RoomId
   name: string
   /** the sensor's own name for it; null where readings are typed */
   sensor: string | null
 }
 export interface RoomReading extends Reading {
-  roomId: string | null
+  roomId: RoomId | null
 }
 /** Believed readings by room, oldest first; those of no room are the first room's, or '' where no room is named. */
 export type Climates = Readonly<Record<string, readonly Reading[]>>
 
 /** The room that something stands in, or was read in: the first where none was named. */
-export const homeOf = (roomId: string | null, rooms: readonly Pick<Room, 'id'>[]): string => roomId ?? rooms[0]?.id ?? ''
+export const homeOf = (roomId: RoomId | null, rooms: readonly Pick<Room, 'id'>[]): string => roomId ?? rooms[0]?.id ?? ''
 
 /** `readings` oldest first. */
 export function climatesOf(readings: readonly RoomReading[], rooms: readonly Room[]): Climates {
@@ -24,5 +25,5 @@ export function climatesOf(readings: readonly RoomReading[], rooms: readonly Roo
 }
 
 /** The air of a room; where it was never read, the first room's. */
-export const climateIn = (climates: Climates, roomId: string | null, rooms: readonly Room[]): readonly Reading[] =>
+export const climateIn = (climates: Climates, roomId: RoomId | null, rooms: readonly Room[]): readonly Reading[] =>
   climates[homeOf(roomId, rooms)] ?? climates[homeOf(null, rooms)] ?? []

@@ -1,5 +1,5 @@
 /** What a failed check usually means: the repairs to ask about first. Source: the craft's checks and mistakes. */
-import { getOperation, type CheckCode, type OperationCode } from './operations'
+import { type CheckCode, getOperation, type OperationCode } from './operations'
 import type { RemedyCode } from './remedies'
 
 const likely: Record<CheckCode, readonly RemedyCode[]> = {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { assess } from '@/core/assess/assess'
-import { planFinish, type FinishWish } from '@/core/finish/planFinish'
-import { leadFindings, mayHoldLead, type LeadFinding } from './lead'
+import { type FinishWish, planFinish } from '@/core/finish/planFinish'
+import { type LeadFinding, leadFindings, mayHoldLead } from './lead'
 import { codesOf, existingFinishes } from './parts'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }

@@ -2,13 +2,13 @@
  * Looks as recipes: each a list of steps over operations, which the planner puts on a part; looks combine, phase by phase.
  * Source: the craft, section on looks. A look is added to one of the tables beside this file, and nowhere else.
  */
-import type { SubstrateKind } from './parts'
-import { hard } from '@/core/craft/looks/lines'
 import { effectLooks } from '@/core/craft/looks/effects'
 import { layeredLooks } from '@/core/craft/looks/layered'
+import { hard } from '@/core/craft/looks/lines'
 import type { Look } from '@/core/craft/looks/look'
 import { materialLooks } from '@/core/craft/looks/materials'
 import { overLooks } from '@/core/craft/looks/over'
+import type { SubstrateKind } from './parts'
 
 export type { Look } from '@/core/craft/looks/look'
 export const looks = { ...layeredLooks, ...effectLooks, ...materialLooks, ...overLooks } as const

@@ -1,7 +1,7 @@
 /** What the components of a mix are, by the names painters write: each comes from its own product. Source: the craft. */
 import { shareOut } from '@/core/measure/mixBatch'
 import { parseMix, yieldOf } from '@/core/measure/mixParts'
-import { familyCodes, getFamily, isPaint, type FamilyCode } from './families'
+import { type FamilyCode, familyCodes, getFamily, isPaint } from './families'
 
 /** Names that say a product by what it is for; the others are families' own words. */
 const named: readonly { name: RegExp; family: (own: FamilyCode, paint: FamilyCode) => FamilyCode | null }[] = [

@@ -3,9 +3,9 @@
  * order. Types and codes.
  */
 import type { Film } from '@/core/measure/film'
-import type { OperationCode } from './operations'
 import type { FamilyCode } from './families'
 import type { SchoolsAsked } from './method'
+import type { OperationCode } from './operations'
 
 /** Colours of a look: A lies under B. */
 export type Slot = 'a' | 'b'

@@ -5,9 +5,9 @@
  */
 import type { ClockKind } from '@/core/drying/air'
 import type { Range } from '@/core/drying/windowFor'
+import { type FamilyCode, getFamily } from './families'
+import { type HouseMethod, methodAllows, type SchoolsAsked } from './method'
 import type { OperationCode } from './operations'
-import { getFamily, type FamilyCode } from './families'
-import { methodAllows, type HouseMethod, type SchoolsAsked } from './method'
 import type { SubstrateKind } from './parts'
 
 /** What is past doing after the window, in a word the interface explains. */

@@ -1,6 +1,7 @@
 /**
  * Where a moment stands in a drying window: the words and forms of the window line. Instants in ms since 1970; pure.
  */
+import type { Instant } from '@/core/measure/named'
 import type { DryingWindow } from './windowFor'
 
 /** `shut`: too wet. `open`: may do, test it. `best`: safe. `closing`: the last quarter. `gone`: too late. */
@@ -16,7 +17,7 @@ export interface Segment {
 /** The share of the safe time that counts as closing. */
 const closingShare = 0.25
 
-const ms = (instant: string | null) => (instant === null ? Infinity : Date.parse(instant))
+const ms = (instant: Instant | null) => (instant === null ? Infinity : Date.parse(instant))
 
 /** The phases of a window in order, from the end of the step before; empty phases are left out. */
 export function phasesOf(window: DryingWindow, endedAtMs: number): Segment[] {

@@ -2,11 +2,12 @@
  * When the window after a step opens and closes: the label's minutes run on a clock whose speed follows the air.
  * Instants are ISO 8601 in UTC; pure. A model, not a measurement: the label, then the studio's own log, win over it.
  */
-import { dryingSpeed, referenceAir, type Air, type ClockKind } from './air'
 import type { Film } from '@/core/measure/film'
+import type { Instant } from '@/core/measure/named'
+import { type Air, type ClockKind, dryingSpeed, referenceAir } from './air'
 
 export interface Reading extends Air {
-  at: string
+  at: Instant
 }
 export type AssistanceKind = 'none' | 'fan' | 'heatGun'
 export interface Assistance {
@@ -18,7 +19,7 @@ export type Range = readonly [low: number, high: number]
 
 export interface WindowInput {
   /** when the step before ended */
-  endedAt: string
+  endedAt: Instant
   kind: ClockKind
   film: Film
   /** the label's minutes at the reference air */
@@ -33,9 +34,9 @@ export interface DryingWindow {
   /** the earliest it may be open: test before you trust it */
   mayOpen: string | null
   /** the safe opening, shown as *the* opening */
-  opens: string | null
+  opens: Instant | null
   /** the safe close */
-  closes: string | null
+  closes: Instant | null
   /** from here on it is surely too late */
   lateFrom: string | null
   /** the window closes before it opens: a thinner film, cooler air or another product is needed */
@@ -137,7 +138,7 @@ export function windowFor(input: WindowInput): DryingWindow {
 }
 
 /** How far the drying clock has run at `until`, in minutes at the reference air; film is not reckoned. */
-export function dryingMinutes(input: Pick<WindowInput, 'endedAt' | 'kind' | 'climate' | 'assistance'>, until: string): number {
+export function dryingMinutes(input: Pick<WindowInput, 'endedAt' | 'kind' | 'climate' | 'assistance'>, until: Instant): number {
   const untilMs = Date.parse(until)
   const run = stretches(input, Date.parse(input.endedAt))
   return run.reduce((minutes, { fromMs, speed }, k) => {

@@ -1,9 +1,9 @@
 /** What a missed window asks for: the repair that makes up for it, and its minutes on a part. Source: the craft's windows. */
-import type { PlannedStep } from './planFinish'
-import { remedySteps } from './remedySteps'
+import type { HouseMethod } from '@/core/craft/method'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { PastCode } from '@/core/craft/windows'
-import type { HouseMethod } from '@/core/craft/method'
+import type { PlannedStep } from './planFinish'
+import { remedySteps } from './remedySteps'
 import type { FinishablePart, FinishWish } from './wish'
 
 export const remedyOf: Record<PastCode, RemedyCode> = {

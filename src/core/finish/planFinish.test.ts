@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
-import { chooseTopcoat, looksOf, planFinish, withWindows, type FinishablePart, type FinishWish } from './planFinish'
+import { chooseTopcoat, type FinishablePart, type FinishWish, looksOf, planFinish, withWindows } from './planFinish'
 import { findRefusal } from './refusals'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 1 }

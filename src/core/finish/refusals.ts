@@ -1,12 +1,12 @@
 /**
  * Wishes that can't be had, each with what stands in the way and the nearest that can. Asked in order; pure.
  */
-import { getFamily, type FamilyCode } from '@/core/craft/families'
-import { getLook, materialsOf, type Look, type LookCode } from '@/core/craft/looks'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
+import { getLook, type Look, type LookCode, materialsOf } from '@/core/craft/looks'
 import { getSubstrate } from '@/core/craft/parts'
+import { type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import type { FinishablePart, FinishWish } from './wish'
-import { topcoatCodes, topcoatFits, type TopcoatCode } from '@/core/craft/topcoats'
 
 export type RefusalCode =
   'pile' | 'material' | 'soft-use' | 'lead' | 'paint' | 'not-combinable' | 'seal-use' | 'no-seal' | 'colour-missing'

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
+import { type RemedyCode, remedyCodes } from '@/core/craft/remedies'
 import { checkStack } from '@/core/stack/checkStack'
-import { planFinish, type FinishablePart, type FinishWish } from './planFinish'
+import { type FinishablePart, type FinishWish, planFinish } from './planFinish'
 import { remedySteps } from './remedySteps'
-import { remedyCodes, type RemedyCode } from '@/core/craft/remedies'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 2 }
 const wish = (over: Partial<FinishWish>): FinishWish => ({

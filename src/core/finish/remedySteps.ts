@@ -1,8 +1,8 @@
 /** The steps that mend a mistake on a part. Pure. */
-import { getOperation } from '@/core/craft/operations'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { getOperation } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
-import { toSteps, type FinishablePart, type FinishWish, type PlannedStep } from './planFinish'
+import { type FinishablePart, type FinishWish, type PlannedStep, toSteps } from './planFinish'
 
 /** The steps that mend a mistake on this part, over the share of it that is usual. */
 export function remedySteps(

@@ -1,7 +1,7 @@
 /** What the planner is asked: a part with its facts, and the finish wished for it. Areas in m²; types only. */
 import type { FamilyCode } from '@/core/craft/families'
-import type { LookCode } from '@/core/craft/looks'
 import type { LeadFinding } from '@/core/craft/lead'
+import type { LookCode } from '@/core/craft/looks'
 import type { ExistingFinishCode, SubstrateCode, UseCode } from '@/core/craft/parts'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'

@@ -1,12 +1,13 @@
 /** The studio's own facts: what it reckons in, what it wants, where it sells. Money in minor units, shares as decimals. */
-import type { PricingTerms } from '@/core/piece/ledger'
-import type { Channel } from '@/core/price/priceFor'
 import type { HouseMethod } from '@/core/craft/method'
 import type { UnitSystem } from '@/core/measure/length'
+import type { ChannelId, PersonId, StudioId } from '@/core/measure/named'
 import type { WorkingHours } from '@/core/measure/workingHours'
+import type { PricingTerms } from '@/core/piece/ledger'
+import type { Channel } from '@/core/price/priceFor'
 
 export interface Studio extends PricingTerms {
-  id: string
+  id: StudioId
   name: string
   currency: string
   zone: string
@@ -17,10 +18,10 @@ export interface Studio extends PricingTerms {
   kept: boolean
 }
 export interface SalesChannel extends Channel {
-  id: string
+  id: ChannelId
   name: string
 }
 export interface Person {
-  id: string
+  id: PersonId
   name: string
 }

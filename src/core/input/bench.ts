@@ -4,10 +4,10 @@
  */
 import { z } from 'zod'
 import { unitOf } from '@/core/craft/families'
-import { codesOf } from '@/core/craft/parts'
-import type { House } from './fields'
 import { componentsOf } from '@/core/craft/mixes'
-import { wholeEntry, type BatchFigures, type Entry, type EntryDraft } from '@/core/log/entry'
+import { codesOf } from '@/core/craft/parts'
+import { type BatchFigures, type Entry, type EntryDraft, wholeEntry } from '@/core/log/entry'
+import type { StepId } from '@/core/measure/named'
 import {
   assistInput,
   checkInput,
@@ -22,6 +22,7 @@ import {
   startInput,
   stepInput,
 } from './entry'
+import type { House } from './fields'
 import { mendInput } from './piece'
 
 interface BenchWrite<S extends z.ZodType = z.ZodType> {
@@ -100,7 +101,7 @@ function batchOf(
     from,
     stepIds,
   }: Omit<z.output<typeof mixInput>, 'entryId' | 'pieceId' | 'partId' | 'stepId' | 'personId' | 'at'>,
-  stepId: string,
+  stepId: StepId,
 ): BatchFigures {
   const components = componentsOf(mix, volume, family)?.map(({ name, parts, amount }, k) => {
     const tin = from[k] ?? (k === 0 ? { productId, lotId } : null)

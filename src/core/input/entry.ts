@@ -1,12 +1,13 @@
 /** What may be entered at the bench: clocks, coats, costs, notes, and putting any of them right. */
 import { z } from 'zod'
 import { families } from '@/core/craft/families'
-import { codesOf } from '@/core/craft/parts'
 import { checkCodes } from '@/core/craft/operations'
+import { codesOf } from '@/core/craft/parts'
 import { costKinds, sheens } from '@/core/log/entry'
 import { films } from '@/core/measure/film'
 import {
   figure,
+  type House,
   id,
   instant,
   neededMoney,
@@ -16,7 +17,6 @@ import {
   optionalWords,
   wallTime,
   words,
-  type House,
 } from './fields'
 
 /** whose hands; nobody's name where none was chosen */

@@ -3,9 +3,9 @@
  * gives a core value, or a sentence that says what to do.
  */
 import { z } from 'zod'
+import { parseLength, type UnitSystem } from '@/core/measure/length'
 import { parseMoney } from '@/core/measure/money'
 import { firstYear, instantOf, isDay, isInstant, lastYear } from '@/core/measure/time'
-import { parseLength, type UnitSystem } from '@/core/measure/length'
 
 /** What a form must know of the house to read an entry. */
 export interface House {

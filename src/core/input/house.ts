@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { families } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
-import { colourHex, figure, id, instant, money, neededMoney, optionalWords, shareOfPercent, words, type House } from './fields'
+import { colourHex, figure, type House, id, instant, money, neededMoney, optionalWords, shareOfPercent, words } from './fields'
 
 const zone = z.string().refine((name) => {
   try {

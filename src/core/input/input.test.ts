@@ -1,9 +1,9 @@
 import { v7 as uuidv7 } from 'uuid'
 import { describe, expect, test } from 'vitest'
 import { correctionInput, endInput, readingInput } from './entry'
-import { parseMinutes, type House } from './fields'
+import { type House, parseMinutes } from './fields'
 import { studioInput } from './house'
-import { endingInput, findingInput, intakeInput, planInput, type IntakeText } from './piece'
+import { endingInput, findingInput, intakeInput, type IntakeText, planInput } from './piece'
 
 const house: House = { currency: 'GBP', units: 'metric', zone: 'Europe/London' }
 const words = (result: { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } | undefined }) =>

@@ -1,22 +1,23 @@
 /** What may be entered about a piece: intake, its parts and measurements, its facts later, its ending. */
 import { z } from 'zod'
-import { leadFindings } from '@/core/craft/lead'
-import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
-import { lookCodes } from '@/core/craft/looks'
-import { schoolCodes, schools, type HouseMethod } from '@/core/craft/method'
-import { remedyCodes } from '@/core/craft/remedies'
-import { topcoatCodes } from '@/core/craft/topcoats'
 import { assessTests, signs } from '@/core/assess/tests'
 import { paintCodes } from '@/core/craft/families'
+import { leadFindings } from '@/core/craft/lead'
+import { lookCodes } from '@/core/craft/looks'
+import { type HouseMethod, schoolCodes, schools } from '@/core/craft/method'
 import { checkCodes } from '@/core/craft/operations'
+import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { remedyCodes } from '@/core/craft/remedies'
+import { topcoatCodes } from '@/core/craft/topcoats'
 import { outcomes, severities } from '@/core/log/entry'
+import { reliefs } from '@/core/measure/surfaceArea'
 import { concernCodes } from '@/core/piece/leaving'
 import { sources } from '@/core/piece/piece'
-import { reliefs } from '@/core/measure/surfaceArea'
 import {
   colourHex,
   day,
   figure,
+  type House,
   id,
   instant,
   length,
@@ -26,7 +27,6 @@ import {
   optionalMoney,
   optionalWords,
   words,
-  type House,
 } from './fields'
 
 const wholeCount = (what: string, high: number, low = 1) =>

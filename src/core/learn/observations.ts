@@ -2,21 +2,22 @@
  * What fingers found, against what the label said: each observation as a ratio of drying minutes at the reference air. A part
  * still wet after the label's time counts as at least that long. Pure.
  */
-import { dryingMinutes, filmMinutes, type Assistance, type Reading } from '@/core/drying/windowFor'
 import type { FamilyCode } from '@/core/craft/families'
 import type { StepWindow } from '@/core/craft/windows'
+import { type Assistance, dryingMinutes, filmMinutes, type Reading } from '@/core/drying/windowFor'
 import { compareText } from '@/core/measure/compareText'
 import type { Film } from '@/core/measure/film'
+import type { Instant, StepId } from '@/core/measure/named'
 import { calibrate, type Calibration } from './calibrate'
 
 /** One tap on a drying part, with what it was read against. */
 export interface Seen {
-  stepId: string
+  stepId: StepId
   family: FamilyCode
   label: StepWindow
   film: Film
-  endedAt: string
-  at: string
+  endedAt: Instant
+  at: Instant
   result: 'dry' | 'wet'
   climate: readonly Reading[]
   assistance: readonly Assistance[]

@@ -1,6 +1,7 @@
 /** The fans and heat guns that the log says stood by a part. Pure. */
 import type { Assistance } from '@/core/drying/windowFor'
-import { ofKind, type AssistKind, type Entry, type EntryOf } from './entry'
+import type { PartId } from '@/core/measure/named'
+import { type AssistKind, type Entry, type EntryOf, ofKind } from './entry'
 
 const hourMs = 3_600_000
 /** One that was never logged off is believed no longer than this: nobody holds a heat gun for hours. */
@@ -11,7 +12,7 @@ export type AssistEntry = Pick<EntryOf<'assisted' | 'unassisted'>, 'kind' | 'par
 export const assistsIn = (log: readonly Entry[]): AssistEntry[] => ofKind(log, 'assisted', 'unassisted')
 
 /** Stretches of help for one part; one still on is open to its longest. `log` is the effective log in order of time. */
-export function assistanceOf(log: readonly AssistEntry[], partId: string): Assistance[] {
+export function assistanceOf(log: readonly AssistEntry[], partId: PartId): Assistance[] {
   const done: Assistance[] = []
   const on = new Map<AssistKind, string>()
   const close = (kind: AssistKind, from: string, at: number) => {

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { coatsAhead } from '@/core/bench/coatsAhead'
+import { componentsOf } from '@/core/craft/mixes'
+import { parseMix, yieldOf } from '@/core/measure/mixParts'
 import { readPiece } from '@/core/piece/journey'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
-import { componentsOf } from '@/core/craft/mixes'
 import { batchesFor, batchesIn, goodUntilOf, isGood, shareOfBatch, volumeFor } from './batch'
-import { coatsAhead } from '@/core/bench/coatsAhead'
-import { parseMix, yieldOf } from '@/core/measure/mixParts'
 
 describe('what a mix is made of', () => {
   test.each([

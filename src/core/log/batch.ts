@@ -1,31 +1,32 @@
 /** Mixes made up as batches: what is left of each, and until when it can be used. Read from the log; pure. */
-import { getFamily, type FamilyCode } from '@/core/craft/families'
-import { windowFor, type Reading } from '@/core/drying/windowFor'
-import { ofKind, type Entry, type MixComponent } from './entry'
-import { roundMoney } from '@/core/measure/money'
-import { costSoFar } from '@/core/stock/drawFromLots'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
+import { type Reading, windowFor } from '@/core/drying/windowFor'
 import { inBatches } from '@/core/measure/mixBatch'
 import { parseMix } from '@/core/measure/mixParts'
+import { roundMoney } from '@/core/measure/money'
+import type { EntryId, Instant, ProductId, StepId } from '@/core/measure/named'
+import { costSoFar } from '@/core/stock/drawFromLots'
+import { type Entry, type MixComponent, ofKind } from './entry'
 
 export interface Batch {
   /** the entry that made it up */
-  id: string
-  productId: string | null
+  id: EntryId
+  productId: ProductId | null
   family: FamilyCode
   mix: string
   volume: number
   unit: 'ml' | 'g'
   components: readonly MixComponent[]
   /** the steps it was made for */
-  stepIds: readonly string[]
-  madeAt: string
+  stepIds: readonly StepId[]
+  madeAt: Instant
   /** null where it keeps as the tin does */
   goodUntil: string | null
   left: number
 }
 
 /** When a mix of a family is no longer good, in this air; null where it keeps. The earlier of the label's figures. */
-export function goodUntilOf(family: FamilyCode, madeAt: string, climate: readonly Reading[]): string | null {
+export function goodUntilOf(family: FamilyCode, madeAt: Instant, climate: readonly Reading[]): Instant | null {
   const { potLife } = getFamily(family)
   if (!potLife) return null
   const label = { opens: potLife }
@@ -34,7 +35,7 @@ export function goodUntilOf(family: FamilyCode, madeAt: string, climate: readonl
 
 /** The batches of these logs, corrections applied, newest first; coats of any log take from them. */
 export function batchesIn(logs: readonly { log: readonly Entry[]; climate: readonly Reading[] }[]): Batch[] {
-  const used = new Map<string, number>()
+  const used = new Map<EntryId, number>()
   for (const { coat } of logs.flatMap(({ log }) => ofKind(log, 'coat')))
     if (coat.batchId) used.set(coat.batchId, (used.get(coat.batchId) ?? 0) + coat.amount)
   return logs
@@ -66,7 +67,7 @@ const sameMix = (one: string, other: string): boolean => {
  */
 export function batchesFor(
   batches: readonly Batch[],
-  step: { id: string; family: FamilyCode; mix: string; productId: string | null },
+  step: { id: StepId; family: FamilyCode; mix: string; productId: ProductId | null },
   nowMs: number,
 ): { all: Batch[]; own: Batch | null } {
   const good = batches.filter((batch) => batch.family === step.family && isGood(batch, nowMs))

@@ -1,14 +1,15 @@
 /** An entry put right: what a kind carries is taken from what was typed, the rest stays as it was. Pure. */
 import type { Film } from '@/core/measure/film'
+import type { ChannelId, EntryId, Instant, ProductId } from '@/core/measure/named'
 import type { CostKind, Entry, EntryDraft } from './entry'
 
 /** What a correction may say; each kind takes its own. */
 export interface Correction {
-  entryId: string
-  at: string
+  entryId: EntryId
+  at: Instant
   note: string | null
   minutes: number | null
-  productId: string | null
+  productId: ProductId | null
   mix: string | null
   amount: number | null
   applicator: string | null
@@ -16,7 +17,7 @@ export interface Correction {
   costKind: CostKind | null
   money: number | null
   fees: number | null
-  channelId: string | null
+  channelId: ChannelId | null
 }
 
 /**
@@ -85,4 +86,4 @@ export function correctedEntry(old: Entry, typed: Correction): EntryDraft | null
   }
 }
 
-const minuteOf = (instant: string): number => Math.floor(Date.parse(instant) / 60_000)
+const minuteOf = (instant: Instant): number => Math.floor(Date.parse(instant) / 60_000)

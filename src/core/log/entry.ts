@@ -2,10 +2,22 @@
  * One line of the log. The log only grows: an entry that corrects another names it and stands in its place.
  * Instants ISO 8601 UTC, money in minor units, minutes of labour, amounts in ml or g.
  */
-import type { Film } from '@/core/measure/film'
 import type { FamilyCode } from '@/core/craft/families'
-import type { RemedyCode } from '@/core/craft/remedies'
 import type { CheckCode } from '@/core/craft/operations'
+import type { RemedyCode } from '@/core/craft/remedies'
+import type { Film } from '@/core/measure/film'
+import type {
+  ChannelId,
+  EntryId,
+  Instant,
+  LotId,
+  PartId,
+  PersonId,
+  PhotoId,
+  PieceId,
+  ProductId,
+  StepId,
+} from '@/core/measure/named'
 
 export const costKinds = {
   bought: 'bought for',
@@ -65,11 +77,11 @@ export const assistKinds = ['fan', 'heatGun'] as const
 export type AssistKind = (typeof assistKinds)[number]
 
 export interface CoatFigures {
-  productId: string | null
+  productId: ProductId | null
   /** the tin it was taken from first; null where the shelf had none */
-  lotId: string | null
+  lotId: LotId | null
   /** the mix it was taken from: the entry that made it up */
-  batchId: string | null
+  batchId: EntryId | null
   family: FamilyCode
   mix: string | null
   /** of what went on: the mixed volume, where it was mixed */
@@ -88,15 +100,15 @@ export interface MixComponent {
   parts: number
   /** ml or g */
   amount: number
-  productId: string | null
-  lotId: string | null
+  productId: ProductId | null
+  lotId: LotId | null
 }
 
 /** A mix made up for one coat or many. */
 export interface BatchFigures {
   /** what it is called by: its first component from the shelf */
-  productId: string | null
-  lotId: string | null
+  productId: ProductId | null
+  lotId: LotId | null
   family: FamilyCode
   mix: string
   /** of the ready mix */
@@ -104,12 +116,12 @@ export interface BatchFigures {
   unit: 'ml' | 'g'
   components: MixComponent[]
   /** the steps it was made for */
-  stepIds: string[]
+  stepIds: StepId[]
 }
 
 /** A place on a photograph, as shares of its width and height from the top left. */
 export interface Mark {
-  photoId: string
+  photoId: PhotoId
   x: number
   y: number
 }
@@ -120,7 +132,7 @@ export type Change = Record<string, [before: string | null, after: string | null
 /** What went over to another piece when a set was split: added here, taken off there. Minor units by kind of cost, minutes. */
 export interface SplitShare {
   /** the other piece */
-  pieceId: string
+  pieceId: PieceId
   /** 1 where it came here, -1 where it went from here */
   sign: 1 | -1
   costs: Partial<Record<CostKind, number>>
@@ -128,10 +140,10 @@ export interface SplitShare {
 }
 
 interface OnPart {
-  partId: string
+  partId: PartId
 }
 interface OnStep extends OnPart {
-  stepId: string
+  stepId: StepId
 }
 interface Paid {
   /** the price */
@@ -163,30 +175,30 @@ interface EntryFacts {
   cost: { costKind: CostKind; money: number }
   note: object
   /** `money`: the ask */
-  listed: { channelId: string; money: number }
-  sold: Paid & { channelId: string }
-  'handed-over': Paid & { channelId: string | null }
+  listed: { channelId: ChannelId; money: number }
+  sold: Paid & { channelId: ChannelId }
+  'handed-over': Paid & { channelId: ChannelId | null }
   kept: object
   given: object
   scrapped: object
   amended: { detail: Change }
   split: { detail: SplitShare }
-  struck: { corrects: string }
+  struck: { corrects: EntryId }
 }
 
 interface EntryBase {
   /** UUIDv7, made where the entry was made */
-  id: string
-  pieceId: string
-  partId: string | null
-  stepId: string | null
+  id: EntryId
+  pieceId: PieceId
+  partId: PartId | null
+  stepId: StepId | null
   /** when it happened */
-  at: string
+  at: Instant
   /** when it was written down */
-  recordedAt: string
-  personId: string | null
+  recordedAt: Instant
+  personId: PersonId | null
   /** the entry this one stands in place of */
-  corrects: string | null
+  corrects: EntryId | null
   note: string | null
 }
 /** An entry of one kind. */
@@ -197,7 +209,7 @@ export type Entry = EntryOf<EntryKind>
 
 type MayBeNull<T> = { [K in keyof T]-?: null extends T[K] ? K : never }[keyof T]
 type Loose<T> = T extends Entry
-  ? Omit<T, MayBeNull<T> | 'recordedAt'> & Partial<Pick<T, MayBeNull<T>>> & { recordedAt?: string }
+  ? Omit<T, MayBeNull<T> | 'recordedAt'> & Partial<Pick<T, MayBeNull<T>>> & { recordedAt?: Instant }
   : never
 /** An entry on its way in: what it does not say is left out. */
 export type EntryDraft = Loose<Entry>

@@ -5,6 +5,7 @@ import { assistanceOf, assistsNow } from './assistance'
 import type { Entry } from './entry'
 import {
   advance,
+  type ClockKind,
   isForgotten,
   labourOf,
   minutesOf,
@@ -12,7 +13,6 @@ import {
   stepClocks,
   untouchedClock,
   workIn,
-  type ClockKind,
 } from './labour'
 import { shareSetUp, type WorkedStep } from './sharedSetUp'
 

@@ -2,6 +2,7 @@
  * Whose minutes went into which step. A person's minute counts once: where somebody has several steps running it is split
  * between them. Hands not named count as one pair. Minutes typed win over the clock, and are not split. Pure; ms inside.
  */
+import type { Instant, PersonId, StepId } from '@/core/measure/named'
 import type { Entry, EntryOf } from './entry'
 
 /** The kinds of entry that move a clock. */
@@ -10,10 +11,10 @@ export type ClockKind = (typeof clockKinds)[number]
 
 /** An entry of a step's clock. */
 export interface WorkEntry {
-  stepId: string
+  stepId: StepId
   kind: ClockKind
-  at: string
-  personId: string | null
+  at: Instant
+  personId: PersonId | null
   /** labour said by hand */
   minutes: number | null
 }
@@ -35,28 +36,28 @@ export const workDays = (logs: readonly (readonly Entry[])[]): string[] => [
 
 /** A stretch in which one person's clock ran on one step. */
 export interface Spell {
-  stepId: string
-  personId: string | null
+  stepId: StepId
+  personId: PersonId | null
   fromMs: number
   toMs: number
 }
 export interface StepClock {
   status: 'waiting' | 'running' | 'paused' | 'done' | 'left-out'
-  startedAt: string | null
-  endedAt: string | null
+  startedAt: Instant | null
+  endedAt: Instant | null
   spells: Spell[]
   /** the clock on the wall: when it last began to run (null while it stands), and ms it had run before */
-  since: string | null
+  since: Instant | null
   ranMs: number
   /** labour typed by hand in place of the clock's */
   typed: number | null
   /** who ended it */
   endedBy: string | null
   /** further hands: minutes by person */
-  helped: { personId: string | null; minutes: number }[]
+  helped: { personId: PersonId | null; minutes: number }[]
 }
 /** Minutes by person ('' for hands not named) of each step. */
-export type Labour = ReadonlyMap<string, ReadonlyMap<string, number>>
+export type Labour = ReadonlyMap<StepId, ReadonlyMap<PersonId, number>>
 
 export const untouchedClock: StepClock = {
   status: 'waiting',
@@ -72,8 +73,8 @@ export const untouchedClock: StepClock = {
 const minuteMs = 60_000
 
 /** The clock of each step; `log` is the effective log in order of time. A clock still running counts up to `nowMs`. */
-export function stepClocks(log: readonly WorkEntry[], nowMs: number): Map<string, StepClock> {
-  const clocks = new Map<string, StepClock>()
+export function stepClocks(log: readonly WorkEntry[], nowMs: number): Map<StepId, StepClock> {
+  const clocks = new Map<StepId, StepClock>()
   for (const entry of log) {
     clocks.set(entry.stepId, advance(clocks.get(entry.stepId) ?? untouchedClock, entry, entry.stepId))
   }
@@ -90,7 +91,7 @@ const close = (spells: readonly Spell[], at: number, which: (spell: Spell) => bo
   spells.map((spell) => (isOpen(spell) && which(spell) ? { ...spell, toMs: Math.max(spell.fromMs, at) } : spell))
 
 /** A step's clock after one more entry of it. */
-export function advance(clock: StepClock, { kind, at, personId, minutes }: WorkEntry, stepId: string): StepClock {
+export function advance(clock: StepClock, { kind, at, personId, minutes }: WorkEntry, stepId: StepId): StepClock {
   if (kind === 'helped') return { ...clock, helped: [...clock.helped, { personId, minutes: minutes ?? 0 }] }
   // the first end counts where two people tapped
   if (clock.endedAt !== null) return clock
@@ -122,9 +123,9 @@ export const isForgotten = (ran: number, plannedMinutes: number): boolean =>
   ran > Math.max(3 * plannedMinutes, plannedMinutes + 90)
 
 /** Every step's minutes by person, from all clocks that may have run beside each other. */
-export function labourOf(clocks: ReadonlyMap<string, StepClock>): Labour {
+export function labourOf(clocks: ReadonlyMap<StepId, StepClock>): Labour {
   const labour = new Map<string, Map<string, number>>()
-  const add = (stepId: string, personId: string | null, minutes: number) => {
+  const add = (stepId: StepId, personId: PersonId | null, minutes: number) => {
     const own = labour.get(stepId) ?? new Map<string, number>()
     labour.set(stepId, own.set(personId ?? '', (own.get(personId ?? '') ?? 0) + minutes))
   }
@@ -140,7 +141,7 @@ export function labourOf(clocks: ReadonlyMap<string, StepClock>): Labour {
 }
 
 /** Walks the starts and ends of one person's spells; each stretch is shared by the steps that ran in it. */
-function split(spells: readonly Spell[], add: (stepId: string, personId: string | null, minutes: number) => void): void {
+function split(spells: readonly Spell[], add: (stepId: StepId, personId: PersonId | null, minutes: number) => void): void {
   const marks = spells
     .flatMap((spell) => [
       { ms: spell.fromMs, spell, begins: true },
@@ -158,5 +159,5 @@ function split(spells: readonly Spell[], add: (stepId: string, personId: string 
 }
 
 /** All hands together. */
-export const minutesOf = (labour: Labour, stepId: string): number =>
+export const minutesOf = (labour: Labour, stepId: StepId): number =>
   [...(labour.get(stepId)?.values() ?? [])].reduce((sum, minutes) => sum + minutes, 0)

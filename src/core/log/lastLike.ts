@@ -1,12 +1,13 @@
 /** How a like coat went on the last time: what the next one begins with. Pure. */
 import type { FamilyCode } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
+import type { Instant, ProductId } from '@/core/measure/named'
 import type { CoatFigures } from './entry'
 
 /** A coat as it was logged, with the operation it was laid in. */
 export interface LoggedCoat {
   operation: OperationCode
-  at: string
+  at: Instant
   coat: CoatFigures
 }
 
@@ -16,7 +17,7 @@ export interface LoggedCoat {
  */
 export function findLastLike(
   coats: readonly LoggedCoat[],
-  like: { operation: OperationCode; family: FamilyCode; productIds: ReadonlySet<string> },
+  like: { operation: OperationCode; family: FamilyCode; productIds: ReadonlySet<ProductId> },
 ): CoatFigures | null {
   let last: LoggedCoat | null = null
   for (const each of coats) {

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { at, entry, ms, onStep } from '@/core/testing/piece'
 import { correctedEntry, type Correction } from './correction'
-import { ofKind, type Entry } from './entry'
 import { effectiveLog, historyOf } from './effectiveLog'
+import { type Entry, ofKind } from './entry'
 import { stateOf, stepStates } from './stepStates'
 
 describe('the log that counts', () => {

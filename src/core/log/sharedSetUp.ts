@@ -3,9 +3,10 @@
  * out evenly, so that no piece pays for another's brush. Minutes; pure.
  */
 import { getOperation, type OperationCode } from '@/core/craft/operations'
+import type { StepId } from '@/core/measure/named'
 
 export interface WorkedStep {
-  stepId: string
+  stepId: StepId
   operation: OperationCode
   family: string | null
   hex: string | null

@@ -1,12 +1,13 @@
 /** Where each step of a plan stands, read off the log. Pure; `nowMs` is an argument. */
+import type { PersonId, StepId } from '@/core/measure/named'
 import type { Entry, EntryOf } from './entry'
-import { labourOf, minutesOf, stepClocks, untouchedClock, workIn, type Labour, type StepClock } from './labour'
+import { type Labour, labourOf, minutesOf, type StepClock, stepClocks, untouchedClock, workIn } from './labour'
 
 export interface StepState extends Pick<StepClock, 'status' | 'startedAt' | 'endedAt' | 'since' | 'ranMs'> {
   /** labour so far, all hands together; a running clock counts up to `nowMs` */
   minutes: number
   /** whose they were; '' for hands not named */
-  byPerson: ReadonlyMap<string, number>
+  byPerson: ReadonlyMap<PersonId, number>
   /** every coat that was logged on it, in order of time */
   coats: readonly EntryOf<'coat'>[]
   /** the last of them: what its drying is read by */
@@ -19,7 +20,7 @@ export interface StepState extends Pick<StepClock, 'status' | 'startedAt' | 'end
   conflict: EntryOf<'ended'> | null
 }
 
-const nobody: ReadonlyMap<string, number> = new Map()
+const nobody: ReadonlyMap<PersonId, number> = new Map()
 export const untouched: StepState = {
   ...untouchedClock,
   minutes: 0,
@@ -35,10 +36,10 @@ export const untouched: StepState = {
  * States by step id; `log` is the effective log. `labour` is everybody's, where other pieces' clocks ran beside these; without
  * it this log's alone counts.
  */
-export function stepStates(log: readonly Entry[], nowMs: number, labour?: Labour): Map<string, StepState> {
+export function stepStates(log: readonly Entry[], nowMs: number, labour?: Labour): Map<StepId, StepState> {
   const clocks = stepClocks(workIn(log), nowMs)
   const worked = labour ?? labourOf(clocks)
-  const states = new Map<string, StepState>()
+  const states = new Map<StepId, StepState>()
   for (const [id, { status, startedAt, endedAt, since, ranMs }] of clocks) {
     const minutes = minutesOf(worked, id)
     states.set(id, { ...untouched, status, startedAt, endedAt, since, ranMs, minutes, byPerson: worked.get(id) ?? nobody })
@@ -57,7 +58,7 @@ export function stepStates(log: readonly Entry[], nowMs: number, labour?: Labour
   return states
 }
 
-export const stateOf = (states: ReadonlyMap<string, StepState>, stepId: string): StepState => states.get(stepId) ?? untouched
+export const stateOf = (states: ReadonlyMap<StepId, StepState>, stepId: StepId): StepState => states.get(stepId) ?? untouched
 
 /** Whether a step is still to be done, begun or not. */
 export const isAhead = ({ status }: Pick<StepState, 'status'>): boolean => status !== 'done' && status !== 'left-out'

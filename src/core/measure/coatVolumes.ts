@@ -2,7 +2,7 @@
  * How much of a product the coats of one stack take. Volumes in ml, areas in m²; pure.
  * Coverage comes from the label; film and take factors are the craft's.
  */
-import { films, type Film } from './film'
+import { type Film, films } from './film'
 
 export interface CoatVolumesInput {
   /** m² */

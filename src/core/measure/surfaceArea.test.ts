@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { surfaceArea, type MeasuredFace } from './surfaceArea'
+import { type MeasuredFace, surfaceArea } from './surfaceArea'
 
 const mm = fc.double({ min: 1, max: 5000, noNaN: true })
 const count = fc.integer({ min: 1, max: 20 })

@@ -3,6 +3,7 @@
  * "YYYY-MM-DD"; pure: zone and now are arguments.
  */
 import { CalendarDate, getDayOfWeek, parseAbsolute, parseDate, parseDateTime, toZoned } from '@internationalized/date'
+import type { Day, Instant, WallTime } from '@/core/measure/named'
 
 /** What lies outside these years was mistyped. */
 export const firstYear = 2000
@@ -10,7 +11,7 @@ export const lastYear = 2099
 const isBelievable = (year: number): boolean => year >= firstYear && year <= lastYear
 
 /** A real day of the years that are believed: not 31 February, not the year 1. */
-export function isDay(text: string): boolean {
+export function isDay(text: string): text is Day {
   const [, year, month, day] = /^(\d{4})-(\d\d)-(\d\d)$/.exec(text) ?? []
   if (!year || !isBelievable(Number(year))) return false
   const found = new CalendarDate(Number(year), Number(month), Number(day))
@@ -26,36 +27,36 @@ export const isInstant = (text: string): boolean => {
 const meant = 'compatible'
 
 /** The instant of a wall time (or of noon, for a bare day) in a zone; null where it is none, or not believable. */
-export function instantOf(text: string, zone: string): string | null {
+export function instantOf(text: string, zone: string): Instant | null {
   const [, day = '', time = '12:00'] = /^(\d{4}-\d\d-\d\d)(?:T(\d\d:\d\d))?$/.exec(text) ?? []
   if (!isDay(day) || !/^([01]\d|2[0-3]):[0-5]\d$/.test(time)) return null
   return toZoned(parseDateTime(`${day}T${time}`), zone, meant).toAbsoluteString()
 }
 
 const pad = (n: number, digits = 2) => String(n).padStart(digits, '0')
-const onTheWall = (instant: string, zone: string) => parseAbsolute(instant, zone)
+const onTheWall = (instant: Instant, zone: string) => parseAbsolute(instant, zone)
 
 /** "YYYY-MM-DDTHH:mm" on the studio's wall. */
-export function wallTimeOf(instant: string, zone: string): string {
+export function wallTimeOf(instant: Instant, zone: string): WallTime {
   const { hour, minute } = onTheWall(instant, zone)
   return `${dayOf(instant, zone)}T${pad(hour)}:${pad(minute)}`
 }
 
 /** "YYYY-MM-DD" on the studio's wall. */
-export function dayOf(instant: string, zone: string): string {
+export function dayOf(instant: Instant, zone: string): Day {
   const { year, month, day } = onTheWall(instant, zone)
   return `${pad(year, 4)}-${pad(month)}-${pad(day)}`
 }
 
 /** The wall day so many days after another. */
-export const dayAfter = (day: string, days: number): string => parseDate(day).add({ days }).toString()
+export const dayAfter = (day: Day, days: number): Day => parseDate(day).add({ days }).toString()
 /** 0 for Sunday to 6 for Saturday. */
-export const weekdayOf = (day: string): number => getDayOfWeek(parseDate(day), 'en-US')
+export const weekdayOf = (day: Day): number => getDayOfWeek(parseDate(day), 'en-US')
 /** Minutes since midnight on the studio's wall. */
-export function minuteOfDay(instant: string, zone: string): number {
+export function minuteOfDay(instant: Instant, zone: string): number {
   const { hour, minute } = onTheWall(instant, zone)
   return hour * 60 + minute
 }
 
 /** Whole days from one wall day to another. */
-export const daysBetween = (from: string, to: string): number => parseDate(to).compare(parseDate(from))
+export const daysBetween = (from: Day, to: Day): number => parseDate(to).compare(parseDate(from))

@@ -2,27 +2,28 @@
  * Where a part and a piece stand on their way, and what can be done next: read off plan, log and air. Instants in ms where
  * they are compared; pure, `nowMs` is an argument.
  */
-import { phaseAt, phasesOf, type Phase, type Segment } from '@/core/drying/phase'
-import { windowFor, type Assistance, type DryingWindow } from '@/core/drying/windowFor'
-import { isPaint, type FamilyCode } from '@/core/craft/families'
+import { type FamilyCode, isPaint } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
 import { curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
+import { type Phase, phaseAt, phasesOf, type Segment } from '@/core/drying/phase'
+import { type Assistance, type DryingWindow, windowFor } from '@/core/drying/windowFor'
 import { asLearned, type Learned } from '@/core/learn/learned'
-import { isEnding, ofKind, type EndingEntry, type Entry, type EntryOf, type Outcome } from '@/core/log/entry'
-import { compareText } from '@/core/measure/compareText'
-import { effectiveLog } from '@/core/log/effectiveLog'
 import { assistanceOf, assistsIn } from '@/core/log/assistance'
-import { labourOf, stepClocks, workIn, type Labour, type WorkEntry } from '@/core/log/labour'
+import { effectiveLog } from '@/core/log/effectiveLog'
+import { type EndingEntry, type Entry, type EntryOf, isEnding, ofKind, type Outcome } from '@/core/log/entry'
+import { type Labour, labourOf, stepClocks, type WorkEntry, workIn } from '@/core/log/labour'
 import { shareSetUp, type WorkedStep } from '@/core/log/sharedSetUp'
-import { isAhead, stateOf, stepStates, type StepState } from '@/core/log/stepStates'
-import type { Climate, Part, PieceFile, PlanStep } from './piece'
+import { isAhead, stateOf, type StepState, stepStates } from '@/core/log/stepStates'
+import { compareText } from '@/core/measure/compareText'
 import type { Film } from '@/core/measure/film'
+import type { Instant, StepId } from '@/core/measure/named'
+import type { Climate, Part, PieceFile, PlanStep } from './piece'
 
 export interface OpenWindow {
   /** the step whose end started the clock */
   after: PlanStep
-  endedAt: string
+  endedAt: Instant
   label: StepWindow
   film: Film
   times: DryingWindow
@@ -32,7 +33,7 @@ export interface OpenWindow {
 /** A step that is behind a part. */
 export interface DoneStep {
   step: PlanStep
-  state: StepState & { endedAt: string }
+  state: StepState & { endedAt: Instant }
 }
 export interface PartJourney {
   part: Part
@@ -44,7 +45,7 @@ export interface PartJourney {
   /** the step whose clock was started and not ended, of whichever plan: it may be paused */
   running: { step: PlanStep; state: StepState } | null
   next: PlanStep | null
-  finishedAt: string | null
+  finishedAt: Instant | null
   /** when it may be handled, and used, after its last coat; null before the last step is done */
   handle: OpenWindow | null
   use: OpenWindow | null
@@ -87,7 +88,7 @@ export interface OtherWork extends WorkEntry {
 }
 interface Reading extends Required<Pick<ReadingContext, 'climate' | 'nowMs' | 'method'>> {
   log: readonly Entry[]
-  states: ReadonlyMap<string, StepState>
+  states: ReadonlyMap<StepId, StepState>
   learned: Learned
 }
 
@@ -166,7 +167,7 @@ export function readPieces(
 }
 
 /** Every step that the log may speak of, of parts that were taken out too, by its id. */
-export const stepsOf = ({ parts, takenOut }: Pick<PieceFile, 'parts' | 'takenOut'>): Map<string, PlanStep> =>
+export const stepsOf = ({ parts, takenOut }: Pick<PieceFile, 'parts' | 'takenOut'>): Map<StepId, PlanStep> =>
   new Map(
     [...parts, ...takenOut].flatMap(({ plan, earlier }) => [...(plan?.steps ?? []), ...earlier]).map((step) => [step.id, step]),
   )

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import type { Entry } from '@/core/log/entry'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep, worked } from '@/core/testing/piece'
-import { ledgerSoFar, type PricingTerms } from './ledger'
-import { concernsOf } from './leaving'
 import { readPiece } from './journey'
+import { concernsOf } from './leaving'
+import { ledgerSoFar, type PricingTerms } from './ledger'
 import { leavesRunning, splitFault, splitOff } from './split'
 
 const read = (log: Entry[], steps = [planStep('one'), planStep('two')], over = {}) =>

@@ -1,8 +1,8 @@
 /** What is not done about a piece that is about to leave: each is asked about before it goes. Pure. */
-import { checkStack } from '@/core/stack/checkStack'
-import type { ConflictCode } from '@/core/stack/rules'
 import { getOperation } from '@/core/craft/operations'
 import { isAhead } from '@/core/log/stepStates'
+import { checkStack } from '@/core/stack/checkStack'
+import type { ConflictCode } from '@/core/stack/rules'
 import { factsOf } from './facts'
 import type { Journey, PartJourney } from './journey'
 import { snagsOf } from './snags'

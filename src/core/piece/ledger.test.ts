@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { costKinds, type CostKind, type Entry } from '@/core/log/entry'
+import { type CostKind, costKinds, type Entry } from '@/core/log/entry'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep, worked } from '@/core/testing/piece'
 import { areaOfPart } from './area'
 import { readPiece } from './journey'
-import { boughtIn, earnedBy, ledgerSoFar, ledgerWhenDone, pricesOfLedger, taxFor, type PricingTerms } from './ledger'
+import { boughtIn, earnedBy, ledgerSoFar, ledgerWhenDone, pricesOfLedger, type PricingTerms, taxFor } from './ledger'
 import { templates } from './templates'
 
 const terms: PricingTerms = {

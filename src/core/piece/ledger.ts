@@ -1,22 +1,22 @@
 /**
  * What a piece has cost so far and what it will have cost when it is done, and the prices that follow. Minor units; pure.
  */
+import { type FamilyCode, getFamily } from '@/core/craft/families'
+import { type CostKind, ofKind } from '@/core/log/entry'
 import { isAhead } from '@/core/log/stepStates'
 import { roundMoney } from '@/core/measure/money'
+import { materialsOf } from '@/core/plan/amounts'
 import {
-  priceFor,
-  PriceImpossible,
-  earnedRate,
   type Channel,
   type CostLine,
+  earnedRate,
   type Price,
+  priceFor,
+  PriceImpossible,
   type Tax,
   type Wish,
 } from '@/core/price/priceFor'
-import { ofKind, type CostKind } from '@/core/log/entry'
 import type { Journey } from './journey'
-import { getFamily, type FamilyCode } from '@/core/craft/families'
-import { materialsOf } from '@/core/plan/amounts'
 
 export type LedgerKind = CostKind | 'overhead'
 export interface LedgerLine extends CostLine {

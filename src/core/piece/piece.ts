@@ -1,14 +1,15 @@
 /** A piece with its parts, plans and log, as the core reads it. Lengths in mm, money in minor units; pure types. */
-import type { Colour, PlannedStep } from '@/core/finish/planFinish'
-import type { LookCode } from '@/core/craft/looks'
-import type { Slot } from '@/core/craft/recipe'
-import type { HouseMethod } from '@/core/craft/method'
-import type { TopcoatCode } from '@/core/craft/topcoats'
-import type { LeadFinding } from '@/core/craft/lead'
-import type { ExistingFinishCode, PartKind, SubstrateCode, UseCode } from '@/core/craft/parts'
 import type { FamilyCode } from '@/core/craft/families'
-import type { Entry } from '@/core/log/entry'
+import type { LeadFinding } from '@/core/craft/lead'
+import type { LookCode } from '@/core/craft/looks'
+import type { HouseMethod } from '@/core/craft/method'
+import type { ExistingFinishCode, PartKind, SubstrateCode, UseCode } from '@/core/craft/parts'
+import type { Slot } from '@/core/craft/recipe'
+import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Reading } from '@/core/drying/windowFor'
+import type { Colour, PlannedStep } from '@/core/finish/planFinish'
+import type { Entry } from '@/core/log/entry'
+import type { Day, Instant, PartId, PhotoId, PieceId, PlanId, RoomId, StepId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
 
 export const sources = {
@@ -23,29 +24,29 @@ export const sources = {
 export type Source = keyof typeof sources
 
 export interface Piece {
-  id: string
+  id: PieceId
   name: string
   source: Source
   sourceNote: string | null
   client: string | null
   /** YYYY-MM-DD in the studio's zone */
-  promisedOn: string | null
-  takenInAt: string
+  promisedOn: Day | null
+  takenInAt: Instant
   /** what it should bring, minor units */
   expected: number | null
   condition: string | null
   /** where it stands; null where no room was named */
-  roomId: string | null
+  roomId: RoomId | null
 }
 
 export interface PlanStep extends PlannedStep {
-  id: string
+  id: StepId
   position: number
   /** the snag that this step mends */
   mends?: string | null
 }
 export interface Plan {
-  id: string
+  id: PlanId
   look: LookCode
   with: LookCode[]
   paint: FamilyCode
@@ -54,11 +55,11 @@ export interface Plan {
   seal: TopcoatCode | null
   /** where this part departs from the house method */
   departures: Partial<HouseMethod>
-  madeAt: string
+  madeAt: Instant
   steps: PlanStep[]
 }
 export interface Part {
-  id: string
+  id: PartId
   name: string
   kind: PartKind
   count: number
@@ -75,15 +76,15 @@ export interface Part {
   earlier: PlanStep[]
 }
 export interface Photo {
-  id: string
+  id: PhotoId
   moment: 'before' | 'during' | 'after'
-  takenAt: string
+  takenAt: Instant
   width: number
   height: number
   alt: string
   /** the part it shows, where it shows one; the step it was taken at, where it was taken at one */
-  partId: string | null
-  stepId: string | null
+  partId: PartId | null
+  stepId: StepId | null
 }
 export interface PieceFile {
   piece: Piece

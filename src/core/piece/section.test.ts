@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
+import type { Entry } from '@/core/log/entry'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
-import { readPiece, type PartJourney } from './journey'
+import { type PartJourney, readPiece } from './journey'
+import type { Part } from './piece'
 import { sectionAsOf, sectionOf } from './section'
 import { storyOf } from './story'
-import type { Entry } from '@/core/log/entry'
-import type { Part } from './piece'
 
 const clear = planStep('clear', { family: 'water-clear', colour: null, operation: 'clear-coat', film: 'thin' })
 const steps = [

@@ -1,10 +1,11 @@
 /**
  * The section of a part: its layers from the substrate up, as plan and log have them. For the drawing; pure.
  */
+import { type FamilyCode, getFamily } from '@/core/craft/families'
+import { getLook } from '@/core/craft/looks'
 import { getOperation, type LayerKind } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
-import { getLook } from '@/core/craft/looks'
-import { getFamily, type FamilyCode } from '@/core/craft/families'
+import type { Instant } from '@/core/measure/named'
 import type { PartJourney } from './journey'
 
 export type LayerState = 'there' | 'wet' | 'planned'
@@ -44,7 +45,7 @@ const strips = (done: readonly string[]) => done.includes('scrape') || done.incl
 type Standing = Pick<PartJourney, 'part' | 'steps' | 'done' | 'window'>
 
 /** The section as it stood at an instant: what was done later is still planned then. */
-export function sectionAsOf(part: PartJourney, at: string): CrossSection {
+export function sectionAsOf(part: PartJourney, at: Instant): CrossSection {
   const done = part.done.filter(({ state }) => state.endedAt !== null && state.endedAt <= at)
   const behind = new Set(done.map(({ step }) => step.id))
   return sectionOf({

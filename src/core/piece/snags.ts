@@ -1,6 +1,7 @@
 /** What went wrong on a piece, and what mending it has cost: minutes by the log, material by the coats. Pure. */
-import { ofKind, type Entry, type EntryOf } from '@/core/log/entry'
-import { isAhead, stateOf, stepStates, type StepState } from '@/core/log/stepStates'
+import { type Entry, type EntryOf, ofKind } from '@/core/log/entry'
+import { isAhead, stateOf, type StepState, stepStates } from '@/core/log/stepStates'
+import type { StepId } from '@/core/measure/named'
 import type { Journey } from './journey'
 import type { Part } from './piece'
 
@@ -49,7 +50,7 @@ export interface SnagSum {
 /** Snags looked back on, of any piece: which steps mended each, and what was written on those steps, corrections applied. */
 export interface SnagRecord {
   snags: readonly EntryOf<'snag'>[]
-  mending: readonly { stepId: string; mends: string }[]
+  mending: readonly { stepId: StepId; mends: string }[]
   log: readonly Entry[]
 }
 

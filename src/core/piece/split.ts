@@ -2,16 +2,17 @@
  * A set that is parted: some of the alike ones leave as a piece of their own, with what was done on them and their share of
  * what was spent and worked. Shares go by painted area. Money in minor units; pure.
  */
-import { roundMoney } from '@/core/measure/money'
 import type { CostKind } from '@/core/log/entry'
 import { isAhead } from '@/core/log/stepStates'
+import { roundMoney } from '@/core/measure/money'
+import type { PartId } from '@/core/measure/named'
 import { areaOfPart } from './area'
-import { spentByKind } from './ledger'
 import type { DoneStep, Journey, PartJourney } from './journey'
+import { spentByKind } from './ledger'
 import type { PlanStep } from './piece'
 
 /** How many of a part leave, by the part's id; what is not named stays. */
-export type Leaving = ReadonlyMap<string, number>
+export type Leaving = ReadonlyMap<PartId, number>
 
 export interface PartSplit {
   journey: PartJourney
@@ -41,10 +42,10 @@ export type SplitFaultCode = 'nothing-leaves' | 'too-many' | 'nothing-stays'
 export interface SplitFault {
   code: SplitFaultCode
   /** the part it is about; null where it is about all of them */
-  partId: string | null
+  partId: PartId | null
 }
 /** Why a set can't be parted so; null where it can. `parts`: how many there are of each. */
-export function splitFault(parts: readonly { id: string; count: number }[], leaving: Leaving): SplitFault | null {
+export function splitFault(parts: readonly { id: PartId; count: number }[], leaving: Leaving): SplitFault | null {
   const tooMany = parts.find(({ id, count }) => (leaving.get(id) ?? 0) > count)
   if (tooMany) return { code: 'too-many', partId: tooMany.id }
   const left = parts.map(({ id, count }) => ({ count, leaves: leaving.get(id) ?? 0 }))

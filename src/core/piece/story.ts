@@ -1,9 +1,10 @@
 /** A piece's log as an account: day by day, with the section as it grew. Pure. */
-import { sectionAsOf, type CrossSection } from './section'
+import { type Entry, type EntryKind, ofKind } from '@/core/log/entry'
+import type { Day } from '@/core/measure/named'
 import { dayOf } from '@/core/measure/time'
-import { readPiece, type ReadingContext } from './journey'
-import { ofKind, type Entry, type EntryKind } from '@/core/log/entry'
+import { type ReadingContext, readPiece } from './journey'
 import type { PieceFile } from './piece'
+import { type CrossSection, sectionAsOf } from './section'
 
 export const storyFilters = {
   all: 'everything',
@@ -28,7 +29,7 @@ export interface StoryLine {
 }
 export interface StoryDay {
   /** YYYY-MM-DD in the studio's zone */
-  day: string
+  day: Day
   lines: StoryLine[]
   /** labour of all that ended this day, minutes */
   minutes: number

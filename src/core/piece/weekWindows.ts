@@ -2,16 +2,17 @@
 import { phasesOf, type Segment } from '@/core/drying/phase'
 import { windowFor } from '@/core/drying/windowFor'
 import { asLearned, type Learned } from '@/core/learn/learned'
-import type { Climate, PlanStep } from './piece'
+import type { Instant } from '@/core/measure/named'
 import type { Journey, PartJourney } from './journey'
+import type { Climate, PlanStep } from './piece'
 
 export interface WeekWindow {
   journey: Journey
   part: PartJourney
   step: PlanStep
   segments: Segment[]
-  opens: string | null
-  closes: string | null
+  opens: Instant | null
+  closes: Instant | null
 }
 
 /** Windows of steps ended since `sinceMs`, oldest first. */

@@ -2,12 +2,12 @@
  * Other ways to the same part, each with what it changes: the other school, another paint, another topcoat, a quicker look,
  * only what is on the shelf. Pure.
  */
-import { paintCodes, type FamilyCode } from '@/core/craft/families'
-import { lookCodes, type LookCode } from '@/core/craft/looks'
-import { schoolCodes, schools, type HouseMethod, type SchoolCode } from '@/core/craft/method'
 import { contrast } from '@/core/craft/colour'
-import { planFinish, type Colour, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
-import { topcoatCodes, type TopcoatCode } from '@/core/craft/topcoats'
+import { type FamilyCode, paintCodes } from '@/core/craft/families'
+import { type LookCode, lookCodes } from '@/core/craft/looks'
+import { type HouseMethod, type SchoolCode, schoolCodes, schools } from '@/core/craft/method'
+import { type TopcoatCode, topcoatCodes } from '@/core/craft/topcoats'
+import { type Colour, type FinishablePart, type FinishWish, planFinish, type PlannedStep } from '@/core/finish/planFinish'
 import type { Shelf } from './amounts'
 import { figuresOf, type HouseResources, type PlanFigures } from './figures'
 

@@ -1,5 +1,5 @@
 /** What steps take from the shelf. Amounts in ml, or g for wax; pure. */
-import { getFamily, isPaint, type FamilyCode } from '@/core/craft/families'
+import { type FamilyCode, getFamily, isPaint } from '@/core/craft/families'
 import { componentsOf } from '@/core/craft/mixes'
 import type { PlannedStep } from '@/core/finish/planFinish'
 

@@ -1,11 +1,11 @@
 /** What a plan asks: hours, days, money, materials, a hand, an awkward hour. At the reference climate; pure. */
-import { demandsOf, type RiskCode, type Skill } from '@/core/finish/demands'
 import type { FamilyCode } from '@/core/craft/families'
+import { demandsOf, type RiskCode, type Skill } from '@/core/finish/demands'
 import type { PlannedStep } from '@/core/finish/planFinish'
-import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { roundMoney } from '@/core/measure/money'
+import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import type { Shelf } from './amounts'
-import { lackingOn, sumAmounts, type Amount } from './amounts'
+import { type Amount, lackingOn, sumAmounts } from './amounts'
 import { layOut } from './timeline'
 
 /** What a house has to work with. */

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
-import { planFinish, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
+import { type FinishablePart, type FinishWish, planFinish } from '@/core/finish/planFinish'
 import { mend } from './mend'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 2 }

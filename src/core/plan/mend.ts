@@ -1,8 +1,8 @@
 /** A plan grown by the steps that mend a mistake: they come first, the rest of the way stays as it was. Pure. */
 import type { HouseMethod } from '@/core/craft/method'
-import { withWindows, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
-import { remedySteps } from '@/core/finish/remedySteps'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
+import { type FinishablePart, type FinishWish, type PlannedStep, withWindows } from '@/core/finish/planFinish'
+import { remedySteps } from '@/core/finish/remedySteps'
 import type { Act } from '@/core/stack/surface'
 
 /** A step still ahead; one that mends names its snag. */

@@ -1,20 +1,21 @@
 /**
  * A whole piece in, its way out: each part's steps or why not, what the parts share, hours, days and amounts. Pure.
  */
-import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import type { FamilyCode } from '@/core/craft/families'
-import { planFinish, type FinishablePart, type FinishPlan, type FinishWish } from '@/core/finish/planFinish'
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import type { PartKind } from '@/core/craft/parts'
+import { type FinishablePart, type FinishPlan, type FinishWish, planFinish } from '@/core/finish/planFinish'
 import type { FinishRefusal } from '@/core/finish/refusals'
+import type { PartId } from '@/core/measure/named'
+import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { checkStack, type Conflict } from '@/core/stack/checkStack'
 import type { Shelf } from './amounts'
-import { lackingOn, sumAmounts, type Amount } from './amounts'
-import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
-import type { PartKind } from '@/core/craft/parts'
-import { listShared, layOut, type SharedWork, type Timeline } from './timeline'
+import { type Amount, lackingOn, sumAmounts } from './amounts'
+import { layOut, listShared, type SharedWork, type Timeline } from './timeline'
 
 export interface PieceWish {
   parts: readonly {
-    id: string
+    id: PartId
     kind?: PartKind | undefined
     facts: FinishablePart
     wish: FinishWish
@@ -26,14 +27,14 @@ export interface PieceWish {
   shelf?: Shelf
 }
 export interface PartPlan {
-  id: string
+  id: PartId
   plan: FinishPlan
   /** what the stack check still says of the plan: advice alone */
   conflicts: Conflict[]
 }
 export interface PiecePlan {
   parts: PartPlan[]
-  refused: { id: string; refusal: FinishRefusal }[]
+  refused: { id: PartId; refusal: FinishRefusal }[]
   timeline: Timeline
   /** what several parts have worked in one go */
   shared: SharedWork[]

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { defaultMethod } from '@/core/craft/method'
 import type { FamilyCode } from '@/core/craft/families'
-import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
+import { defaultMethod } from '@/core/craft/method'
+import { type FinishablePart, type FinishWish, planFinish, type PlannedStep } from '@/core/finish/planFinish'
 import { checkStack } from '@/core/stack/checkStack'
 import { findFromShelf, listAlternatives } from './alternatives'
-import { figuresOf, noMeans, type HouseResources } from './figures'
+import { figuresOf, type HouseResources, noMeans } from './figures'
 import { planPiece } from './planPiece'
 import { differenceOf, replan } from './replan'
 

@@ -3,20 +3,20 @@
  * in. Pure; nothing done is ever asked for twice.
  */
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { getOperation } from '@/core/craft/operations'
 import {
-  planFinish,
-  toSteps,
-  withWindows,
   type FinishablePart,
   type FinishWish,
+  planFinish,
   type PlannedStep,
+  toSteps,
+  withWindows,
 } from '@/core/finish/planFinish'
 import type { FinishRefusal } from '@/core/finish/refusals'
-import { getOperation } from '@/core/craft/operations'
+import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { checkStack } from '@/core/stack/checkStack'
 import type { Act } from '@/core/stack/surface'
-import { amountDifference, type Amount } from './amounts'
-import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
+import { type Amount, amountDifference } from './amounts'
 import { layOut } from './timeline'
 
 const colourless = (act: Act) => ['intake', 'repair', 'prep', 'prime'].includes(getOperation(act.operation).stage)

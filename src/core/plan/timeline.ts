@@ -3,13 +3,14 @@
  * nobody works. Minutes since midnight before the first day, at the reference climate; pure and deterministic.
  */
 import { getOperation } from '@/core/craft/operations'
+import { type PartKind, undersideFirst } from '@/core/craft/parts'
 import { filmMinutes } from '@/core/drying/windowFor'
-import { undersideFirst, type PartKind } from '@/core/craft/parts'
 import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PartId } from '@/core/measure/named'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 
 export interface Slotted {
-  partId: string
+  partId: PartId
   /** position in the part's steps */
   index: number
   start: number
@@ -28,7 +29,7 @@ export interface Timeline {
   awkward: number
 }
 export interface TimedPart {
-  id: string
+  id: PartId
   /** says which of two parts that could begin is turned up first */
   kind?: PartKind | undefined
   steps: readonly PlannedStep[]
@@ -152,7 +153,7 @@ export function layOut(
 /** Alike steps of several parts worked in one go: one set-up, one mix, one clean-up. */
 export interface SharedWork {
   step: PlannedStep
-  partIds: string[]
+  partIds: PartId[]
   savedMinutes: number
 }
 

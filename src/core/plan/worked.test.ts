@@ -6,9 +6,9 @@ import { describe, expect, test } from 'vitest'
 import { getFamily } from '@/core/craft/families'
 import { getLook } from '@/core/craft/looks'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { getOperation } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
 import type { FinishablePart, FinishWish, PlannedStep } from '@/core/finish/planFinish'
-import { getOperation } from '@/core/craft/operations'
 import { planPiece } from './planPiece'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { netOf, priceFor, PriceImpossible, taxOf, type PriceInput, type Tax, type Wish } from './priceFor'
+import { netOf, priceFor, PriceImpossible, type PriceInput, type Tax, taxOf, type Wish } from './priceFor'
 
 const plain: PriceInput = {
   costs: [

@@ -4,20 +4,20 @@
  */
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
-import { chooseTopcoat, coverOf, isPrimed, looksOf, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
 import { curingOf, findStepWindow } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
+import { chooseTopcoat, coverOf, type FinishablePart, type FinishWish, isPrimed, looksOf } from '@/core/finish/planFinish'
 import {
-  endingRules,
-  meetingRules,
   type ConflictCode,
   type EndingRule,
+  endingRules,
   type Intent,
   type MeetingRule,
+  meetingRules,
   type Remedy,
   type Severity,
 } from './rules'
-import { afterAct, foundSurface, isLaid, type Act, type SurfaceState } from './surface'
+import { type Act, afterAct, foundSurface, isLaid, type SurfaceState } from './surface'
 
 export interface Conflict {
   code: ConflictCode

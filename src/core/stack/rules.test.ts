@@ -1,10 +1,10 @@
 /** Every rule fires on the mistake it is for, and says nothing of the same plan without the mistake. */
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
-import { planFinish, type FinishablePart, type FinishWish, type PlannedStep } from '@/core/finish/planFinish'
 import type { OperationCode } from '@/core/craft/operations'
+import { type FinishablePart, type FinishWish, planFinish, type PlannedStep } from '@/core/finish/planFinish'
 import { checkStack } from './checkStack'
-import { endingRules, meetingRules, type ConflictCode } from './rules'
+import { type ConflictCode, endingRules, meetingRules } from './rules'
 import type { Act } from './surface'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }

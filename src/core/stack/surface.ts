@@ -1,13 +1,13 @@
 /**
  * What a part's surface is like after each thing done to it: the state that the stack rules look at. Pure.
  */
+import { type FamilyCode, getFamily } from '@/core/craft/families'
+import { mayHoldLead } from '@/core/craft/lead'
 import type { CautionCode, CheckCode, OperationCode } from '@/core/craft/operations'
 import { getOperation } from '@/core/craft/operations'
-import type { Film } from '@/core/measure/film'
-import { getFamily, type FamilyCode } from '@/core/craft/families'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import type { Colour, FinishablePart } from '@/core/finish/planFinish'
-import { mayHoldLead } from '@/core/craft/lead'
+import type { Film } from '@/core/measure/film'
 
 /** One thing done or to be done on a part; a planned step is one. */
 export interface Act {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { drawCoat } from './drawCoat'
 import type { Lot } from './drawFromLots'
-import { productFor, lotsInTurn, shelfOf, unitPricesOf, type Product, type ShelfLot } from './product'
+import { lotsInTurn, type Product, productFor, type ShelfLot, shelfOf, unitPricesOf } from './product'
 
 const lot = (id: string, remaining: number, over: Partial<Lot> = {}): Lot => ({
   id,

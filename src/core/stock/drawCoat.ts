@@ -1,6 +1,6 @@
 /** What a coat or a mix took from the shelf: the tin in hand first, then the others in turn. Amounts in ml or g; pure. */
 import { roundMoney } from '@/core/measure/money'
-import { drawFromLots, type Draw, type Lot } from './drawFromLots'
+import { type Draw, drawFromLots, type Lot } from './drawFromLots'
 
 export interface Taken {
   draws: Draw[]

@@ -1,13 +1,14 @@
 /** What a draw takes from which lot, and costs. Amounts in ml or g, money in minor units; pure. */
 import { roundMoney } from '@/core/measure/money'
+import type { Instant, LotId } from '@/core/measure/named'
 
 export interface Lot {
-  id: string
+  id: LotId
   size: number
   remaining: number
   price: number
-  openedAt: string | null
-  boughtAt: string
+  openedAt: Instant | null
+  boughtAt: Instant
 }
 export interface Draw {
   lot: string

@@ -1,10 +1,11 @@
 /** A tin on the shelf: its family, its colour where it has one, its size and price. Size in ml or g, money in minor units. */
 import type { FamilyCode } from '@/core/craft/families'
+import type { ProductId } from '@/core/measure/named'
 import type { Shelf } from '@/core/plan/amounts'
 import { compareLots, type Lot } from './drawFromLots'
 
 export interface Product {
-  id: string
+  id: ProductId
   name: string
   family: FamilyCode
   colourName: string | null
@@ -16,12 +17,12 @@ export interface Product {
 
 /** One tin as it was bought, with what is left in it. */
 export interface ShelfLot extends Lot {
-  productId: string
+  productId: ProductId
   /** what is stamped on it */
   code: string | null
 }
 /** The tins of a product that have something in them, the one to reach for first. */
-export const lotsInTurn = (lots: readonly ShelfLot[], productId: string): ShelfLot[] =>
+export const lotsInTurn = (lots: readonly ShelfLot[], productId: ProductId): ShelfLot[] =>
   lots.filter((lot) => lot.productId === productId && lot.remaining > 0).sort(compareLots)
 
 /** The tin to reach for: the family and colour wanted, else the family alone; null where the shelf has none. */

@@ -4,8 +4,8 @@
  */
 import { paintCodes } from '@/core/craft/families'
 import { lookCodes } from '@/core/craft/looks'
-import { codesOf, existingFinishes, substrates, uses, type SubstrateCode } from '@/core/craft/parts'
-import { planFinish, type FinishablePart, type FinishWish } from '@/core/finish/planFinish'
+import { codesOf, existingFinishes, type SubstrateCode, substrates, uses } from '@/core/craft/parts'
+import { type FinishablePart, type FinishWish, planFinish } from '@/core/finish/planFinish'
 import { checkStack } from '@/core/stack/checkStack'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }

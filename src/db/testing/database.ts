@@ -3,7 +3,7 @@ import { randomBytes } from 'node:crypto'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { usualHours } from '@/core/measure/workingHours'
-import { asStudio, makePool, types, type Client } from '@/db/pool'
+import { asStudio, type Client, makePool, types } from '@/db/pool'
 import { saveStudio, type StudioDraft } from '@/db/studio'
 
 export const templateName = 'itinerum_template'

@@ -1,14 +1,14 @@
 /** One whole piece with a row in every table, for tests: ids are fresh each time. */
 import { v7 as uuidv7 } from 'uuid'
 import type { Piece, Plan } from '@/core/piece/piece'
+import { addCalendarFeed } from '@/db/calendarFeed'
+import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
 import { addPhoto } from '@/db/photo'
-import { addRecipe } from '@/db/recipe'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
+import { addRecipe } from '@/db/recipe'
 import { digestOf, takeDelivery } from '@/db/sent'
-import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
-import { addCalendarFeed } from '@/db/calendarFeed'
 import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
 

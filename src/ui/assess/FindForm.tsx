@@ -3,10 +3,11 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { assess, sureShare, type Findings, type KnownPart } from '@/core/assess/assess'
-import { assessTestCodes, getAssessTest, signCodes, signs, type AssessTestCode } from '@/core/assess/tests'
-import { codesOf, existingFinishes, getExistingFinish, type ExistingFinishCode } from '@/core/craft/parts'
+import { assess, type Findings, type KnownPart, sureShare } from '@/core/assess/assess'
+import { type AssessTestCode, assessTestCodes, getAssessTest, signCodes, signs } from '@/core/assess/tests'
 import { leadFindings, mayHoldLead } from '@/core/craft/lead'
+import { codesOf, type ExistingFinishCode, existingFinishes, getExistingFinish } from '@/core/craft/parts'
+import type { PartId, PieceId } from '@/core/measure/named'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, Trouble } from '@/ui/form/Field'
 import { useWrite } from '@/ui/form/useWrite'
@@ -14,8 +15,8 @@ import { riskWords } from '@/words/assess'
 import { TestDrawing } from './TestDrawing'
 
 interface Props {
-  pieceId: string
-  part: KnownPart & { id: string }
+  pieceId: PieceId
+  part: KnownPart & { id: PartId }
 }
 
 export function FindForm({ pieceId, part }: Props) {

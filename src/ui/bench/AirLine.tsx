@@ -1,9 +1,9 @@
 'use client'
 /** The air as it was last read, and a new reading: every window follows. */
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import Link from 'next/link'
 import type { Room } from '@/core/climate/rooms'
 import type { Reading } from '@/core/drying/windowFor'
 import { readingInput, type ReadingText } from '@/core/input/entry'

@@ -2,15 +2,15 @@
 /** Checks put off until later: each is asked again until it is answered. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { type CardContext, toStepCard } from '@/core/bench/stepCard'
 import { checkOf } from '@/core/craft/checks'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
+import { useMoment } from '@/ui/form/useMoment'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { checkAsks, checkHows } from '@/words/checks'
 import { stepTitle } from '@/words/craft'
 import { SnagForm } from './SnagForm'
-import { toStepCard, type CardContext } from '@/core/bench/stepCard'
-import { useMoment } from '@/ui/form/useMoment'
 
 export function ChecksToDo({ journeys, around }: { journeys: readonly Journey[]; around: CardContext }) {
   const pending = journeys

@@ -2,6 +2,7 @@
 /** When it really began and ended: two ends on the line from the start of the clock to now, by hand or by arrow keys. */
 import { Slider } from 'radix-ui'
 import { useState } from 'react'
+import type { Instant } from '@/core/measure/named'
 import { useHouse } from '@/ui/form/house'
 import { clockTime, spanWords } from '@/words/time'
 
@@ -12,9 +13,9 @@ export function ClockEnds({
   nowMs,
   finish,
 }: {
-  startedAt: string
+  startedAt: Instant
   nowMs: number
-  finish: (at: string, minutes: number) => void
+  finish: (at: Instant, minutes: number) => void
 }) {
   const { zone } = useHouse()
   const startMs = Date.parse(startedAt)

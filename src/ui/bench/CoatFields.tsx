@@ -2,10 +2,10 @@
 /** The fields of a coat: from which mix or tin, how much, how thick, with what; the rest behind one more fold. */
 import type { FieldPath, UseFormReturn } from 'react-hook-form'
 import type { CoatPlan } from '@/core/bench/coatPlan'
+import { codesOf } from '@/core/craft/parts'
 import { parseAmount } from '@/core/input/amount'
 import type { CoatText } from '@/core/input/entry'
 import { sheens } from '@/core/log/entry'
-import { codesOf } from '@/core/craft/parts'
 import { films } from '@/core/measure/film'
 import { AreaField, ChoiceField, pairs, TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'

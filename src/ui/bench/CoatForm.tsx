@@ -2,32 +2,33 @@
 /** What went on: a sentence first, as it is usual; the fields behind it for what was different. */
 import { Dialog } from 'radix-ui'
 import { useRef, useState } from 'react'
-import { useWatch, type UseFormReturn } from 'react-hook-form'
+import { type UseFormReturn, useWatch } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import type { CoatPlan } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { Reading } from '@/core/drying/windowFor'
 import { coatInput, type CoatText } from '@/core/input/entry'
+import type { EntryId, Instant } from '@/core/measure/named'
 import { Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { StepPhoto } from '@/ui/photo/AddPhotos'
-import { cautionWords, cardName } from '@/words/craft'
+import { cardName, cautionWords } from '@/words/craft'
 import { coatWords } from '@/words/stock'
 import { CoatFields } from './CoatFields'
-import { Question, Verdicts, type Judged } from './Verdicts'
+import { type Judged, Question, Verdicts } from './Verdicts'
 
 const chips = ['Covered well', 'Needs one more', 'Ran a little', 'Patchy, drying light'] as const
 
 interface Props {
   card: StepCard
   plan: CoatPlan
-  endedAt: string
+  endedAt: Instant
   air: Reading | null
   judge: (verdict: Judged) => void
 }
 
-const coatText = ({ card, plan, endedAt, air }: Props, entryId: string): CoatText => ({
+const coatText = ({ card, plan, endedAt, air }: Props, entryId: EntryId): CoatText => ({
   entryId,
   pieceId: card.pieceId,
   partId: card.partId,

@@ -1,8 +1,9 @@
 'use client'
 /** The one thing to do now: its section sawn at the edge of the screen, its figure large enough for two metres. */
-import { ranMinutes } from '@/core/log/labour'
 import Link from 'next/link'
+import type { StepCard } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
+import { ranMinutes } from '@/core/log/labour'
 import { Section } from '@/ui/drawing/Section'
 import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
@@ -11,7 +12,6 @@ import { checkAsks, checkHows } from '@/words/checks'
 import { cautionWords, pastWords, reasonWords, stepTitle, withWhat } from '@/words/craft'
 import { windowFigure, windowWords } from '@/words/window'
 import { StepActions } from './StepActions'
-import type { StepCard } from '@/core/bench/stepCard'
 
 export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
   const nowMs = useNow()

@@ -4,25 +4,26 @@
  * asked in its own words. The usual coat is one tap more; what was different is opened; what is wrong becomes a snag.
  */
 import { Dialog } from 'radix-ui'
-import { createContext, useCallback, useContext, useState, type ReactNode } from 'react'
+import { createContext, type ReactNode, useCallback, useContext, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { Reading } from '@/core/drying/windowFor'
 import type { StepCard } from '@/core/bench/stepCard'
-import { Sheet } from '@/ui/frame/Sheet'
+import type { Reading } from '@/core/drying/windowFor'
+import type { Instant } from '@/core/measure/named'
 import { isKey, useTapGuard } from '@/ui/form/useTapGuard'
+import { Sheet } from '@/ui/frame/Sheet'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { cardName, stepTitle } from '@/words/craft'
 import { CoatForm } from './CoatForm'
 import { SnagForm } from './SnagForm'
-import { Question, Verdicts, type Judged } from './Verdicts'
+import { type Judged, Question, Verdicts } from './Verdicts'
 
-type Open = (card: StepCard, endedAt: string, only?: 'coat') => void
+type Open = (card: StepCard, endedAt: Instant, only?: 'coat') => void
 const DoneSheetContext = createContext<Open>(() => undefined)
 /** Opens the sheet for a step that ended at a moment; nothing opens where there is nothing to say. */
 export const useDoneSheet = (): Open => useContext(DoneSheetContext)
 
 export function DoneSheetProvider({ air, children }: { air: Reading | null; children: ReactNode }) {
-  const [open, setOpen] = useState<{ card: StepCard; endedAt: string } | null>(null)
+  const [open, setOpen] = useState<{ card: StepCard; endedAt: Instant } | null>(null)
   const show = useCallback<Open>(
     (card, endedAt, only) => setOpen(card.coat || card.check ? { card: only ? { ...card, check: null } : card, endedAt } : null),
     [],
@@ -37,7 +38,7 @@ export function DoneSheetProvider({ air, children }: { air: Reading | null; chil
 
 interface Props {
   card: StepCard
-  endedAt: string
+  endedAt: Instant
   air: Reading | null
   done: () => void
 }

@@ -1,13 +1,14 @@
 'use client'
 /** What a finger finds on a drying part, and what helps it dry: one tap each. */
 import { v7 as uuidv7 } from 'uuid'
-import { ofKind } from '@/core/log/entry'
-import { useOutbox } from '@/ui/outbox/useOutbox'
 import type { WindowView } from '@/core/bench/stepCard'
+import { ofKind } from '@/core/log/entry'
+import type { PartId, PieceId } from '@/core/measure/named'
+import { useOutbox } from '@/ui/outbox/useOutbox'
 
 export interface FeelOn {
-  pieceId: string
-  partId: string
+  pieceId: PieceId
+  partId: PartId
   name: string
   /** lead is possible, or stripper is on: no heat */
   noHeat: boolean

@@ -2,10 +2,10 @@
 /** What it would cost to stop now: each window that would be gone by the time work begins again. */
 import { useState } from 'react'
 import { ifStopped, nextMorning } from '@/core/bench/ifStopped'
-import type { WorkingHours } from '@/core/measure/workingHours'
-import type { Journey } from '@/core/piece/journey'
 import { getRemedy } from '@/core/craft/remedies'
 import { dayAfter, dayOf, instantOf, minuteOfDay, wallTimeOf, weekdayOf } from '@/core/measure/time'
+import type { WorkingHours } from '@/core/measure/workingHours'
+import type { Journey } from '@/core/piece/journey'
 import { TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { stepTitle } from '@/words/craft'

@@ -6,8 +6,9 @@ import type { UseFormReturn } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import type { CoatPlan, MixPlan } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
-import { componentsOf, type Component } from '@/core/craft/mixes'
+import { type Component, componentsOf } from '@/core/craft/mixes'
 import { mixInput, type MixText } from '@/core/input/entry'
+import type { LotId, ProductId } from '@/core/measure/named'
 import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useMoment } from '@/ui/form/useMoment'
@@ -36,10 +37,10 @@ export function MixButton(props: Props) {
   )
 }
 
-const lotsOf = (making: MixPlan, productId: string) => making.products.find(({ id }) => id === productId)?.lots ?? []
+const lotsOf = (making: MixPlan, productId: ProductId) => making.products.find(({ id }) => id === productId)?.lots ?? []
 
 /** A component as it is likely taken: its product, and of that the tin to reach for first. */
-function likelyFrom(component: Component, making: MixPlan): { productId: string; lotId: string } {
+function likelyFrom(component: Component, making: MixPlan): { productId: ProductId; lotId: LotId } {
   const productId = (component.family && making.likely[component.family]) ?? ''
   return { productId, lotId: lotsOf(making, productId)[0]?.id ?? '' }
 }

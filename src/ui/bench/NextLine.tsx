@@ -1,14 +1,14 @@
 'use client'
 /** A step that can be done too: its section as a chip, its words, its buttons. */
-import { ranMinutes } from '@/core/log/labour'
 import Link from 'next/link'
+import type { StepCard } from '@/core/bench/stepCard'
+import { ranMinutes } from '@/core/log/labour'
 import { Section } from '@/ui/drawing/Section'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
 import { pastWords, stepTitle } from '@/words/craft'
 import { windowWords } from '@/words/window'
 import { StepActions } from './StepActions'
-import type { StepCard } from '@/core/bench/stepCard'
 
 export function NextLine({ card, why, late }: { card: StepCard; why: string; late: boolean }) {
   const nowMs = useNow()

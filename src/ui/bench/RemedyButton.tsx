@@ -1,11 +1,11 @@
 'use client'
 /** A window was missed: what makes up for it goes into the plan with one tap. */
 import { useState } from 'react'
+import type { StepCard } from '@/core/bench/stepCard'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
+import { useMoment } from '@/ui/form/useMoment'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { mendIds } from './mendIds'
-import type { StepCard } from '@/core/bench/stepCard'
-import { useMoment } from '@/ui/form/useMoment'
 
 export function RemedyButton({ card, remedy: code }: { card: StepCard; remedy: RemedyCode }) {
   const { send } = useOutbox()

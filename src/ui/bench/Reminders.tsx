@@ -1,7 +1,7 @@
 'use client'
 /** Told before a window opens and before it closes: on the page, as a sound, as a notification where the browser may. */
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { Toast } from 'radix-ui'
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { dueReminders, type Reminder } from '@/core/bench/reminders'
 import type { Journey } from '@/core/piece/journey'
 import { useHouse } from '@/ui/form/house'

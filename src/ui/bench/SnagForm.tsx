@@ -1,31 +1,32 @@
 'use client'
 /** Something is wrong: what, where, how bad. The likeliest first; the plan grows by what mends it. */
 import { useId, useState } from 'react'
-import { getRemedy, remedyCodes, type RemedyCode } from '@/core/craft/remedies'
-import { severities, type Mark, type SnagSeverity } from '@/core/log/entry'
 import type { StepCard } from '@/core/bench/stepCard'
-import type { Photo } from '@/core/piece/piece'
 import type { CheckCode } from '@/core/craft/operations'
+import { getRemedy, type RemedyCode, remedyCodes } from '@/core/craft/remedies'
 import type { Answer } from '@/core/input/issues'
+import { type Mark, severities, type SnagSeverity } from '@/core/log/entry'
+import type { EntryId, Instant, PhotoId, StepId } from '@/core/measure/named'
+import type { Photo } from '@/core/piece/piece'
+import { PartDrawing } from '@/ui/drawing/PartDrawing'
 import { AreaField, ChoiceField, pairs, Trouble } from '@/ui/form/Field'
 import { useMoment } from '@/ui/form/useMoment'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { MarkOnPhoto } from '@/ui/photo/MarkOnPhoto'
+import { Picture } from '@/ui/photo/Picture'
 import { spotWords } from '@/words/checks'
 import { issueWords } from '@/words/issues'
 import { mendIds } from './mendIds'
-import { PartDrawing } from '@/ui/drawing/PartDrawing'
-import { Picture } from '@/ui/photo/Picture'
 
 export interface SnagOn extends Pick<
   StepCard,
   'pieceId' | 'pieceName' | 'partId' | 'partName' | 'kind' | 'count' | 'face' | 'likely' | 'photos'
 > {
   /** the check that found it */
-  failed: { entryId: string; stepId: string; checkCode: CheckCode } | null
+  failed: { entryId: EntryId; stepId: StepId; checkCode: CheckCode } | null
 }
 
-export function SnagForm({ on, at, done }: { on: SnagOn; at?: string; done: () => void }) {
+export function SnagForm({ on, at, done }: { on: SnagOn; at?: Instant; done: () => void }) {
   const { send } = useOutbox()
   const [ids, setIds] = useState(() => mendIds())
   const [code, setCode] = useState<RemedyCode | ''>('')
@@ -159,7 +160,7 @@ function OnPhoto({ photos, mark, set }: { photos: readonly Photo[]; mark: Mark |
   const [chosen, setChosen] = useState<string | null>(null)
   const photo = photos.find(({ id }) => id === chosen)
   if (photos.length === 0) return null
-  const choose = (id: string) => {
+  const choose = (id: PhotoId) => {
     setChosen(chosen === id ? null : id)
     set(null)
   }

@@ -1,23 +1,24 @@
 'use client'
 /** One tap starts, one ends; pausing; what was forgotten is typed or dragged: "it took 35 min". */
 import { useState } from 'react'
+import type { StepCard } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
 import { parseMinutes } from '@/core/input/fields'
 import { isForgotten, ranMinutes } from '@/core/log/labour'
+import type { Instant } from '@/core/measure/named'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { useTapGuard } from '@/ui/form/useTapGuard'
+import { StepPhoto } from '@/ui/photo/AddPhotos'
 import { useNow } from '@/ui/time/now'
 import { stepTitle } from '@/words/craft'
 import { issueWords } from '@/words/issues'
 import { spanWords } from '@/words/time'
-import { StepPhoto } from '@/ui/photo/AddPhotos'
 import { ClockEnds } from './ClockEnds'
 import { useDoneSheet } from './DoneSheet'
 import { MixButton } from './MixSheet'
+import { RemedyButton } from './RemedyButton'
 import { SectionTimer } from './SectionTimer'
 import { useStep } from './useStep'
-import { RemedyButton } from './RemedyButton'
-import type { StepCard } from '@/core/bench/stepCard'
 
 export function StepActions({ card, large = false }: { card: StepCard; large?: boolean }) {
   const step = useStep(card)
@@ -35,7 +36,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
   const forgotten = status === 'running' && isForgotten(ran, card.step.minutes)
   const phase = card.window ? phaseAt(card.window.segments, nowMs) : null
 
-  const finish = (at: string, minutes: string) => {
+  const finish = (at: Instant, minutes: string) => {
     showDone(card, at)
     void step.end(at, minutes)
     setAsking(false)

@@ -2,13 +2,14 @@
 /** A step's clock as this device knows it: what the page was told, and what was tapped here since. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { outsideOf } from '@/core/drying/phase'
-import type { Entry } from '@/core/log/entry'
-import { advance, untouchedClock, workIn, type StepClock } from '@/core/log/labour'
-import { cardName } from '@/words/craft'
-import { useOutbox } from '@/ui/outbox/useOutbox'
-import type { IssueCode } from '@/core/input/issues'
 import type { StepCard } from '@/core/bench/stepCard'
+import { outsideOf } from '@/core/drying/phase'
+import type { IssueCode } from '@/core/input/issues'
+import type { Entry } from '@/core/log/entry'
+import { advance, type StepClock, untouchedClock, workIn } from '@/core/log/labour'
+import type { Instant } from '@/core/measure/named'
+import { useOutbox } from '@/ui/outbox/useOutbox'
+import { cardName } from '@/words/craft'
 
 /** The card's clock with what was written on this device since, read by the core. */
 function clockOf(card: StepCard, entries: readonly Entry[]): StepClock {
@@ -55,7 +56,7 @@ export function useStep(card: StepCard) {
     },
     pause: () => said(send('pauseStep', { entryId: uuidv7(), ...on, at: now().toISOString() }, `Paused: ${name}`)),
     resume: () => said(send('resumeStep', { entryId: uuidv7(), ...on, at: now().toISOString() }, `Taken up again: ${name}`)),
-    end: (at: string, minutes: string) => said(send('endStep', { entryId: ids.end, ...on, at, minutes }, `Ended: ${name}`)),
+    end: (at: Instant, minutes: string) => said(send('endStep', { entryId: ids.end, ...on, at, minutes }, `Ended: ${name}`)),
     leaveOut: () =>
       said(send('leaveOutStep', { entryId: ids.leave, ...on, at: now().toISOString(), note: '' }, `Left out: ${name}`)),
     // whoever helped, it was not the hands at this device

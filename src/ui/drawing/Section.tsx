@@ -2,7 +2,7 @@
  * The section: a part's finish as if its edge had been sawn through. The corner is where hands wear it, so wear shows there.
  * One drawing from a 24-pixel chip to a full screen; colours are the paints' own.
  */
-import type { Layer, CrossSection as SectionModel } from '@/core/piece/section'
+import type { CrossSection as SectionModel, Layer } from '@/core/piece/section'
 import { sectionWords } from '@/words/section'
 
 const size = 240

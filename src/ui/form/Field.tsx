@@ -1,6 +1,6 @@
 'use client'
 /** A labelled field: hint, trouble and input tied together for eyes and readers alike. */
-import { useId, type ComponentProps, type ReactNode, type Ref } from 'react'
+import { type ComponentProps, type ReactNode, type Ref, useId } from 'react'
 
 interface Shell {
   label: ReactNode

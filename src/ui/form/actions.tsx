@@ -1,6 +1,6 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
-import { createContext, useContext, type ReactNode } from 'react'
+import { createContext, type ReactNode, useContext } from 'react'
 import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry'
 import type {
   CalendarText,
@@ -13,21 +13,21 @@ import type {
   RoomText,
   StudioText,
 } from '@/core/input/house'
+import type { Answer } from '@/core/input/issues'
 import type {
   AddPartText,
-  ChangePartText,
   AmendText,
+  ChangePartText,
   EndingText,
   FindingText,
   IntakeText,
   ListingText,
   MethodText,
-  RecipeText,
   PlanText,
+  RecipeText,
   SplitText,
   TakeOutText,
 } from '@/core/input/piece'
-import type { Answer } from '@/core/input/issues'
 
 type Ask<T> = (typed: T) => Promise<Answer>
 

@@ -1,6 +1,6 @@
 'use client'
 /** What every form and figure must know of the house: currency, units, zone. */
-import { createContext, useContext, type ReactNode } from 'react'
+import { createContext, type ReactNode, useContext } from 'react'
 import type { House } from '@/core/input/fields'
 import { formatMoney } from '@/core/measure/money'
 

@@ -1,8 +1,8 @@
 'use client'
 /** A form over one of the core's schemas: checked here as the server will check it, kept as it was typed, sent once. */
-import { useEffect, useState } from 'react'
-import { get, useForm, type DefaultValues, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form'
 import { zodResolver } from '@hookform/resolvers/zod'
+import { useEffect, useState } from 'react'
+import { type DefaultValues, type FieldPath, type FieldValues, get, useForm, type UseFormReturn } from 'react-hook-form'
 import type { z } from 'zod'
 import type { Answer } from '@/core/input/issues'
 import { useWrite } from './useWrite'

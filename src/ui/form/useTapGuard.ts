@@ -1,6 +1,6 @@
 'use client'
 /** A second tap that lands where another button has just come to stand was meant for the one before: it does nothing. */
-import { useCallback, useEffect, useState, type MouseEvent } from 'react'
+import { type MouseEvent, useCallback, useEffect, useState } from 'react'
 
 /** as long as the second half of a double tap may take */
 const calmMs = 400

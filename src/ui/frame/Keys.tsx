@@ -1,7 +1,7 @@
 'use client'
 /** Keys for whoever works at a keyboard: each presses the button that carries it; `?` shows them. They can be put off. */
 import { useEffect, useRef, useState } from 'react'
-import { keyWords, type KeyCode } from '@/words/keys'
+import { type KeyCode, keyWords } from '@/words/keys'
 
 const offKey = 'itinerum.keys'
 const isOff = () => localStorage.getItem(offKey) === 'off'

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import type { Instant } from '@/core/measure/named'
 import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -11,7 +12,7 @@ import { dateWords } from '@/words/time'
 
 const fresh = () => [...crypto.getRandomValues(new Uint8Array(24))].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 
-export function CalendarForm({ feeds }: { feeds: readonly { id: string; madeAt: string }[] }) {
+export function CalendarForm({ feeds }: { feeds: readonly { id: string; madeAt: Instant }[] }) {
   const { makeCalendar, revokeCalendar } = useActions()
   const make = useWrite(makeCalendar)
   const revoke = useWrite(revokeCalendar)

@@ -2,13 +2,13 @@
 /** The house: what it reckons in, what it wants an hour to be worth, how it is taxed. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { studioInput, type StudioText } from '@/core/input/house'
 import type { Studio } from '@/core/house/studio'
+import { studioInput, type StudioText } from '@/core/input/house'
 import { moneyText } from '@/core/measure/money'
 import { useActions } from '@/ui/form/actions'
-import { minuteWords } from '@/words/time'
 import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { minuteWords } from '@/words/time'
 
 const percent = (share: number) => String(Math.round(share * 100_000) / 1000)
 /** Monday first, by the number a date gives its day. */

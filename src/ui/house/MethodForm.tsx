@@ -2,7 +2,7 @@
 /** The house method: where good painters disagree, what this house does. A piece may depart from it at the plan desk. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { schoolCodes, schools, type HouseMethod } from '@/core/craft/method'
+import { type HouseMethod, schoolCodes, schools } from '@/core/craft/method'
 import { methodInput } from '@/core/input/piece'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, pairs, Trouble } from '@/ui/form/Field'

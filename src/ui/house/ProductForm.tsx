@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { families, isPaint, unitOf, type FamilyCode } from '@/core/craft/families'
+import { families, type FamilyCode, isPaint, unitOf } from '@/core/craft/families'
 import { productInput, type ProductText } from '@/core/input/house'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'

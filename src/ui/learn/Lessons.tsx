@@ -2,8 +2,9 @@
 /** What this studio has seen of drying, beside the label: how often, how far, and taken up only on purpose. */
 import { useRouter } from 'next/navigation'
 import { v7 as uuidv7 } from 'uuid'
-import { getFamily, type FamilyCode } from '@/core/craft/families'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
 import type { Learned } from '@/core/learn/learned'
+import type { Instant } from '@/core/measure/named'
 import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -25,7 +26,7 @@ export interface FigureLine {
   p50: number
   p80: number
   count: number
-  at: string
+  at: Instant
 }
 /** fewer than this, and it is early to believe them */
 const enough = 3

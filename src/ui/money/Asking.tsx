@@ -1,7 +1,7 @@
 /** A piece still here: what to ask through a channel, the highest bid it would have stood, and why a price is odd. */
 import Link from 'next/link'
-import type { Piece } from '@/core/piece/piece'
 import { boughtIn, floorAbove, type Ledger, type PricingTerms } from '@/core/piece/ledger'
+import type { Piece } from '@/core/piece/piece'
 import type { Price } from '@/core/price/priceFor'
 import { PriceScale } from './PriceScale'
 

@@ -2,7 +2,7 @@
 import type { SalesChannel } from '@/core/house/studio'
 import { outcomes } from '@/core/log/entry'
 import type { Ending } from '@/core/piece/journey'
-import { boughtIn, earnedBy, taxFor, type Ledger, type PricingTerms } from '@/core/piece/ledger'
+import { boughtIn, earnedBy, type Ledger, type PricingTerms, taxFor } from '@/core/piece/ledger'
 import { taxOf } from '@/core/price/priceFor'
 import { capital } from '@/words/text'
 import { dateWords, hoursWords } from '@/words/time'

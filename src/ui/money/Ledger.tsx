@@ -1,6 +1,6 @@
 /** What a piece costs, in one table: so far, and when its plan is done; and what the sums leave out. */
-import type { LedgerKind, Ledger as Book, LeftOut } from '@/core/piece/ledger'
 import { getFamily } from '@/core/craft/families'
+import type { Ledger as Book, LedgerKind, LeftOut } from '@/core/piece/ledger'
 import { ledgerWords } from '@/words/piece'
 import { hoursWords } from '@/words/time'
 

@@ -4,11 +4,12 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { SalesChannel } from '@/core/house/studio'
-import { endingInput, listingInput, type EndingText, type ListingText } from '@/core/input/piece'
+import { endingInput, type EndingText, listingInput, type ListingText } from '@/core/input/piece'
 import { outcomes } from '@/core/log/entry'
-import type { Concern, ConcernCode } from '@/core/piece/leaving'
 import { moneyText, parseMoney, roundMoney } from '@/core/measure/money'
+import type { ChannelId, PieceId } from '@/core/measure/named'
 import { dayOf } from '@/core/measure/time'
+import type { Concern, ConcernCode } from '@/core/piece/leaving'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -17,10 +18,10 @@ import { useNow } from '@/ui/time/now'
 import { concernWords } from '@/words/concerns'
 
 interface Props {
-  pieceId: string
+  pieceId: PieceId
   channels: readonly SalesChannel[]
   ask: number | null
-  channelId: string
+  channelId: ChannelId
   /** what is not done about it */
   concerns: readonly Concern[]
 }
@@ -144,7 +145,7 @@ export function EndingForm({ pieceId, channels, ask, channelId, concerns }: Prop
   )
 }
 
-function feesText(price: number | null, channels: readonly SalesChannel[], channelId: string, currency: string): string {
+function feesText(price: number | null, channels: readonly SalesChannel[], channelId: ChannelId, currency: string): string {
   const channel = channels.find(({ id }) => id === channelId)
   return price === null || !channel ? '' : moneyText(roundMoney(price * channel.feeShare) + channel.feeFixed, currency)
 }

@@ -1,13 +1,13 @@
 'use client'
 /** What is on this device and not stored yet; nothing to see where all of it is. Refused entries wait for a decision. */
 import { useState } from 'react'
+import type { Kept } from '@/outbox/store'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
-import { capital } from '@/words/text'
 import { issueWords } from '@/words/issues'
+import { capital } from '@/words/text'
 import { loggedWords } from '@/words/time'
 import { useOutboxState } from './outbox'
-import type { Kept } from '@/outbox/store'
 
 export function OutboxLine() {
   const { kept, reachable } = useOutboxState()

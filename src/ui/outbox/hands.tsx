@@ -1,13 +1,14 @@
 'use client'
 /** Whose hands are at this device: chosen once, remembered here, written beside every entry. */
-import { createContext, useContext, useMemo, type ReactNode } from 'react'
+import { createContext, type ReactNode, useContext, useMemo } from 'react'
 import type { Person } from '@/core/house/studio'
+import type { PersonId } from '@/core/measure/named'
 import { useStored } from '@/ui/form/useStored'
 
 interface Hands {
   people: readonly Person[]
-  personId: string | null
-  choose: (personId: string | null) => void
+  personId: PersonId | null
+  choose: (personId: PersonId | null) => void
 }
 const HandsContext = createContext<Hands>({ people: [], personId: null, choose: () => undefined })
 export const useHands = (): Hands => useContext(HandsContext)

@@ -1,9 +1,9 @@
 'use client'
 /** The outbox as the interface sees it: one engine a page, its state, its verbs. */
-import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
-import { OutboxEngine, type Around, type OutboxState } from '@/outbox/engine'
+import { type Around, OutboxEngine, type OutboxState } from '@/outbox/engine'
 import type { Kept, PhotoTyped } from '@/outbox/store'
 import { useHouse } from '@/ui/form/house'
 import { useRefresh } from '@/ui/time/useRefresh'

@@ -1,7 +1,7 @@
 /** How a draft is read as the entry it will be: known once a page is open that writes. Pages that only show need none of it. */
-import type { Kept } from '@/outbox/store'
 import type { House } from '@/core/input/fields'
 import type { Entry } from '@/core/log/entry'
+import type { Kept } from '@/outbox/store'
 
 export type Read = (draft: Pick<Kept, 'action' | 'typed'>, house: House) => Entry | null
 

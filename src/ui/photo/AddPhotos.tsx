@@ -1,10 +1,11 @@
 'use client'
 /** Photographs added to a piece or to one of its parts, and the one taken at a step. */
 import { useState } from 'react'
+import type { StepCard } from '@/core/bench/stepCard'
+import type { PartId, PieceId } from '@/core/measure/named'
 import { ChoiceField, pairs } from '@/ui/form/Field'
 import { stepTitle } from '@/words/craft'
-import type { StepCard } from '@/core/bench/stepCard'
-import { PhotoPicker, usePhotos, type Chosen } from './PhotoPicker'
+import { type Chosen, PhotoPicker, usePhotos } from './PhotoPicker'
 
 const moments = { before: 'before', during: 'during', after: 'after' } as const
 type Moment = keyof typeof moments
@@ -15,10 +16,10 @@ export function AddPhotos({
   moment,
   parts,
 }: {
-  pieceId: string
+  pieceId: PieceId
   name: string
   moment: Moment
-  parts: readonly { id: string; name: string }[]
+  parts: readonly { id: PartId; name: string }[]
 }) {
   const photos = usePhotos()
   const [when, setWhen] = useState(moment)

@@ -2,14 +2,15 @@
 /** Photographs on their way: each onto this device first, then to the server, with an id of its own so that a second try is the same. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import type { Instant } from '@/core/measure/named'
+import type { PhotoTyped } from '@/outbox/store'
 import { type PhotoSent } from '@/ui/outbox/outbox'
 import { useOutbox } from '@/ui/outbox/useOutbox'
-import type { PhotoTyped } from '@/outbox/store'
 
 export interface Chosen {
   id: string
   file: File
-  at: string
+  at: Instant
 }
 type State = 'sending' | PhotoSent
 

@@ -1,7 +1,7 @@
 'use client'
 /** A piece's photographs in the order they were taken, along a line of time; each opens large, with the next one key away. */
 import { Dialog } from 'radix-ui'
-import { useRef, useState, type KeyboardEvent } from 'react'
+import { type KeyboardEvent, useRef, useState } from 'react'
 import type { Photo } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'

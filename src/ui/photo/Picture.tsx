@@ -1,8 +1,9 @@
 /** A photograph as the server keeps it: in two sizes, its bytes never changing. */
 import type { ComponentProps } from 'react'
+import type { PhotoId } from '@/core/measure/named'
 
 interface Props extends Omit<ComponentProps<'img'>, 'src' | 'id'> {
-  photoId: string
+  photoId: PhotoId
   size: 'small' | 'large'
   alt: string
 }

@@ -1,11 +1,12 @@
 'use client'
 /** A part that was seen late: an apron that should have been painted as well. */
+import type { PieceId } from '@/core/measure/named'
 import { useActions } from '@/ui/form/actions'
 import { useHouse } from '@/ui/form/house'
 import { OnePartForm } from './OnePartForm'
 import { newPart } from './PartFields'
 
-export function AddPartForm({ pieceId }: { pieceId: string }) {
+export function AddPartForm({ pieceId }: { pieceId: PieceId }) {
   const { addPartToPiece } = useActions()
   const { units } = useHouse()
   return (

@@ -2,17 +2,18 @@
 /** A note or a cost, added to a piece without leaving its page. */
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { costInput, noteInput, type CostText, type NoteText } from '@/core/input/entry'
+import { costInput, type CostText, noteInput, type NoteText } from '@/core/input/entry'
 import { costKinds } from '@/core/log/entry'
-import { useOutbox } from '@/ui/outbox/useOutbox'
+import type { PieceId } from '@/core/measure/named'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useMoment } from '@/ui/form/useMoment'
+import { useOutbox } from '@/ui/outbox/useOutbox'
 
 type Kind = 'note' | 'cost'
 
-export function AddToLog({ pieceId }: { pieceId: string }) {
+export function AddToLog({ pieceId }: { pieceId: PieceId }) {
   const [open, setOpen] = useState<Kind | null>(null)
   const close = () => setOpen(null)
   return (
@@ -42,7 +43,7 @@ export function AddToLog({ pieceId }: { pieceId: string }) {
   )
 }
 
-function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
+function NoteForm({ pieceId, done }: { pieceId: PieceId; done: () => void }) {
   const { send } = useOutbox()
   const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
   const moment = useMoment(first.entryId)
@@ -65,7 +66,7 @@ function NoteForm({ pieceId, done }: { pieceId: string; done: () => void }) {
   )
 }
 
-function CostForm({ pieceId, done }: { pieceId: string; done: () => void }) {
+function CostForm({ pieceId, done }: { pieceId: PieceId; done: () => void }) {
   const { send } = useOutbox()
   const house = useHouse()
   const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))

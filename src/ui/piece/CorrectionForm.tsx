@@ -3,23 +3,24 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import type { SalesChannel } from '@/core/house/studio'
 import { correctionInput, type CorrectionText } from '@/core/input/entry'
 import type { Entry } from '@/core/log/entry'
 import { costKinds } from '@/core/log/entry'
-import type { SalesChannel } from '@/core/house/studio'
 import { moneyText } from '@/core/measure/money'
+import type { ProductId } from '@/core/measure/named'
 import { wallTimeOf } from '@/core/measure/time'
 import { useActions } from '@/ui/form/actions'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
-import { useWrite } from '@/ui/form/useWrite'
 import { useMoment } from '@/ui/form/useMoment'
+import { useWrite } from '@/ui/form/useWrite'
 
 interface Props {
   entry: Entry
   channels: readonly SalesChannel[]
-  tins: readonly { id: string; name: string }[]
+  tins: readonly { id: ProductId; name: string }[]
 }
 
 export function CorrectionForm({ entry, channels, tins }: Props) {

@@ -2,19 +2,19 @@
 /** Taking a piece in: where from, for how much, what it is made of and measures, what it looks like. Kept while typing. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { useFieldArray, type Control, type FieldPath, type UseFormRegister } from 'react-hook-form'
+import { type Control, type FieldPath, useFieldArray, type UseFormRegister } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import { intakeInput, type IntakeText } from '@/core/input/piece'
-import { sources } from '@/core/piece/piece'
-import { templates, type TemplateCode } from '@/core/piece/templates'
 import { dayOf } from '@/core/measure/time'
+import { sources } from '@/core/piece/piece'
+import { type TemplateCode, templates } from '@/core/piece/templates'
 import { useActions } from '@/ui/form/actions'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { PhotoPicker, usePhotos } from '@/ui/photo/PhotoPicker'
 import { useNow } from '@/ui/time/now'
 import { newPart, PartFields, type PartsText } from './PartFields'
-import { PhotoPicker, usePhotos } from '@/ui/photo/PhotoPicker'
 
 export function IntakeForm() {
   const house = useHouse()

@@ -1,10 +1,11 @@
 /** The log as an account, newest first. A corrected line shows what it was; every line can be put right. */
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import type { Entry } from '@/core/log/entry'
-import { historyOf } from '@/core/log/effectiveLog'
-import type { Journey } from '@/core/piece/journey'
 import type { SalesChannel } from '@/core/house/studio'
+import { historyOf } from '@/core/log/effectiveLog'
+import type { Entry } from '@/core/log/entry'
+import type { Instant, StepId } from '@/core/measure/named'
+import type { Journey } from '@/core/piece/journey'
 import { stepTitle } from '@/words/craft'
 import { entrySentence } from '@/words/log'
 import { entryWords } from '@/words/piece'
@@ -26,7 +27,7 @@ export function LogLine({
   money,
   when,
   beside,
-}: Omit<Props, 'nowMs' | 'zone'> & { entry: Entry; when: (at: string) => string; beside?: ReactNode }) {
+}: Omit<Props, 'nowMs' | 'zone'> & { entry: Entry; when: (at: Instant) => string; beside?: ReactNode }) {
   const on = entry.stepId ? findStep(journey, entry.stepId) : undefined
   const before = historyOf(entry, journey.file.log)
   const worked = entry.kind === 'ended' && entry.minutes === null ? workedOn(journey, entry.stepId) : null
@@ -69,10 +70,10 @@ export function LogLine({
 }
 
 /** Minutes that went into a step, as they were reckoned. */
-const workedOn = (journey: Journey, stepId: string | null): number | null =>
+const workedOn = (journey: Journey, stepId: StepId | null): number | null =>
   journey.parts.flatMap(({ done }) => done).find(({ step }) => step.id === stepId)?.state.minutes ?? null
 
-function findStep(journey: Journey, stepId: string) {
+function findStep(journey: Journey, stepId: StepId) {
   for (const part of [...journey.file.parts, ...journey.file.takenOut]) {
     const step = part.plan?.steps.find(({ id }) => id === stepId) ?? part.earlier.find(({ id }) => id === stepId)
     if (step) return { step, part }

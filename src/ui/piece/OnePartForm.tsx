@@ -5,13 +5,14 @@ import { useState } from 'react'
 import { z } from 'zod'
 import type { Answer } from '@/core/input/issues'
 import { partInput } from '@/core/input/piece'
+import type { PieceId } from '@/core/measure/named'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { PartFields, type PartsText, type PartText } from './PartFields'
 
 interface Props {
-  pieceId: string
+  pieceId: PieceId
   /** as it stands before anything is typed; asked for once */
   begin: () => PartText
   send: (part: PartText) => Promise<Answer>

@@ -1,6 +1,6 @@
 /** One part on its way: the section large, the next step with its buttons, what is still ahead, what is behind folded away. */
 import Link from 'next/link'
-import { faceOf, loggedCoats, photosOf, toStepCard, type CardContext } from '@/core/bench/stepCard'
+import { type CardContext, faceOf, loggedCoats, photosOf, toStepCard } from '@/core/bench/stepCard'
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
@@ -15,9 +15,9 @@ import { amountWords } from '@/words/measure'
 import { momentWords } from '@/words/time'
 import { EndConflict } from './EndConflict'
 import { MendForm } from './MendForm'
+import { type PartProps, StepsAhead, StepsBehind } from './PartSteps'
 import { PartWindow } from './PartWindow'
 import { SnagList } from './SnagList'
-import { StepsAhead, StepsBehind, type PartProps } from './PartSteps'
 
 export function PartProgress(props: PartProps) {
   const { journey, part, stock, zone, units, money, nowMs } = props

@@ -1,5 +1,5 @@
 /** The steps of a part: those ahead with their reasons, those behind with what they took. */
-import { toStepCard, type CardContext } from '@/core/bench/stepCard'
+import { type CardContext, toStepCard } from '@/core/bench/stepCard'
 import type { UnitSystem } from '@/core/measure/length'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'

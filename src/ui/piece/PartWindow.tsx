@@ -1,12 +1,12 @@
 'use client'
 /** A part's window line with its words, and where the figures come from when asked. */
+import type { WindowView } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
 import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
 import { pastWords } from '@/words/craft'
 import { windowWords } from '@/words/window'
-import type { WindowView } from '@/core/bench/stepCard'
 
 export function PartWindow({ window }: { window: WindowView | null }) {
   const nowMs = useNow()

@@ -1,16 +1,16 @@
 /** A piece in the list: its sections, where it is on its way, the next thing and when, the money in it. */
 import Link from 'next/link'
+import { outcomes } from '@/core/log/entry'
+import { dayOf } from '@/core/measure/time'
 import type { Journey } from '@/core/piece/journey'
 import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
-import { stepTitle } from '@/words/craft'
-import { capital } from '@/words/text'
-import { stageWords } from '@/words/piece'
-import { momentWords, promiseWords } from '@/words/time'
-import { dayOf } from '@/core/measure/time'
-import { windowWords } from '@/words/window'
-import { outcomes } from '@/core/log/entry'
 import { Picture } from '@/ui/photo/Picture'
+import { stepTitle } from '@/words/craft'
+import { stageWords } from '@/words/piece'
+import { capital } from '@/words/text'
+import { momentWords, promiseWords } from '@/words/time'
+import { windowWords } from '@/words/window'
 
 const journeyMarks = ['just-in', 'under-way', 'resting', 'ready', 'listed', 'ended'] as const
 

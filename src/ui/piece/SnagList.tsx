@@ -1,7 +1,7 @@
 /** What went wrong on a part: where, why, what mends it, and what it has cost so far. */
-import { severities } from '@/core/log/entry'
-import { getRemedy } from '@/core/craft/remedies'
 import { faceOf } from '@/core/bench/stepCard'
+import { getRemedy } from '@/core/craft/remedies'
+import { severities } from '@/core/log/entry'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import { snagsOf } from '@/core/piece/snags'
 import { PartDrawing } from '@/ui/drawing/PartDrawing'

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { splitInput, type SplitText } from '@/core/input/piece'
+import type { PartId, PieceId } from '@/core/measure/named'
 import { splitFault } from '@/core/piece/split'
 import { useActions } from '@/ui/form/actions'
 import { TextField, Trouble } from '@/ui/form/Field'
@@ -11,12 +12,12 @@ import { useEntryForm } from '@/ui/form/useEntryForm'
 import { splitFaultFields } from '@/words/split'
 
 interface Props {
-  piece: { id: string; name: string }
-  parts: readonly { id: string; name: string; count: number }[]
+  piece: { id: PieceId; name: string }
+  parts: readonly { id: PartId; name: string; count: number }[]
 }
 
 /** One whole article of a set: a share of each part that comes as often as it. */
-function oneOf(parts: Props['parts']): Map<string, number> {
+function oneOf(parts: Props['parts']): Map<PartId, number> {
   const times = parts.map(({ count }) => count).filter((count) => count > 1)
   const set = times.length > 0 ? Math.min(...times) : 1
   return new Map(parts.map(({ id, count }) => [id, set > 1 && count % set === 0 ? count / set : 0]))

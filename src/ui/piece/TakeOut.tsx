@@ -3,14 +3,15 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import type { PartId, PieceId } from '@/core/measure/named'
 import { useActions } from '@/ui/form/actions'
 import { TextField, Trouble } from '@/ui/form/Field'
-import { useWrite } from '@/ui/form/useWrite'
 import { useMoment } from '@/ui/form/useMoment'
+import { useWrite } from '@/ui/form/useWrite'
 
 interface Props {
-  pieceId: string
-  part: { id: string; name: string }
+  pieceId: PieceId
+  part: { id: PartId; name: string }
   out: boolean
   /** a piece has one part at least */
   alone: boolean

@@ -1,10 +1,10 @@
 'use client'
 /** Other ways to the same part: what each changes, one of them beside this one in full, one tap takes it. */
 import { useState } from 'react'
-import { getFamily, type FamilyCode } from '@/core/craft/families'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
+import type { CrossSection } from '@/core/piece/section'
 import type { Alternative, Change } from '@/core/plan/alternatives'
 import type { PlanFigures } from '@/core/plan/figures'
-import type { CrossSection } from '@/core/piece/section'
 import { changeWords } from '@/words/change'
 import { spanWords } from '@/words/time'
 import { SideBySide, type Way } from './SideBySide'

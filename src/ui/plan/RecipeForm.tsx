@@ -7,8 +7,8 @@ import type { HouseRecipe } from '@/core/house/recipe'
 import { recipeInput, type RecipeText } from '@/core/input/piece'
 import { useActions } from '@/ui/form/actions'
 import { TextField, Trouble } from '@/ui/form/Field'
-import { useWrite } from '@/ui/form/useWrite'
 import { useMoment } from '@/ui/form/useMoment'
+import { useWrite } from '@/ui/form/useWrite'
 
 export function RecipeForm({
   recipes,

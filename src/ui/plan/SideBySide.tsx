@@ -1,8 +1,8 @@
 'use client'
 /** Two ways to one part beside each other: the sections, then each figure on one line, the better of the two marked. */
 import { getFamily } from '@/core/craft/families'
-import type { PlanFigures } from '@/core/plan/figures'
 import type { CrossSection as SectionModel } from '@/core/piece/section'
+import type { PlanFigures } from '@/core/plan/figures'
 import { Section } from '@/ui/drawing/Section'
 import { useHouse, useMoney } from '@/ui/form/house'
 import { riskWords, skillWords } from '@/words/demands'

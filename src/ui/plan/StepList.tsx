@@ -8,12 +8,12 @@ import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalList
 import { CSS } from '@dnd-kit/utilities'
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
 import { useId } from 'react'
-import type { PlannedStep } from '@/core/finish/planFinish'
-import type { StepWindow } from '@/core/craft/windows'
-import type { Conflict } from '@/core/stack/checkStack'
 import { getOperation } from '@/core/craft/operations'
-import { cautionWords, checkWords, reasonWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
+import type { StepWindow } from '@/core/craft/windows'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import type { Conflict } from '@/core/stack/checkStack'
 import { conflictWords, severityWords } from '@/words/conflicts'
+import { cautionWords, checkWords, reasonWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
 import { spanWords } from '@/words/time'
 
 export interface DeskStep {

@@ -1,10 +1,11 @@
 /** A part as the plan desk holds it: its facts, what is done on it, what was wished before. */
 import type { HouseMethod } from '@/core/craft/method'
+import type { PieceId } from '@/core/measure/named'
 import type { Part, Plan, PlanStep } from '@/core/piece/piece'
 import type { TimedPart } from '@/core/plan/timeline'
 
 export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
-  pieceId: string
+  pieceId: PieceId
   done: PlanStep[]
   /** what is still ahead of it by the plan in force */
   ahead: PlanStep[]

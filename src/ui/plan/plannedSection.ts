@@ -1,7 +1,7 @@
 /** The section as it will be when a plan is done: for the drawing of looks and plans. Pure. */
 import type { FinishWish, PlannedStep } from '@/core/finish/planFinish'
 import { untouched } from '@/core/log/stepStates'
-import { sectionOf, type CrossSection } from '@/core/piece/section'
+import { type CrossSection, sectionOf } from '@/core/piece/section'
 import type { PlanPart } from './planPart'
 
 export function plannedSection(part: PlanPart, wish: FinishWish, planned: readonly PlannedStep[]): CrossSection {

@@ -1,6 +1,6 @@
 'use client'
 /** One clock for all that shows time: the server's moment first, then the device's, ticking. Tests may hold it still. */
-import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
+import { createContext, type ReactNode, useContext, useEffect, useState } from 'react'
 
 const NowContext = createContext(0)
 const BeatContext = createContext(0)

@@ -1,7 +1,7 @@
 /** What a device has written at the bench, sent in order, one at a time. Answers as every write does. */
 import { z } from 'zod'
-import { benchActions } from '@/core/input/bench'
 import { writeAtBench } from '@/app/_server/bench'
+import { benchActions } from '@/core/input/bench'
 
 const mostBytes = 32_000
 const sent = z.object({ action: z.enum(benchActions), typed: z.unknown() })

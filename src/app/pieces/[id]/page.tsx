@@ -1,5 +1,6 @@
 /** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
 import Link from 'next/link'
+import { getPieceView as getView, loadStock } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
@@ -12,9 +13,8 @@ import { AddToLog } from '@/ui/piece/AddToLog'
 import { LogList } from '@/ui/piece/LogList'
 import { PartProgress } from '@/ui/piece/PartProgress'
 import { nextWords, StageLine } from '@/ui/piece/PieceRow'
-import { dateWords, dayDateWords, hoursWords } from '@/words/time'
 import { stageWords } from '@/words/piece'
-import { getPieceView as getView, loadStock } from '@/app/_server/load'
+import { dateWords, dayDateWords, hoursWords } from '@/words/time'
 
 /** the story has the rest */
 const lastLines = 10

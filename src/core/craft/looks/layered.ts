@@ -1,5 +1,5 @@
 /** Looks made of whole layers: solid, worn, chipped, scraped. Source: the craft, section on looks. */
-import { chalky, brushed, smoothBase, base, keepApart, wornBack, topB } from './lines'
+import { base, brushed, chalky, keepApart, smoothBase, topB, wornBack } from './lines'
 import type { Look } from './look'
 
 export const layeredLooks = {

@@ -1,6 +1,6 @@
 /** Looks laid over another, last of all: dark wax, gilding. Source: the craft, section on looks. */
 import { tinted } from '@/core/craft/topcoats'
-import { hard, covering, base } from './lines'
+import { base, covering, hard } from './lines'
 import type { Look } from './look'
 
 export const overLooks = {

@@ -1,7 +1,7 @@
 /** What goes wrong with coats of colour and with wearing them back. Source: the craft; `practice` where that is silent. */
-import { again, block, clear, dust, rub, type Remedy } from './remedy'
 import { cleaned } from '@/core/craft/preparation'
 import { waxed } from '@/core/craft/topcoats'
+import { again, block, clear, dust, type Remedy, rub } from './remedy'
 
 export const colourRemedies = {
   'brush-marks': {

@@ -1,6 +1,6 @@
 /** What goes wrong with effects. Source: the craft; `practice` where that is silent. */
 import { crackled, softWash } from '@/core/craft/looks/lines'
-import { again, dust, rub, type Remedy } from './remedy'
+import { again, dust, type Remedy, rub } from './remedy'
 
 export const effectRemedies = {
   'too-rough': {

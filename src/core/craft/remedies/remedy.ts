@@ -1,6 +1,6 @@
 /** What a repair is, and the lines that several share. */
-import type { RecipeLine } from '@/core/craft/recipe'
 import { primers } from '@/core/craft/preparation'
+import type { RecipeLine } from '@/core/craft/recipe'
 import { clearLine, waxed } from '@/core/craft/topcoats'
 
 export interface Remedy {

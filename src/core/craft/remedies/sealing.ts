@@ -1,7 +1,7 @@
 /** What goes wrong with waxes, oils and clears. Source: the craft; `practice` where that is silent. */
-import { again, block, clear, dust, polish, rub, type Remedy } from './remedy'
-import { deLint, oiled, tinted, waxed } from '@/core/craft/topcoats'
 import { dewaxed, spirits } from '@/core/craft/preparation'
+import { deLint, oiled, tinted, waxed } from '@/core/craft/topcoats'
+import { again, block, clear, dust, polish, type Remedy, rub } from './remedy'
 
 export const sealingRemedies = {
   'resist-left': {

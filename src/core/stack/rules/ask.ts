@@ -1,9 +1,9 @@
 /** What the rules ask of acts and surfaces again and again. Pure. */
-import type { OperationCode } from '@/core/craft/operations'
 import { getFamily } from '@/core/craft/families'
+import type { OperationCode } from '@/core/craft/operations'
 import type { FinishablePart } from '@/core/finish/planFinish'
-import { isLaid, isPainted, type Act, type Laid, type SurfaceState } from '@/core/stack/surface'
-import type { RemedyStep, Meeting } from './rule'
+import { type Act, isLaid, isPainted, type Laid, type SurfaceState } from '@/core/stack/surface'
+import type { Meeting, RemedyStep } from './rule'
 
 export const has = (text: string | null, words: string) => text?.includes(words) ?? false
 export const thinned = (act: Act) => has(act.mix, 'water') && !has(act.mix, 'no water') && act.family !== 'casein'

@@ -1,8 +1,8 @@
 /** Colour on colour: paints, effects and wear. Source: the craft, on families and looks. */
 import { getFamily } from '@/core/craft/families'
 import { bonded, isPainted, kindOf, topLayer } from '@/core/stack/surface'
+import { allowedWater, coarse, finish, isCoat, lastPaint, lays, misted, sealedAbove, thinned, waterShare } from './ask'
 import type { MeetingRule } from './rule'
-import { thinned, misted, isCoat, lays, lastPaint, sealedAbove, coarse, waterShare, allowedWater, finish } from './ask'
 
 export const colourRules = {
   'dust-under-coat': {

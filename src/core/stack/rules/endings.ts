@@ -1,13 +1,13 @@
 /** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
-import type { OperationCode } from '@/core/craft/operations'
 import { contrast, enoughContrast } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
+import type { OperationCode } from '@/core/craft/operations'
+import { getTopcoat } from '@/core/craft/topcoats'
 import { lineApplies, mergeRecipes, timesOf } from '@/core/finish/planFinish'
 import { sealsItself } from '@/core/finish/refusals'
-import { getTopcoat } from '@/core/craft/topcoats'
 import { isTopcoat } from '@/core/stack/surface'
-import type { StackEnding, EndingRule } from './rule'
-import { lastPaint, sealedAbove, hardUse, clears, finish } from './ask'
+import { clears, finish, hardUse, lastPaint, sealedAbove } from './ask'
+import type { EndingRule, StackEnding } from './rule'
 
 export const endingRules = {
   'steps-of-the-look': {

@@ -1,10 +1,10 @@
 /** Before colour: what must be off, on and below. Source: the craft, on preparation and harm. */
+import { mayHoldLead } from '@/core/craft/lead'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { bleedsThrough } from '@/core/finish/planFinish'
-import { mayHoldLead } from '@/core/craft/lead'
 import { isPainted, kindOf, topLayer } from '@/core/stack/surface'
+import { abrasive, firstLaid, grips, has, isPrimer, lays, paintsOn } from './ask'
 import type { Meeting, MeetingRule } from './rule'
-import { has, lays, paintsOn, isPrimer, grips, firstLaid, abrasive } from './ask'
 
 /** Lead is in what is still on the part, or was found in the part itself. */
 const leadUnder = ({ part, on }: Meeting): boolean => mayHoldLead(part) && (on.filmed || part.lead === 'found')

@@ -1,12 +1,12 @@
 /** What a stack rule is, and what it is asked with. Types only. */
-import type { OperationCode } from '@/core/craft/operations'
 import type { Cover } from '@/core/craft/colour'
 import type { FamilyCode } from '@/core/craft/families'
 import type { Look } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
-import type { FinishablePart, FinishWish } from '@/core/finish/planFinish'
+import type { OperationCode } from '@/core/craft/operations'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
+import type { FinishablePart, FinishWish } from '@/core/finish/planFinish'
 import type { Act, SurfaceState } from '@/core/stack/surface'
 
 /** `stop`: it will fail. `caution`: it may, or costs more. `advice`: it will look other than hoped. */

@@ -1,8 +1,8 @@
 /** What lies over all: clears, waxes, oils and gilding. Source: the craft, on sealing. */
 import { getFamily } from '@/core/craft/families'
 import { isTopcoat, topLayer } from '@/core/stack/surface'
-import type { MeetingRule } from './rule'
 import { hasRole, ragsBurn } from './ask'
+import type { MeetingRule } from './rule'
 
 export const sealingRules = {
   'lint-under-clear': {

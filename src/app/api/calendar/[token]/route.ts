@@ -1,12 +1,12 @@
 /** The workshop's windows as a calendar that any calendar can read, with alarms; at a private address that can be revoked. */
 import { createHash } from 'node:crypto'
 import ical, { ICalAlarmType } from 'ical-generator'
+import { loadWorkshop } from '@/app/_server/load'
+import { withStudio } from '@/app/_server/session'
 import { listReminders } from '@/core/bench/reminders'
 import { isCalendarFeed } from '@/db/calendarFeed'
 import { stepTitle } from '@/words/craft'
 import { loggedWords } from '@/words/time'
-import { loadWorkshop } from '@/app/_server/load'
-import { withStudio } from '@/app/_server/session'
 
 /** A time zone that says nothing but UTC: what an empty calendar holds, for it must hold one thing. */
 const utc = [

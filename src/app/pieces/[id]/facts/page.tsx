@@ -1,5 +1,5 @@
-import { FactsForm } from '@/ui/piece/FactsForm'
 import { getPieceView } from '@/app/_server/load'
+import { FactsForm } from '@/ui/piece/FactsForm'
 
 export const metadata = { title: 'Facts' }
 

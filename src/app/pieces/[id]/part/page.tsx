@@ -1,5 +1,5 @@
-import { AddPartForm } from '@/ui/piece/AddPartForm'
 import { getPieceView } from '@/app/_server/load'
+import { AddPartForm } from '@/ui/piece/AddPartForm'
 
 export const metadata = { title: 'Add a part' }
 

@@ -1,18 +1,19 @@
 /** The record of a piece, composed for paper: what it is, its layers bottom up, what was done, its care. */
 import Link from 'next/link'
+import { getPieceView } from '@/app/_server/load'
 import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
-import { areaOfPart } from '@/core/piece/area'
-import { sectionOf } from '@/core/piece/section'
 import { formatArea, type UnitSystem } from '@/core/measure/length'
+import type { Instant } from '@/core/measure/named'
+import { areaOfPart } from '@/core/piece/area'
 import type { PartJourney } from '@/core/piece/journey'
+import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
+import { Picture } from '@/ui/photo/Picture'
 import { PrintButton } from '@/ui/piece/PrintButton'
 import { stepTitle, withWhat } from '@/words/craft'
 import { laidWords } from '@/words/stock'
 import { dateWords, spanWords } from '@/words/time'
-import { getPieceView } from '@/app/_server/load'
-import { Picture } from '@/ui/photo/Picture'
 
 export const metadata = { title: 'Record' }
 
@@ -22,7 +23,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
   const shown = [photos.find(({ moment }) => moment === 'before'), photos.findLast(({ moment }) => moment === 'after')].filter(
     (photo) => photo !== undefined,
   )
-  const date = (instant: string) => dateWords(instant, studio.zone)
+  const date = (instant: Instant) => dateWords(instant, studio.zone)
   const uses = journey.parts.map(({ use }) => use?.times.opens ?? null)
   const usable = uses.every((at) => at !== null) ? uses.sort().at(-1) : undefined
   return (
@@ -80,7 +81,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
 }
 
 /** One part: its section, and everything that was done on it, by whatever plan, in the order it was done. */
-function PartRecord({ part, units, date }: { part: PartJourney; units: UnitSystem; date: (instant: string) => string }) {
+function PartRecord({ part, units, date }: { part: PartJourney; units: UnitSystem; date: (instant: Instant) => string }) {
   const { part: facts, done } = part
   // a coat may be written down on a step that nobody ended
   const loose = part.steps.filter(({ state }) => state.status !== 'done' && state.coats.length > 0)

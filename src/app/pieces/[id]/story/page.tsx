@@ -1,15 +1,15 @@
 /** The piece's story: its log as an account, day by day, with the section growing along it. */
 import Link from 'next/link'
+import { getPieceView } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
-import { storyFilters, storyOf, type StoryFilter } from '@/core/piece/story'
+import { dayOf } from '@/core/measure/time'
+import { type StoryFilter, storyFilters, storyOf } from '@/core/piece/story'
 import { Section } from '@/ui/drawing/Section'
 import { PhotoStrip, type StripPhoto } from '@/ui/photo/PhotoStrip'
 import { stripOf } from '@/ui/photo/stripOf'
-import { dayOf } from '@/core/measure/time'
 import { LogLine } from '@/ui/piece/LogList'
 import { PrintButton } from '@/ui/piece/PrintButton'
 import { clockTime, dayWords, spanWords } from '@/words/time'
-import { getPieceView } from '@/app/_server/load'
 
 export const metadata = { title: 'Its story' }
 

@@ -1,16 +1,16 @@
 /** The way still ahead of a piece: every part's steps in one painter's days, and what they take from the shelf. */
-import { isAhead } from '@/core/log/stepStates'
 import Link from 'next/link'
+import { getPieceView, loadProducts } from '@/app/_server/load'
 import { getFamily } from '@/core/craft/families'
+import { isAhead } from '@/core/log/stepStates'
+import { dayAfter, dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'
 import { sumAmounts } from '@/core/plan/amounts'
 import { layOut, listShared } from '@/core/plan/timeline'
 import { productFor } from '@/core/stock/product'
-import { dayAfter, minuteOfDay, weekdayOf, dayOf } from '@/core/measure/time'
-import { amountWords } from '@/words/measure'
 import { stepTitle } from '@/words/craft'
+import { amountWords } from '@/words/measure'
 import { capital } from '@/words/text'
 import { dayWords, hoursOfWork, hoursWords, minuteWords } from '@/words/time'
-import { getPieceView, loadProducts } from '@/app/_server/load'
 
 export const metadata = { title: 'Its way' }
 

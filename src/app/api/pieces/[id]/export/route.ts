@@ -1,10 +1,10 @@
 /** A piece's whole log in an open format: JSON with its plans, or CSV a line an entry, corrections and all. */
 import Papa from 'papaparse'
 import { z } from 'zod'
-import { formatMoney } from '@/core/measure/money'
-import { logTable } from '@/words/logTable'
 import { findPieceView } from '@/app/_server/load'
 import { loadHouse } from '@/app/_server/session'
+import { formatMoney } from '@/core/measure/money'
+import { logTable } from '@/words/logTable'
 
 const fileName = (name: string, as: string) =>
   `${name

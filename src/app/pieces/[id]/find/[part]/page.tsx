@@ -1,8 +1,8 @@
 /** What is on a part: the tests, one after another, the most telling first. */
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
-import { FindForm } from '@/ui/assess/FindForm'
 import { getPieceView } from '@/app/_server/load'
+import { FindForm } from '@/ui/assess/FindForm'
 
 export const metadata = { title: 'What is on it' }
 

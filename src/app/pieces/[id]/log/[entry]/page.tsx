@@ -1,12 +1,12 @@
 /** One entry of the log, to be put right. */
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
+import { getPieceView, loadProducts } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import { CorrectionForm, StrikeButton } from '@/ui/piece/CorrectionForm'
 import { entrySentence } from '@/words/log'
 import { entryWords } from '@/words/piece'
 import { momentWords } from '@/words/time'
-import { getPieceView, loadProducts } from '@/app/_server/load'
 
 export const metadata = { title: 'Put right' }
 

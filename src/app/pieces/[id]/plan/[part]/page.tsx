@@ -1,15 +1,15 @@
 /** The plan desk of one part. */
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
-import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
-import { aheadOn, doneOn } from '@/core/piece/facts'
-import { areaOfPart } from '@/core/piece/area'
-import { shelfOf, unitPricesOf } from '@/core/stock/product'
-import { formatArea } from '@/core/measure/length'
-import { PlanForm } from '@/ui/plan/PlanForm'
-import { listRecipes } from '@/db/recipe'
-import { withStudio } from '@/app/_server/session'
 import { getPieceView, loadStock } from '@/app/_server/load'
+import { withStudio } from '@/app/_server/session'
+import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
+import { formatArea } from '@/core/measure/length'
+import { areaOfPart } from '@/core/piece/area'
+import { aheadOn, doneOn } from '@/core/piece/facts'
+import { shelfOf, unitPricesOf } from '@/core/stock/product'
+import { listRecipes } from '@/db/recipe'
+import { PlanForm } from '@/ui/plan/PlanForm'
 
 export const metadata = { title: 'Choose a finish' }
 
