@@ -165,6 +165,7 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       name: 'Loft',
       currency: 'GBP',
       zone: 'Europe/London',
+      locale: 'en-GB',
       units: 'metric',
       hourRate: '18',
       overheadRate: '1',

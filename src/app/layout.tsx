@@ -35,7 +35,7 @@ const actions = { ...bench, ...correct, ...houseActions, ...leaving, ...parts, .
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { studio, people } = await loadHouse()
-  const { name, currency, units, zone } = studio
+  const { name, currency, units, zone, locale } = studio
   const kept = (await cookies()).get('theme')?.value
   const theme: Theme | null = kept === 'light' || kept === 'dark' ? kept : null
   return (
@@ -46,7 +46,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
         </a>
         <StyleNonce nonce={(await headers()).get('x-nonce')} />
         <SectionTextures />
-        <HouseProvider house={{ currency, units, zone }}>
+        <HouseProvider house={{ currency, units, zone, locale }}>
           <ActionsProvider actions={actions}>
             <NowProvider startMs={startOf()}>
               <HandsProvider people={people}>

@@ -3,6 +3,8 @@ import { loadBench } from '@/app/_server/load'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
+import { listHouseChoices } from '@/ui/house/houseChoices'
+import { StartForm } from '@/ui/house/StartForm'
 import { Offline } from '@/ui/outbox/Offline'
 
 export const metadata = { title: 'Bench' }
@@ -12,8 +14,14 @@ export default async function Bench() {
   const pages = ['/', '/pieces', '/shelf', '/air', ...data.files.map(({ piece }) => `/pieces/${piece.id}`)]
   return (
     <>
-      {data.files.length === 0 ? <FirstSteps studio={await loadStudio()} tins={data.lots.length} /> : <BenchView data={data} />}
+      {data.files.length === 0 ? <Begin tins={data.lots.length} /> : <BenchView data={data} />}
       <Offline pages={pages} />
     </>
   )
+}
+
+async function Begin({ tins }: { tins: number }) {
+  const studio = await loadStudio()
+  const start = studio.kept ? null : <StartForm studio={studio} {...listHouseChoices(studio.zone)} />
+  return <FirstSteps {...{ studio, start, tins }} />
 }

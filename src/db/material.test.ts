@@ -172,7 +172,14 @@ describe('a mix', () => {
       mix,
       volume: String(volume),
     }
-    return benchWrites.mixBatch.entry(mixInput.parse({ ...typed, productId, lotId: '', from: [{ productId, lotId: '' }] }))
+    return benchWrites.mixBatch.entry(
+      mixInput({ currency: 'GBP', units: 'metric', zone: 'UTC', locale: 'en-GB' }).parse({
+        ...typed,
+        productId,
+        lotId: '',
+        from: [{ productId, lotId: '' }],
+      }),
+    )
   }
 
   test('takes its share of paint from the tin, and its coats share what that cost', async () => {

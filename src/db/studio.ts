@@ -4,7 +4,9 @@ import { families } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { codesOf } from '@/core/craft/parts'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
+import { unitSystems } from '@/core/measure/length'
 import type { ProductId, StudioId } from '@/core/measure/named'
+import { locales } from '@/core/measure/number'
 import type { Product } from '@/core/stock/product'
 import type { Client } from './pool'
 import { many, maybe, one, query } from './rows'
@@ -22,7 +24,8 @@ const studioRow = z
     name: z.string(),
     currency: z.string(),
     zone: z.string(),
-    units: z.enum(['metric', 'imperial']),
+    locale: z.enum(locales).catch('en-GB'),
+    units: z.enum(unitSystems),
     hourRate: z.number(),
     overheadRate: z.number(),
     taxMode: z.enum(['none', 'inclusive', 'margin']),
@@ -46,7 +49,7 @@ const studioRow = z
 const ownStudio = query(
   'the studio',
   studioRow,
-  `select id, name, currency, zone, units, hour_rate as "hourRate", overhead_rate as "overheadRate", tax_mode as "taxMode",
+  `select id, name, currency, zone, locale, units, hour_rate as "hourRate", overhead_rate as "overheadRate", tax_mode as "taxMode",
           tax_share as "taxShare", wish_kind as "wishKind", wish_value as "wishValue", haggle_share as haggle, price_step as step,
           works_from as "from", works_to as "to", works_days as days, method,
           kept_at is not null as kept
@@ -63,6 +66,7 @@ const studioValues = (s: StudioDraft) => {
     s.name,
     s.currency,
     s.zone,
+    s.locale,
     s.units,
     s.hourRate,
     s.overheadRate,
@@ -81,11 +85,11 @@ const studioValues = (s: StudioDraft) => {
 /** Makes the studio, or brings its facts up to date; the same call twice leaves the same row. */
 export async function saveStudio(client: Client, studio: StudioDraft): Promise<void> {
   await client.query(
-    `insert into studio (id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind,
+    `insert into studio (id, name, currency, zone, locale, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind,
                          wish_value, haggle_share, price_step, works_from, works_to, works_days, kept_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, now())
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, now())
      on conflict (id) do update set
-       name = excluded.name, currency = excluded.currency, zone = excluded.zone, units = excluded.units,
+       name = excluded.name, currency = excluded.currency, zone = excluded.zone, locale = excluded.locale, units = excluded.units,
        hour_rate = excluded.hour_rate, overhead_rate = excluded.overhead_rate, tax_mode = excluded.tax_mode,
        tax_share = excluded.tax_share, wish_kind = excluded.wish_kind, wish_value = excluded.wish_value,
        haggle_share = excluded.haggle_share, price_step = excluded.price_step, works_from = excluded.works_from, works_to = excluded.works_to,

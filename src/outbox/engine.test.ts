@@ -4,7 +4,7 @@ import { entryFromText } from '@/core/input/bench'
 import { OutboxEngine } from './engine'
 import { forget, listKept } from './store'
 
-const house = { currency: 'GBP', units: 'metric', zone: 'Europe/London' } as const
+const house = { currency: 'GBP', units: 'metric', zone: 'Europe/London', locale: 'en-GB' } as const
 const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
 const note = (n: number, words = 'Written') => ({
   entryId: uuid(n),

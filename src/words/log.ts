@@ -5,9 +5,12 @@ import { leadFindings } from '@/core/craft/lead'
 import { existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
 import { getRemedy } from '@/core/craft/remedies'
 import { type Change, costKinds, type Entry, severities, sheens } from '@/core/log/entry'
+import { formatAmount, type Measuring } from '@/core/measure/amount'
+import { formatArea } from '@/core/measure/length'
 import type { ChannelId, RoomId } from '@/core/measure/named'
 import { sources } from '@/core/piece/piece'
 import { checkAsks, spotWords, touchWords, verdictWords } from './checks'
+import { airWords } from './measure'
 import { ledgerWords } from './piece'
 import { spanWords } from './time'
 
@@ -15,6 +18,8 @@ export interface LogWords {
   channels: readonly { id: ChannelId; name: string }[]
   rooms?: readonly { id: RoomId; name: string }[]
   money: (minor: number) => string
+  /** how amounts and figures are written */
+  house: Measuring
 }
 
 /** What a changed fact is called, and how its value is said. */
@@ -35,7 +40,7 @@ const facts: Record<string, { words: string; say?: Readonly<Record<string, unkno
   use: { words: 'where it will live', say: uses },
   bleeds: { words: 'a test patch bled', say: { true: 'yes', false: 'no' } },
   knots: { words: 'knots' },
-  areaM2: { words: 'painted area, m²' },
+  areaM2: { words: 'painted area' },
   stands: { words: 'part', say: { in: 'of the piece', out: 'taken out' } },
 }
 const tests: Record<string, { words: string; say?: Readonly<Record<string, unknown>> }> = Object.fromEntries(
@@ -45,9 +50,9 @@ const tests: Record<string, { words: string; say?: Readonly<Record<string, unkno
   ]),
 )
 
-function valueWords(name: string, value: string, { rooms, money }: LogWords): string {
+function valueWords(name: string, value: string, { rooms, money, house }: LogWords): string {
   if (name === 'expected' && /^\d+$/.test(value)) return money(Number(value))
-  if (name === 'areaM2') return Number(value).toFixed(2)
+  if (name === 'areaM2') return formatArea(Number(value), house)
   if (name === 'roomId') return rooms?.find(({ id }) => id === value)?.name ?? 'another room'
   const said = (facts[name]?.say ?? tests[name]?.say)?.[value]
   if (typeof said === 'string') return said
@@ -67,7 +72,7 @@ function changeWords(detail: Change, words: LogWords): string {
 
 /** What a kind of entry tells beside what it is; in the order it is read. */
 function factsOf(entry: Entry, words: LogWords): (string | null | undefined | false)[] {
-  const { channels, money } = words
+  const { channels, money, house } = words
   const channel = 'channelId' in entry ? channels.find(({ id }) => id === entry.channelId)?.name : null
   switch (entry.kind) {
     case 'started':
@@ -92,18 +97,20 @@ function factsOf(entry: Entry, words: LogWords): (string | null | undefined | fa
       ]
     }
     case 'mixed':
-      return [`${entry.batch.volume} ${entry.batch.unit} of ${entry.batch.mix}`, money(entry.money)]
+      return [`${formatAmount(entry.batch.volume, entry.batch.unit, house)} of ${entry.batch.mix}`, money(entry.money)]
     case 'coat': {
       const { coat } = entry
       return [
-        `${coat.amount} ${coat.unit} ${getFamily(coat.family).words}`,
+        `${formatAmount(coat.amount, coat.unit, house)} ${getFamily(coat.family).words}`,
         coat.mix,
         coat.applicator,
         coat.batchId && 'from a mix',
         coat.film !== 'normal' && `${coat.film} film`,
         coat.sheen && sheens[coat.sheen],
         coat.place,
-        entry.temperature !== null && entry.humidity !== null && `${entry.temperature} °C, ${entry.humidity} %`,
+        entry.temperature !== null &&
+          entry.humidity !== null &&
+          airWords({ temperature: entry.temperature, humidity: entry.humidity }, house),
         money(entry.money),
       ]
     }

@@ -1,8 +1,9 @@
 /** A piece's log as rows a spreadsheet shows: words, figures with their units in the heading, the wall's own time. */
 import { getFamily } from '@/core/craft/families'
 import type { Person } from '@/core/house/studio'
+import type { House } from '@/core/input/fields'
 import type { Entry } from '@/core/log/entry'
-import { moneyText } from '@/core/measure/money'
+import { plainMoney } from '@/core/measure/money'
 import { wallTimeOf } from '@/core/measure/time'
 import { stepsOf } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
@@ -11,24 +12,24 @@ import { entrySentence, type LogWords } from './log'
 import { entryWords } from './piece'
 
 interface Around extends LogWords {
-  currency: string
-  zone: string
+  house: House
   people: readonly Person[]
 }
 type Row = Record<string, string | number>
 
 /** Every entry, corrected and struck ones too, oldest first; each row has every column. */
 export function logTable(file: PieceFile, around: Around): Row[] {
+  const { currency, zone } = around.house
   const steps = stepsOf(file)
   const parts = new Map([...file.parts, ...file.takenOut].map(({ id, name }) => [id, name]))
   const line = new Map(file.log.map(({ id }, k) => [id, k + 1]))
   return file.log.map((entry, k): Row => {
     const step = entry.stepId === null ? undefined : steps.get(entry.stepId)
     const used = usedIn(entry)
-    const money = (minor: number | undefined) => (minor === undefined ? '' : moneyText(minor, around.currency))
+    const money = (minor: number | undefined) => (minor === undefined ? '' : plainMoney(minor, currency))
     return {
       Line: k + 1,
-      [`When (${around.zone})`]: wallTimeOf(entry.at, around.zone).replace('T', ' '),
+      [`When (${zone})`]: wallTimeOf(entry.at, zone).replace('T', ' '),
       What: entryWords[entry.kind],
       Part: (entry.partId && parts.get(entry.partId)) ?? '',
       Step: step ? stepTitle(step) : '',
@@ -38,8 +39,8 @@ export function logTable(file: PieceFile, around: Around): Row[] {
       Amount: used?.amount ?? '',
       Unit: used?.unit ?? '',
       Mix: used?.mix ?? '',
-      [`Money, ${around.currency}`]: money('money' in entry ? entry.money : undefined),
-      [`Fees, ${around.currency}`]: money('fees' in entry ? entry.fees : undefined),
+      [`Money, ${currency}`]: money('money' in entry ? entry.money : undefined),
+      [`Fees, ${currency}`]: money('fees' in entry ? entry.fees : undefined),
       'Temperature, °C': 'temperature' in entry ? (entry.temperature ?? '') : '',
       'Humidity, %': 'humidity' in entry ? (entry.humidity ?? '') : '',
       Said: entrySentence(entry, around),

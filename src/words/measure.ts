@@ -1,6 +1,8 @@
 /** Shapes and lengths in words. */
 import { type FamilyCode, unitOf } from '@/core/craft/families'
-import { formatVolume, type UnitSystem } from '@/core/measure/length'
+import { formatAmount, type Measuring } from '@/core/measure/amount'
+import type { UnitSystem } from '@/core/measure/length'
+import { formatNumber, type Writing } from '@/core/measure/number'
 import type { Shape } from '@/core/measure/surfaceArea'
 
 export const shapeWords: Record<Shape, string> = {
@@ -20,5 +22,19 @@ export const lengthWords: Record<string, string> = {
 }
 
 /** An amount of a product as it is measured out: wax by weight, all else by volume. */
-export const amountWords = (family: FamilyCode, amount: number, units: UnitSystem): string =>
-  unitOf(family) === 'g' ? `${Math.round(amount)} g` : formatVolume(amount, units)
+export const amountWords = (family: FamilyCode, amount: number, house: Measuring): string =>
+  formatAmount(amount, unitOf(family), house)
+
+/** "21.5 °C, 48 %": degrees and shares of damp are the same in every house. */
+export const airWords = ({ temperature, humidity }: { temperature: number; humidity: number }, writing: Writing): string =>
+  `${formatNumber(temperature, writing, 1)} °C, ${formatNumber(humidity, writing, 0)} %`
+
+/** "× 1.25" */
+export const timesWords = (factor: number, writing: Writing): string => `× ${formatNumber(factor, writing, 2, 2)}`
+
+/** What a studio measures in. */
+export const unitWords: Record<UnitSystem, string> = {
+  metric: 'centimetres, millilitres, grams',
+  imperial: 'inches, imperial pints, ounces',
+  us: 'inches, US pints and quarts, ounces',
+}

@@ -2,23 +2,24 @@
 import type { CoatPlan } from '@/core/bench/coatPlan'
 import { getFamily } from '@/core/craft/families'
 import type { CoatText } from '@/core/input/entry'
+import type { House } from '@/core/input/fields'
 import type { Batch } from '@/core/log/batch'
 import type { CoatFigures } from '@/core/log/entry'
-import { formatVolume, type UnitSystem } from '@/core/measure/length'
+import { type AmountUnit, formatAmount, type Measuring } from '@/core/measure/amount'
 import type { ShelfLot } from '@/core/stock/product'
 import { momentWords } from './time'
 
 /** "Tin 4417, 310 ml left" */
-export const lotWords = ({ code, remaining, openedAt }: ShelfLot, unit: string): string =>
-  `${code ? `Tin ${code}` : 'A tin'}, ${Math.round(remaining)} ${unit} left${openedAt ? '' : ', not opened'}`
+export const lotWords = ({ code, remaining, openedAt }: ShelfLot, unit: AmountUnit, house: Measuring): string =>
+  `${code ? `Tin ${code}` : 'A tin'}, ${formatAmount(remaining, unit, house)} left${openedAt ? '' : ', not opened'}`
 
 /** "paint : water 1 : 1, 180 ml left, good until 14:20" */
-export const batchWords = ({ mix, left, unit, goodUntil, madeAt }: Batch, zone: string, nowMs: number): string =>
+export const batchWords = ({ mix, left, unit, goodUntil, madeAt }: Batch, house: House, nowMs: number): string =>
   [
     mix,
-    `mixed ${momentWords(madeAt, zone, nowMs)}`,
-    `${Math.round(left)} ${unit} left`,
-    goodUntil && `good until ${momentWords(goodUntil, zone, nowMs)}`,
+    `mixed ${momentWords(madeAt, house, nowMs)}`,
+    `${formatAmount(left, unit, house)} left`,
+    goodUntil && `good until ${momentWords(goodUntil, house, nowMs)}`,
   ]
     .filter(Boolean)
     .join(', ')
@@ -40,14 +41,7 @@ export function coatWords(said: Partial<CoatText>, plan: CoatPlan): string {
 }
 
 /** "clay paint, 80 ml, paint : water 1 : 1, bristle brush": a coat as a record tells it. */
-export const laidWords = ({ family, amount, unit, mix, applicator, film, place }: CoatFigures, units: UnitSystem): string =>
-  [
-    getFamily(family).words,
-    unit === 'g' ? `${amount} g` : formatVolume(amount, units),
-    mix,
-    applicator,
-    film === 'normal' ? null : `${film} film`,
-    place,
-  ]
+export const laidWords = ({ family, amount, unit, mix, applicator, film, place }: CoatFigures, house: Measuring): string =>
+  [getFamily(family).words, formatAmount(amount, unit, house), mix, applicator, film === 'normal' ? null : `${film} film`, place]
     .filter(Boolean)
     .join(', ')

@@ -1,50 +1,69 @@
-/** Times in words, on the studio's wall. */
+/** Times in words, on the studio's wall, as its country writes them. */
 import type { Day, Instant } from '@/core/measure/named'
-import { dayOf, daysBetween, wallTimeOf } from '@/core/measure/time'
+import { formatNumber, type Locale, type Writing } from '@/core/measure/number'
+import { dayOf, daysBetween } from '@/core/measure/time'
 import type { WorkingHours } from '@/core/measure/workingHours'
 
-/** "14:20". */
-export const clockTime = (instant: Instant, zone: string): string => wallTimeOf(instant, zone).slice(11)
+/** Where the clock hangs, and how it is written. */
+export interface Wall extends Writing {
+  zone: string
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>()
+/** A format of Intl, made once. */
+export function dateFormat(locale: Locale, zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = `${locale} ${zone} ${JSON.stringify(options)}`
+  const known = formats.get(key)
+  if (known) return known
+  const made = new Intl.DateTimeFormat(locale, { timeZone: zone, ...options })
+  formats.set(key, made)
+  return made
+}
+const written = (instant: Instant, { zone, locale }: Wall, options: Intl.DateTimeFormatOptions): string =>
+  dateFormat(locale, zone, options).format(new Date(instant))
+/** a day is the same in every zone */
+const writtenDay = (day: Day, { locale }: Writing, options: Intl.DateTimeFormatOptions): string =>
+  written(`${day}T12:00:00.000Z`, { zone: 'UTC', locale }, options)
+
+const monthAndDay = { day: 'numeric', month: 'short' } as const
+const fullDate = { ...monthAndDay, year: 'numeric' } as const
+
+/** "14:20", "2:20 pm". */
+export const clockTime = (instant: Instant, wall: Wall): string => written(instant, wall, { timeStyle: 'short' })
 
 /** "14:20", "tomorrow 9:00", "Thu 14:20", "3 Dec", seen from `nowMs`. */
-export function momentWords(instant: Instant, zone: string, nowMs: number): string {
+export function momentWords(instant: Instant, wall: Wall, nowMs: number): string {
   const now = new Date(nowMs).toISOString()
-  const days = daysBetween(dayOf(now, zone), dayOf(instant, zone))
-  const time = clockTime(instant, zone)
+  const days = daysBetween(dayOf(now, wall.zone), dayOf(instant, wall.zone))
+  const time = clockTime(instant, wall)
   if (days === 0) return time
   if (days === 1) return `tomorrow ${time}`
   if (days === -1) return `yesterday ${time}`
-  const format = (options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...options }).format(new Date(instant))
-  if (days > 0 && days < 7) return `${format({ weekday: 'short' })} ${time}`
-  const sameYear = now.slice(0, 4) === instant.slice(0, 4)
-  return format(sameYear ? { day: 'numeric', month: 'short' } : { day: 'numeric', month: 'short', year: 'numeric' })
+  if (days > 0 && days < 7) return `${written(instant, wall, { weekday: 'short' })} ${time}`
+  return written(instant, wall, now.slice(0, 4) === instant.slice(0, 4) ? monthAndDay : fullDate)
 }
 
 /** For lists of what happened: always with its time, "18 Nov 14:20". */
-export function loggedWords(instant: Instant, zone: string, nowMs: number): string {
-  const words = momentWords(instant, zone, nowMs)
-  return words.endsWith(clockTime(instant, zone)) ? words : `${words} ${clockTime(instant, zone)}`
+export function loggedWords(instant: Instant, wall: Wall, nowMs: number): string {
+  const words = momentWords(instant, wall, nowMs)
+  const time = clockTime(instant, wall)
+  return words.endsWith(time) ? words : `${words} ${time}`
 }
 
 /** "3 Dec 2026". */
-export const dateWords = (instant: Instant, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(instant))
+export const dateWords = (instant: Instant, wall: Wall): string => written(instant, wall, fullDate)
 
 /** "3 Dec 2026", of a day on the wall: the same in every zone. */
-export const dayDateWords = (day: Day): string => dateWords(`${day}T12:00:00.000Z`, 'UTC')
+export const dayDateWords = (day: Day, writing: Writing): string => writtenDay(day, writing, fullDate)
 
 /** "today", "tomorrow", "Thursday", "3 Dec": a day to come, or past, seen from `today`. */
-export function promiseWords(day: Day, today: Day): string {
+export function promiseWords(day: Day, today: Day, writing: Writing): string {
   const days = daysBetween(today, day)
   if (days === 0) return 'today'
   if (days === 1) return 'tomorrow'
   if (days === -1) return 'yesterday'
-  const format = (options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options }).format(new Date(`${day}T12:00:00.000Z`))
-  if (days > 0 && days < 7) return format({ weekday: 'long' })
-  const sameYear = day.slice(0, 4) === today.slice(0, 4)
-  return format(sameYear ? { day: 'numeric', month: 'short' } : { day: 'numeric', month: 'short', year: 'numeric' })
+  if (days > 0 && days < 7) return writtenDay(day, writing, { weekday: 'long' })
+  return writtenDay(day, writing, day.slice(0, 4) === today.slice(0, 4) ? monthAndDay : fullDate)
 }
 
 /** "8 min", "1 h 05", "2 d 4 h": whole minutes, rounded down as a clock would. */
@@ -65,23 +84,25 @@ export function spanFigure(minutes: number): { figure: string; unit: string } {
 }
 
 /** Hours as money reckons them: "6.25 h". */
-export const hoursWords = (hours: number): string => `${Number(hours.toFixed(2))} h`
+export const hoursWords = (hours: number, writing: Writing): string => `${formatNumber(hours, writing)} h`
 
 /** "Wednesday 25 November", of a day on the wall. */
-export const dayWords = (day: Day): string =>
-  new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'long', day: 'numeric', month: 'long' }).format(
-    new Date(`${day}T12:00:00Z`),
-  )
+export const dayWords = (day: Day, writing: Writing): string =>
+  writtenDay(day, writing, { weekday: 'long', day: 'numeric', month: 'long' })
 
-/** A minute of the day as its time: 570 is "09:30". */
-export const minuteWords = (minute: number): string =>
+/** A minute of the day as a field of time holds it: 570 is "09:30". */
+export const minuteText = (minute: number): string =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.floor(minute % 60)).padStart(2, '0')}`
+
+/** A minute of the day as its time: 570 is "09:30", "9:30 am". */
+export const minuteWords = (minute: number, { locale }: Writing): string =>
+  minute >= 1440 ? '24:00' : clockTime(`2026-01-01T${minuteText(minute)}:00.000Z`, { zone: 'UTC', locale })
 
 const dayNames = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
 /** "Monday to Friday, 09:00 to 17:00", or the days by name where they are not in a row. */
-export function hoursOfWork({ from, to, days }: WorkingHours): string {
+export function hoursOfWork({ from, to, days }: WorkingHours, writing: Writing): string {
   const monday = [...days].sort((a, b) => ((a + 6) % 7) - ((b + 6) % 7))
   const inRow = monday.length > 2 && monday.every((day, k) => k === 0 || day === ((monday[k - 1] ?? 0) + 1) % 7)
   const named = inRow ? [monday[0], monday.at(-1)] : monday
-  return `${named.map((day) => dayNames[day ?? 0]).join(inRow ? ' to ' : ', ')}, ${minuteWords(from)} to ${minuteWords(to)}`
+  return `${named.map((day) => dayNames[day ?? 0]).join(inRow ? ' to ' : ', ')}, ${minuteWords(from, writing)} to ${minuteWords(to, writing)}`
 }

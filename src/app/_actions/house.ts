@@ -38,6 +38,7 @@ export async function changeStudio(typed: StudioText): Promise<Answer> {
       name: entered.name,
       currency: entered.currency,
       zone: entered.zone,
+      locale: entered.locale,
       units: entered.units,
       hourRate: entered.hourRate,
       overheadRate: entered.overheadRate,

@@ -58,7 +58,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
       lines: windowsSince(journeys, climate, nowMs - weekMs, learned).slice(-14),
     }
   })
-  const tell = (instant: Instant | null) => (instant ? momentWords(instant, studio.zone, nowMs) : null)
+  const tell = (instant: Instant | null) => (instant ? momentWords(instant, studio, nowMs) : null)
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">Air</h1>

@@ -2,12 +2,14 @@
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { formatMoney } from '@/core/measure/money'
+import { formatNumber } from '@/core/measure/number'
 import { listCalendarFeeds } from '@/db/calendarFeed'
 import { listLastReadings, listRooms } from '@/db/climate'
 import { listChannels } from '@/db/studio'
 import { AirLine } from '@/ui/bench/AirLine'
 import { CalendarForm } from '@/ui/house/CalendarForm'
 import { ChannelForm } from '@/ui/house/ChannelForm'
+import { listHouseChoices } from '@/ui/house/houseChoices'
 import { HouseForm } from '@/ui/house/HouseForm'
 import { MethodForm } from '@/ui/house/MethodForm'
 
@@ -24,14 +26,11 @@ const load = () =>
 export default async function House() {
   const studio = await loadStudio()
   const { channels, rooms, readings, feeds } = await load()
-  const zones = [...new Set([studio.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
-  const names = new Intl.DisplayNames('en-GB', { type: 'currency' })
-  const currencies = Intl.supportedValuesOf('currency').map((code) => [code, `${code}, ${names.of(code) ?? code}`] as const)
   return (
     <div className="space-y-12 pt-6">
       <section>
         <h1 className="title text-5xl">The house</h1>
-        <HouseForm studio={studio} zones={zones} currencies={currencies} />
+        <HouseForm studio={studio} {...listHouseChoices(studio.zone)} />
       </section>
       <section aria-labelledby="method" className="border-t-2 border-ink pt-4">
         <h2 id="method" className="title text-3xl">
@@ -49,8 +48,8 @@ export default async function House() {
             <li key={id} className="flex flex-wrap justify-between gap-x-4 border-b border-line py-2 text-lg">
               <span className="font-semibold">{name}</span>
               <span className="text-soft">
-                {Math.round(feeShare * 1000) / 10} % of the price
-                {feeFixed > 0 ? ` and ${formatMoney(feeFixed, studio.currency)}` : ''}
+                {formatNumber(feeShare * 100, studio, 1)} % of the price
+                {feeFixed > 0 ? ` and ${formatMoney(feeFixed, studio)}` : ''}
               </span>
             </li>
           ))}

@@ -64,7 +64,7 @@ export default async function Learned() {
                   {count === 1 ? 'once' : `${count} times`}
                   <span className="text-soft">
                     {' '}
-                    · {spanWords(minutes)} · {formatMoney(money, studio.currency)}
+                    · {spanWords(minutes)} · {formatMoney(money, studio)}
                   </span>
                 </span>
               </li>

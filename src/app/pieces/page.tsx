@@ -32,9 +32,9 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
       <PieceRow
         key={journey.file.piece.id}
         journey={journey}
-        zone={studio.zone}
+        house={studio}
         nowMs={nowMs}
-        money={formatMoney(ledgerSoFar(journey, studio).total, studio.currency, { short: true })}
+        money={formatMoney(ledgerSoFar(journey, studio).total, studio, { short: true })}
       />
     ))
   const here = rows(journeys)

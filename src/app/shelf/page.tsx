@@ -23,7 +23,7 @@ export default async function Shelf() {
   const coatCost = ({ family, price, size }: Product) =>
     formatMoney(
       Math.round((coatVolumes({ area: 1, coverage: safeCoverage(family), coats: ['normal'] }).total * price) / size),
-      studio.currency,
+      studio,
     )
   return (
     <div className="pt-6">

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
-import { parseAmount } from '@/core/input/amount'
 import { entryFromText } from '@/core/input/bench'
 import { findLastLike } from '@/core/log/lastLike'
+import { parseAmount } from '@/core/measure/amount'
 import { usualHours } from '@/core/measure/workingHours'
 import { readPiece } from '@/core/piece/journey'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
@@ -13,7 +13,7 @@ import { nextMorning } from './ifStopped'
 import { dueReminders, listReminders } from './reminders'
 import { whatFits } from './whatFits'
 
-const house = { currency: 'GBP', units: 'metric', zone: 'UTC' } as const
+const house = { currency: 'GBP', units: 'metric', zone: 'UTC', locale: 'en-GB' } as const
 
 const line = (id: string, minutes: number, over: Partial<BenchLine> = {}): BenchLine => {
   const step = planStep(id, { minutes })
@@ -125,16 +125,17 @@ describe('amounts as they are judged', () => {
   test.each([
     ['80', 80],
     ['80 ml', 80],
-    ['12,5 g', 12.5],
     ['1/3 tin', 167],
     ['about a third of the tin', 167],
     ['two thirds', 333],
     ['half', 250],
     ['¾ of the tin', 375],
     ['all of it', 500],
-  ] as const)('“%s” of a tin of 500 is %d', (text, amount) => expect(parseAmount(text, 500)).toBe(amount))
-  test.each(['', 'some', '5/3', 'a good deal'])('“%s” is none', (text) => expect(parseAmount(text, 500)).toBeNull())
-  test('a share of no tin is none', () => expect(parseAmount('half', null)).toBeNull())
+  ] as const)('“%s” of a tin of 500 is %d', (text, amount) => expect(parseAmount(text, 'ml', 'metric', 500)).toBe(amount))
+  test.each(['', 'some', '5/3', 'a good deal'])('“%s” is none', (text) =>
+    expect(parseAmount(text, 'ml', 'metric', 500)).toBeNull(),
+  )
+  test('a share of no tin is none', () => expect(parseAmount('half', 'ml', 'metric')).toBeNull())
 })
 
 describe('the last like coat', () => {

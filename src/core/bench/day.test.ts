@@ -19,7 +19,7 @@ import { at, fileWith, ms, partWith, planStep } from '@/core/testing/piece'
 import { benchOrder } from './benchOrder'
 import { ifStopped } from './ifStopped'
 
-const house = { currency: 'GBP', units: 'metric', zone: 'UTC' } as const
+const house = { currency: 'GBP', units: 'metric', zone: 'UTC', locale: 'en-GB' } as const
 
 const uuid = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`
 const [wenna, joss] = [uuid(901), uuid(902)]

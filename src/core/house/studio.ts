@@ -2,6 +2,7 @@
 import type { HouseMethod } from '@/core/craft/method'
 import type { UnitSystem } from '@/core/measure/length'
 import type { ChannelId, PersonId, StudioId } from '@/core/measure/named'
+import type { Locale } from '@/core/measure/number'
 import type { WorkingHours } from '@/core/measure/workingHours'
 import type { PricingTerms } from '@/core/piece/ledger'
 import type { Channel } from '@/core/price/priceFor'
@@ -11,6 +12,7 @@ export interface Studio extends PricingTerms {
   name: string
   currency: string
   zone: string
+  locale: Locale
   units: UnitSystem
   hours: WorkingHours
   method: HouseMethod

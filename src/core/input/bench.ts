@@ -100,7 +100,7 @@ function batchOf(
     lotId,
     from,
     stepIds,
-  }: Omit<z.output<typeof mixInput>, 'entryId' | 'pieceId' | 'partId' | 'stepId' | 'personId' | 'at'>,
+  }: Omit<z.output<ReturnType<typeof mixInput>>, 'entryId' | 'pieceId' | 'partId' | 'stepId' | 'personId' | 'at'>,
   stepId: StepId,
 ): BatchFigures {
   const components = componentsOf(mix, volume, family)?.map(({ name, parts, amount }, k) => {

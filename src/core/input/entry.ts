@@ -1,11 +1,13 @@
 /** What may be entered at the bench: clocks, coats, costs, notes, and putting any of them right. */
 import { z } from 'zod'
-import { families } from '@/core/craft/families'
+import { families, type FamilyCode, unitOf } from '@/core/craft/families'
 import { checkCodes } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { costKinds, sheens } from '@/core/log/entry'
 import { films } from '@/core/measure/film'
 import {
+  amountHint,
+  amountOf,
   figure,
   type House,
   id,
@@ -58,13 +60,29 @@ const chosen = z
   .optional()
   .transform((one) => one || null)
 
+/** An amount as it was typed, of what this family is measured in. */
+function withAmount<Name extends string, Typed extends { family: FamilyCode } & Record<Name, string>>(
+  typed: Typed,
+  name: Name,
+  house: House,
+  least: number,
+  context: z.RefinementCtx,
+): Omit<Typed, Name> & Record<Name, number> {
+  const unit = unitOf(typed.family)
+  const amount = amountOf(typed[name], unit, house, least)
+  if (amount !== null) return { ...typed, [name]: amount }
+  context.addIssue({ code: 'custom', path: [name], message: amountHint(unit, house) })
+  return z.NEVER
+}
+
 const coatFields = {
   lotId: chosen,
   batchId: chosen,
   productId: z.union([id, z.literal('').transform(() => null)]),
   family: z.enum(codesOf(families)),
   mix: optionalWords(200),
-  amount: figure('how much', 0, 100_000),
+  /** in ml or g, or as it is said in the house's measures */
+  amount: z.string(),
   applicator: optionalWords(120),
   film: z.enum(codesOf(films)),
   sheen: z.enum(['', ...codesOf(sheens)]).transform((sheen) => (sheen === '' ? null : sheen)),
@@ -73,27 +91,31 @@ const coatFields = {
   humidity: optionalFigure('the humidity in %', 1, 100),
   note: optionalWords(2000),
 }
-export const coatInput = z.object({ ...onStep, ...coatFields })
-export type CoatText = z.input<typeof coatInput>
+export const coatInput = (house: House) =>
+  z.object({ ...onStep, ...coatFields }).transform((typed, context) => withAmount(typed, 'amount', house, 0, context))
+export type CoatText = z.input<ReturnType<typeof coatInput>>
 
 /** A mix made up at a step; its parts are read from how it is written, each may come from a tin of its own. */
-export const mixInput = z.object({
-  ...onStep,
-  family: z.enum(codesOf(families)),
-  /** what it is called by, where its parts are not told */
-  productId: chosen,
-  lotId: chosen,
-  mix: words('what it is made of, like paint : water 2 : 1', 200),
-  volume: figure('how much was made up', 1, 100_000),
-  /** by component, in the order they are written: what it was taken from */
-  from: z
-    .array(z.object({ productId: chosen, lotId: chosen }))
-    .max(12)
-    .default([]),
-  /** the steps it was made for */
-  stepIds: z.array(id).max(80).default([]),
-})
-export type MixText = z.input<typeof mixInput>
+export const mixInput = (house: House) =>
+  z
+    .object({
+      ...onStep,
+      family: z.enum(codesOf(families)),
+      /** what it is called by, where its parts are not told */
+      productId: chosen,
+      lotId: chosen,
+      mix: words('what it is made of, like paint : water 2 : 1', 200),
+      volume: z.string(),
+      /** by component, in the order they are written: what it was taken from */
+      from: z
+        .array(z.object({ productId: chosen, lotId: chosen }))
+        .max(12)
+        .default([]),
+      /** the steps it was made for */
+      stepIds: z.array(id).max(80).default([]),
+    })
+    .transform((typed, context) => withAmount(typed, 'volume', house, 1, context))
+export type MixText = z.input<ReturnType<typeof mixInput>>
 
 export const costInput = (house: House) =>
   z.object({
@@ -112,23 +134,33 @@ export type NoteText = z.input<typeof noteInput>
 
 /** One form for every kind of entry; fields that a kind lacks are left empty. */
 export const correctionInput = (house: House) =>
-  z.object({
-    entryId: id,
-    corrects: id,
-    pieceId: id,
-    at: wallTime(house),
-    minutes: optionalMinutes,
-    productId: z.union([id, z.literal('').transform(() => null)]),
-    mix: optionalWords(200),
-    amount: optionalFigure('how much', 0, 100_000),
-    applicator: optionalWords(120),
-    film: z.enum(['', ...codesOf(films)]).transform((film) => (film === '' ? null : film)),
-    costKind: z.enum(['', ...codesOf(costKinds)]).transform((kind) => (kind === '' ? null : kind)),
-    money: optionalMoney(house),
-    fees: optionalMoney(house),
-    channelId: z.union([id, z.literal('').transform(() => null)]),
-    note: optionalWords(4000),
-  })
+  z
+    .object({
+      entryId: id,
+      corrects: id,
+      pieceId: id,
+      at: wallTime(house),
+      minutes: optionalMinutes,
+      productId: z.union([id, z.literal('').transform(() => null)]),
+      mix: optionalWords(200),
+      amount: z.string(),
+      /** what the amount is of, where it is one */
+      unit: z.enum(['', 'ml', 'g']).default(''),
+      applicator: optionalWords(120),
+      film: z.enum(['', ...codesOf(films)]).transform((film) => (film === '' ? null : film)),
+      costKind: z.enum(['', ...codesOf(costKinds)]).transform((kind) => (kind === '' ? null : kind)),
+      money: optionalMoney(house),
+      fees: optionalMoney(house),
+      channelId: z.union([id, z.literal('').transform(() => null)]),
+      note: optionalWords(4000),
+    })
+    .transform(({ unit, ...typed }, context) => {
+      if (unit === '' || typed.amount.trim() === '') return { ...typed, amount: null }
+      const amount = amountOf(typed.amount, unit, house, 0)
+      if (amount !== null) return { ...typed, amount }
+      context.addIssue({ code: 'custom', path: ['amount'], message: amountHint(unit, house) })
+      return z.NEVER
+    })
 export type CorrectionText = z.input<ReturnType<typeof correctionInput>>
 
 export const strikeInput = z.object({ entryId: id, corrects: id, pieceId: id, at: instant })

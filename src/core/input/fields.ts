@@ -3,14 +3,13 @@
  * gives a core value, or a sentence that says what to do.
  */
 import { z } from 'zod'
-import { parseLength, type UnitSystem } from '@/core/measure/length'
-import { parseMoney } from '@/core/measure/money'
+import { type AmountUnit, type Measuring, parseAmount, smallUnit } from '@/core/measure/amount'
+import { parseLength } from '@/core/measure/length'
+import { parseMoney, type Reckoning } from '@/core/measure/money'
 import { firstYear, instantOf, isDay, isInstant, lastYear } from '@/core/measure/time'
 
 /** What a form must know of the house to read an entry. */
-export interface House {
-  currency: string
-  units: UnitSystem
+export interface House extends Reckoning, Measuring {
   zone: string
 }
 
@@ -33,25 +32,25 @@ export const optionalWords = (max: number) =>
   text.max(max, `Keep it under ${max} letters.`).transform((said) => (said === '' ? null : said))
 
 /** Money as typed; blank counts as nothing spent. */
-export const money = (house: House) =>
+export const money = (house: Reckoning) =>
   z.string().transform((text, context) => {
     if (text.trim() === '') return 0
-    const minor = parseMoney(text, house.currency)
+    const minor = parseMoney(text, house)
     if (minor !== null) return minor
     context.addIssue('Write an amount like 42 or 42.50.')
     return z.NEVER
   })
-export const optionalMoney = (house: House) =>
+export const optionalMoney = (house: Reckoning) =>
   z.string().transform((text, context) => {
     if (text.trim() === '') return null
-    const minor = parseMoney(text, house.currency)
+    const minor = parseMoney(text, house)
     if (minor !== null) return minor
     context.addIssue('Write an amount like 42 or 42.50, or leave it empty.')
     return z.NEVER
   })
-export const neededMoney = (house: House) =>
+export const neededMoney = (house: Reckoning) =>
   z.string().transform((text, context) => {
-    const minor = text.trim() === '' ? null : parseMoney(text, house.currency)
+    const minor = text.trim() === '' ? null : parseMoney(text, house)
     if (minor !== null) return minor
     context.addIssue('Write the amount, like 42 or 42.50.')
     return z.NEVER
@@ -64,6 +63,18 @@ export const length = (house: House) =>
     context.addIssue(house.units === 'metric' ? 'A length in cm, like 82 or 82.5.' : 'A length in inches, like 32 or 32 1/2.')
     return z.NEVER
   })
+
+/** An amount of what is in tins, in ml or g, as {@link parseAmount} reads it; `least` of them at least. */
+export function amountOf(text: string, unit: AmountUnit, { units }: Pick<House, 'units'>, least: number): number | null {
+  const amount = parseAmount(text, unit, units)
+  return amount !== null && amount >= least && amount <= mostAmount ? Math.round(amount * 1000) / 1000 : null
+}
+/** ml or g */
+const mostAmount = 100_000
+export const amountHint = (unit: AmountUnit, { units }: Pick<House, 'units'>): string =>
+  unit === 'g'
+    ? `An amount like ${units === 'metric' ? '250, 250 g or 0.5 kg' : '8, 8 oz or 1 lb'}.`
+    : `An amount like ${units === 'metric' ? '500, 500 ml or 0.75 l' : `8, 8 ${smallUnit(unit, units).words}, 1 pint or ½ quart`}.`
 
 /** A plain figure, comma or point; NaN for anything else that a machine might read as one. */
 const numberOf = (typed: string): number => (/^[+-]?\d{1,9}(?:[.,]\d{1,9})?$/.test(typed) ? Number(typed.replace(',', '.')) : NaN)

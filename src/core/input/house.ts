@@ -1,8 +1,23 @@
 /** What may be entered about the house and its shelf. */
 import { z } from 'zod'
-import { families } from '@/core/craft/families'
+import { families, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
-import { colourHex, figure, type House, id, instant, money, neededMoney, optionalWords, shareOfPercent, words } from './fields'
+import type { AmountUnit } from '@/core/measure/amount'
+import { unitSystems } from '@/core/measure/length'
+import { locales } from '@/core/measure/number'
+import {
+  amountHint,
+  amountOf,
+  colourHex,
+  type House,
+  id,
+  instant,
+  money,
+  neededMoney,
+  optionalWords,
+  shareOfPercent,
+  words,
+} from './fields'
 
 const zone = z.string().refine((name) => {
   try {
@@ -21,75 +36,100 @@ const minuteOfDayText = z
   .transform((text) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3)))
   .refine((minutes) => minutes <= 1440, 'Write a time like 09:00.')
 
-export const studioInput = (house: House) =>
-  z
-    .object({
-      name: words('the studio’s name', 120),
-      currency: z
-        .string()
-        .trim()
-        .toUpperCase()
-        .refine((code) => Intl.supportedValuesOf('currency').includes(code), 'Three letters of a currency, like GBP.'),
-      zone,
-      units: z.enum(['metric', 'imperial']),
-      hourRate: neededMoney(house),
-      overheadRate: money(house),
-      taxMode: z.enum(['none', 'inclusive', 'margin']),
-      taxShare: shareOfPercent('the tax in per cent'),
-      wishKind: z.enum(['profit', 'margin', 'earnedRate']),
-      wishValue: z.string(),
-      haggleShare: shareOfPercent('the room to haggle in per cent'),
-      priceStep: neededMoney(house).refine((minor) => minor > 0, 'At least the smallest coin.'),
-      worksFrom: minuteOfDayText,
-      worksTo: minuteOfDayText,
-      worksDays: z
-        .array(z.enum(['0', '1', '2', '3', '4', '5', '6']).transform(Number))
-        .min(1, 'Choose at least one day.')
-        .transform((days) => [...new Set(days)].sort((a, b) => a - b)),
-    })
-    .transform((typed, context) => {
-      if (typed.worksTo - typed.worksFrom < shortestDay)
-        context.addIssue({ code: 'custom', path: ['worksTo'], message: 'The day ends at least half an hour after it begins.' })
-      const parsed =
-        typed.wishKind === 'margin'
-          ? shareOfPercent('the margin in per cent').safeParse(typed.wishValue)
-          : neededMoney(house).safeParse(typed.wishValue)
-      if (parsed.success) return { ...typed, wishValue: parsed.data }
-      context.addIssue({ code: 'custom', path: ['wishValue'], message: parsed.error.issues[0]?.message ?? 'Write a figure.' })
+export const studioInput = z
+  .object({
+    name: words('the studio’s name', 120),
+    currency: z
+      .string()
+      .trim()
+      .toUpperCase()
+      .refine((code) => Intl.supportedValuesOf('currency').includes(code), 'Three letters of a currency, like GBP.'),
+    zone,
+    locale: z.enum(locales),
+    units: z.enum(unitSystems),
+    hourRate: z.string(),
+    overheadRate: z.string(),
+    taxMode: z.enum(['none', 'inclusive', 'margin']),
+    taxShare: shareOfPercent('the tax in per cent'),
+    wishKind: z.enum(['profit', 'margin', 'earnedRate']),
+    wishValue: z.string(),
+    haggleShare: shareOfPercent('the room to haggle in per cent'),
+    priceStep: z.string(),
+    worksFrom: minuteOfDayText,
+    worksTo: minuteOfDayText,
+    worksDays: z
+      .array(z.enum(['0', '1', '2', '3', '4', '5', '6']).transform(Number))
+      .min(1, 'Choose at least one day.')
+      .transform((days) => [...new Set(days)].sort((a, b) => a - b)),
+  })
+  .transform((typed, context) => {
+    if (typed.worksTo - typed.worksFrom < shortestDay)
+      context.addIssue({ code: 'custom', path: ['worksTo'], message: 'The day ends at least half an hour after it begins.' })
+    // amounts are in the currency that is chosen beside them, written as it is chosen beside them
+    const chosen = { currency: typed.currency, locale: typed.locale }
+    const read = <T>(path: keyof typeof typed, schema: z.ZodType<T, string>): T => {
+      const parsed = schema.safeParse(typed[path])
+      if (parsed.success) return parsed.data
+      context.addIssue({ code: 'custom', path: [path], message: parsed.error.issues[0]?.message ?? 'Write a figure.' })
       return z.NEVER
-    })
-export type StudioText = z.input<ReturnType<typeof studioInput>>
+    }
+    return {
+      ...typed,
+      hourRate: read('hourRate', neededMoney(chosen)),
+      overheadRate: read('overheadRate', money(chosen)),
+      priceStep: read(
+        'priceStep',
+        neededMoney(chosen).refine((minor) => minor > 0, 'At least the smallest coin.'),
+      ),
+      wishValue: read('wishValue', typed.wishKind === 'margin' ? shareOfPercent('the margin in per cent') : neededMoney(chosen)),
+    }
+  })
+export type StudioText = z.input<typeof studioInput>
 
 export const channelInput = (house: House) =>
   z.object({ id, name: words('where you sell', 80), feeShare: shareOfPercent('its share in per cent'), feeFixed: money(house) })
 export type ChannelText = z.input<ReturnType<typeof channelInput>>
 
+/** The size of a tin, as it stands on it. */
+function withSize<Typed extends { size: string }>(typed: Typed, unit: AmountUnit, house: House, context: z.RefinementCtx) {
+  const size = amountOf(typed.size, unit, house, 1)
+  if (size !== null) return { ...typed, size }
+  context.addIssue({ code: 'custom', path: ['size'], message: amountHint(unit, house) })
+  return z.NEVER
+}
+
 export const productInput = (house: House) =>
-  z.object({
-    id,
-    name: words('what stands on the tin', 120),
-    family: z.enum(codesOf(families)),
-    colourName: optionalWords(60),
-    colourHex: z.union([z.literal('').transform(() => null), colourHex]),
-    size: figure('the size of the tin', 1, 100_000),
-    price: neededMoney(house),
-    /** its first tin */
-    lotId: id,
-    code: optionalWords(60),
-    at: instant,
-  })
+  z
+    .object({
+      id,
+      name: words('what stands on the tin', 120),
+      family: z.enum(codesOf(families)),
+      colourName: optionalWords(60),
+      colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+      size: z.string(),
+      price: neededMoney(house),
+      /** its first tin */
+      lotId: id,
+      code: optionalWords(60),
+      at: instant,
+    })
+    .transform((typed, context) => withSize(typed, unitOf(typed.family), house, context))
 export type ProductText = z.input<ReturnType<typeof productInput>>
 
 /** Another tin of what is on the shelf already. */
 export const lotInput = (house: House) =>
-  z.object({
-    id,
-    productId: id,
-    code: optionalWords(60),
-    size: figure('the size of the tin', 1, 100_000),
-    price: neededMoney(house),
-    at: instant,
-  })
+  z
+    .object({
+      id,
+      productId: id,
+      code: optionalWords(60),
+      /** what the product is measured in */
+      unit: z.enum(['ml', 'g']),
+      size: z.string(),
+      price: neededMoney(house),
+      at: instant,
+    })
+    .transform(({ unit, ...typed }, context) => withSize(typed, unit, house, context))
 export type LotText = z.input<ReturnType<typeof lotInput>>
 /** `back`: it was taken off by mistake */
 export const emptyLotInput = z.object({ id, at: instant, back: z.boolean() })

@@ -5,7 +5,7 @@ import { type House, parseMinutes } from './fields'
 import { studioInput } from './house'
 import { endingInput, findingInput, intakeInput, type IntakeText, planInput } from './piece'
 
-const house: House = { currency: 'GBP', units: 'metric', zone: 'Europe/London' }
+const house: House = { currency: 'GBP', units: 'metric', zone: 'Europe/London', locale: 'en-GB' }
 const words = (result: { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } | undefined }) =>
   Object.fromEntries((result.error?.issues ?? []).map(({ path, message }) => [path.join('.'), message]))
 
@@ -162,6 +162,7 @@ describe('other entries', () => {
       units: 'metric' as const,
       hourRate: '18',
       overheadRate: '',
+      locale: 'en-GB' as const,
       taxMode: 'none' as const,
       taxShare: '0',
       wishKind: 'margin' as const,
@@ -172,21 +173,21 @@ describe('other entries', () => {
       worksTo: '16:00',
       worksDays: ['6', '1', '2'] as ('6' | '1' | '2')[],
     }
-    expect(studioInput(house).parse(studio)).toMatchObject({
+    expect(studioInput.parse(studio)).toMatchObject({
       currency: 'GBP',
       wishValue: 0.25,
       haggleShare: 0.1,
       priceStep: 500,
     })
-    expect(studioInput(house).parse({ ...studio, wishKind: 'profit', wishValue: '40' }).wishValue).toBe(4000)
-    expect(words(studioInput(house).safeParse({ ...studio, currency: 'ZZZ', zone: 'Nowhere/Land' }))).toEqual({
+    expect(studioInput.parse({ ...studio, wishKind: 'profit', wishValue: '40' }).wishValue).toBe(4000)
+    expect(words(studioInput.safeParse({ ...studio, currency: 'ZZZ', zone: 'Nowhere/Land' }))).toEqual({
       currency: 'Three letters of a currency, like GBP.',
       zone: 'Choose a time zone from the list.',
     })
-    expect(studioInput(house).parse(studio)).toMatchObject({ worksFrom: 510, worksTo: 960, worksDays: [1, 2, 6] })
-    expect(words(studioInput(house).safeParse({ ...studio, worksFrom: '16:00', worksTo: '16:20' }))).toEqual({
+    expect(studioInput.parse(studio)).toMatchObject({ worksFrom: 510, worksTo: 960, worksDays: [1, 2, 6] })
+    expect(words(studioInput.safeParse({ ...studio, worksFrom: '16:00', worksTo: '16:20' }))).toEqual({
       worksTo: 'The day ends at least half an hour after it begins.',
     })
-    expect(words(studioInput(house).safeParse({ ...studio, worksDays: [] }))).toEqual({ worksDays: 'Choose at least one day.' })
+    expect(words(studioInput.safeParse({ ...studio, worksDays: [] }))).toEqual({ worksDays: 'Choose at least one day.' })
   })
 })

@@ -1,6 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { formatArea, formatLength, formatVolume, parseLength } from './length'
+import type { Measuring } from './amount'
+import { formatArea, formatLength, lengthText, parseLength } from './length'
+
+const metric: Measuring = { units: 'metric', locale: 'en-GB' }
+const imperial: Measuring = { units: 'imperial', locale: 'en-GB' }
 
 describe('lengths as they are typed', () => {
   test.each([
@@ -23,7 +27,7 @@ describe('lengths as they are typed', () => {
   test('what is written in cm is read back to the tenth', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 9999 }), (mm) => {
-        expect(parseLength(formatLength(mm, 'metric'), 'metric')).toBeCloseTo(mm, 6)
+        expect(parseLength(lengthText(mm, metric), 'metric')).toBeCloseTo(mm, 6)
       }),
     )
   })
@@ -31,16 +35,15 @@ describe('lengths as they are typed', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 3000 }), (eighths) => {
         const mm = (eighths * 25.4) / 8
-        expect(parseLength(formatLength(mm, 'imperial'), 'imperial')).toBeCloseTo(mm, 6)
+        expect(parseLength(formatLength(mm, imperial), 'imperial')).toBeCloseTo(mm, 6)
       }),
     )
   })
-  test('areas and volumes in the house’s units', () => {
-    expect([formatArea(1.236, 'metric'), formatArea(1, 'imperial')]).toEqual(['1.24 m²', '10.8 sq ft'])
-    expect([formatVolume(120.4, 'metric'), formatVolume(1250, 'metric'), formatVolume(568, 'imperial')]).toEqual([
-      '120 ml',
-      '1.25 l',
-      '20.0 fl oz',
+  test('areas in the house’s units, as its country writes them', () => {
+    expect([formatArea(1.236, metric), formatArea(1, imperial)]).toEqual(['1.24 m²', '10.8 sq ft'])
+    expect([formatArea(1.236, { ...metric, locale: 'de-DE' }), formatLength(825, { ...metric, locale: 'fr-FR' })]).toEqual([
+      '1,24 m²',
+      '82,5 cm',
     ])
   })
 })

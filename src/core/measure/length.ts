@@ -1,8 +1,12 @@
 /**
  * Lengths as they are typed and read at the tape: centimetres, millimetres, feet and inches with fractions. Core unit: mm; pure.
  */
+import type { Measuring } from './amount'
+import { formatNumber, numberText } from './number'
 
-export type UnitSystem = 'metric' | 'imperial'
+/** Imperial and US measures share inches and ounces by weight; a pint is not the same. */
+export const unitSystems = ['metric', 'imperial', 'us'] as const
+export type UnitSystem = (typeof unitSystems)[number]
 
 const mmPerInch = 25.4
 const perUnit: Record<string, number> = {
@@ -52,23 +56,23 @@ export function parseLength(text: string, units: UnitSystem): number | null {
   return Number.isFinite(mm) && mm > 0 && mm <= 10_000 ? mm : null
 }
 
-/** A length for reading: "82.5 cm", "32 ½ in" (to the nearest eighth). */
-export function formatLength(mm: number, units: UnitSystem): string {
-  if (units === 'metric') return `${Number((mm / 10).toFixed(1))} cm`
+const signs = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞']
+/** To the nearest eighth: "32 ½". */
+function inchesText(mm: number): string {
   const eighths = Math.round((mm / mmPerInch) * 8)
-  const signs = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞']
   const whole = Math.floor(eighths / 8)
   const part = signs[eighths % 8] ?? ''
-  return `${whole === 0 && part !== '' ? '' : whole}${part} in`
+  return `${whole === 0 && part !== '' ? '' : whole}${part}`
 }
+
+/** A length for reading: "82.5 cm", "32½ in" (to the nearest eighth). */
+export const formatLength = (mm: number, house: Measuring): string =>
+  house.units === 'metric' ? `${formatNumber(mm / 10, house, 1)} cm` : `${inchesText(mm)} in`
+
+/** For a field whose label names the unit: "82.5", "32½". */
+export const lengthText = (mm: number, house: Measuring): string =>
+  house.units === 'metric' ? numberText(mm / 10, house, 1) : inchesText(mm)
 
 /** An area for reading: "1.24 m²", "13.3 sq ft". */
-export function formatArea(m2: number, units: UnitSystem): string {
-  return units === 'metric' ? `${m2.toFixed(2)} m²` : `${(m2 * 10.7639).toFixed(1)} sq ft`
-}
-
-/** A volume for reading: "120 ml", "4.1 fl oz" (imperial fluid ounces, 28.41 ml). */
-export function formatVolume(ml: number, units: UnitSystem): string {
-  if (units === 'imperial') return `${(ml / 28.4131).toFixed(1)} fl oz`
-  return ml >= 1000 ? `${(ml / 1000).toFixed(2)} l` : `${Math.round(ml)} ml`
-}
+export const formatArea = (m2: number, house: Measuring): string =>
+  house.units === 'metric' ? `${formatNumber(m2, house, 2, 2)} m²` : `${formatNumber(m2 * 10.7639, house, 1, 1)} sq ft`

@@ -1,6 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { formatMoney, minorDigits, moneyText, parseMoney, roundMoney } from './money'
+import { formatMoney, minorDigits, moneyText, parseMoney, plainMoney, type Reckoning, roundMoney } from './money'
+import { locales } from './number'
+
+const british = (currency: string): Reckoning => ({ currency, locale: 'en-GB' })
 
 describe('money', () => {
   test('halves are rounded away from nought, either way', () => {
@@ -16,25 +19,50 @@ describe('money', () => {
     ['£1,250.00', 'GBP', 125_000],
     ['1250', 'JPY', 1250],
   ] as const)('“%s” in %s is %d', (text, currency, minor) => {
-    expect(parseMoney(text, currency)).toBe(minor)
+    expect(parseMoney(text, british(currency))).toBe(minor)
   })
-  test.each(['forty-two', '4.2.1', '-5', '42.505'])('“%s” is none', (text) => expect(parseMoney(text, 'GBP')).toBeNull())
-  test('what a field shows is read back as it was, in any currency', () => {
+  test.each(['forty-two', '4.2.1', '-5', '42.505'])('“%s” is none', (text) => expect(parseMoney(text, british('GBP'))).toBeNull())
+  test('what a field shows is read back as it was, in any currency and country', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 0, max: 10_000_000 }),
         fc.constantFrom('GBP', 'EUR', 'USD', 'JPY', 'KWD'),
-        (minor, currency) => {
-          expect(parseMoney(moneyText(minor, currency), currency)).toBe(minor)
+        fc.constantFrom(...locales),
+        (minor, currency, locale) => {
+          const house = { currency, locale }
+          expect(parseMoney(moneyText(minor, house), house)).toBe(minor)
+          expect(parseMoney(formatMoney(minor, house), house)).toBe(minor)
         },
       ),
     )
   })
   test('short drops the pence where there are none', () => {
     expect([
-      formatMoney(5700, 'GBP', { short: true }),
-      formatMoney(5750, 'GBP', { short: true }),
-      formatMoney(5700, 'GBP'),
+      formatMoney(5700, british('GBP'), { short: true }),
+      formatMoney(5750, british('GBP'), { short: true }),
+      formatMoney(5700, british('GBP')),
     ]).toEqual(['£57', '£57.50', '£57.00'])
+  })
+  test.each([
+    ['1.250', 'de-DE', 125_000],
+    ['1.250,50', 'de-DE', 125_050],
+    ['12,50', 'de-DE', 1250],
+    ['1,250', 'en-US', 125_000],
+    ['1,250.50', 'en-US', 125_050],
+    ['1 250,50', 'fr-FR', 125_050],
+    ["1'250.50", 'de-CH', 125_050],
+  ] as const)('“%s” in %s is %d of the small coin', (text, locale, minor) =>
+    expect(parseMoney(text, { currency: 'EUR', locale })).toBe(minor),
+  )
+  test('each country writes it its own way; a file for machines has one', () => {
+    const written = (locale: Reckoning['locale']) =>
+      formatMoney(123_450, { currency: 'EUR', locale }).replace(/[\u00a0\u202f]/g, ' ')
+    expect([written('en-GB'), written('en-US'), written('de-DE'), written('fr-FR')]).toEqual([
+      '€1,234.50',
+      '€1,234.50',
+      '1.234,50 €',
+      '1 234,50 €',
+    ])
+    expect(plainMoney(123_450, 'EUR')).toBe('1234.50')
   })
 })

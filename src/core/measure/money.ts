@@ -1,6 +1,7 @@
 /**
  * Money as an integer of minor units beside an ISO 4217 code: reading what was typed, rounding, showing. Pure.
  */
+import { locales, numberFormat, type Writing } from './number'
 
 /** Rounds half away from zero, as every money line does. */
 export function roundMoney(minor: number): number {
@@ -11,25 +12,39 @@ export function roundMoney(minor: number): number {
 
 /** Digits after the point in this currency: 2 for GBP, 0 for JPY, 3 for KWD. Throws on a code that is none. */
 export function minorDigits(currency: string): number {
-  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+  return numberFormat('en-GB', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+}
+
+/** What money is reckoned in, and how its figures are written. */
+export interface Reckoning extends Writing {
+  currency: string
 }
 
 /** £1,234.50 as the studio writes it; whole amounts drop their zeros where `short`. */
-export function formatMoney(minor: number, currency: string, options: { short?: boolean } = {}): string {
+export function formatMoney(minor: number, { currency, locale }: Reckoning, options: { short?: boolean } = {}): string {
   const digits = minorDigits(currency)
-  const whole = options.short === true && minor % 10 ** digits === 0
-  return new Intl.NumberFormat('en-GB', {
-    style: 'currency',
-    currency,
-    minimumFractionDigits: whole ? 0 : digits,
-    maximumFractionDigits: whole ? 0 : digits,
-  })
+  const least = options.short === true && minor % 10 ** digits === 0 ? 0 : digits
+  return numberFormat(locale, { style: 'currency', currency, minimumFractionDigits: least, maximumFractionDigits: least })
     .format(minor / 10 ** digits)
     .replace('-', '−')
 }
 
-/** The plain figure for an input field: 1234.50. */
-export function moneyText(minor: number, currency: string): string {
+/** What a figure of money is made of where it is written: some countries write other marks in money than in figures. */
+const figureParts = (minor: number, { currency, locale }: Reckoning) =>
+  numberFormat(locale, { style: 'currency', currency, useGrouping: false }).formatToParts(minor / 10 ** minorDigits(currency))
+
+/** The figure for a field: 1234.50, or 1234,50 where that is how it is written. */
+export const moneyText = (minor: number, house: Reckoning): string =>
+  figureParts(minor, house)
+    .filter(({ type }) => type === 'integer' || type === 'decimal' || type === 'fraction' || type === 'minusSign')
+    .map(({ value }) => value)
+    .join('')
+
+/** What stands between whole coins and small ones; nothing where there are none. */
+const decimalMark = (house: Reckoning): string | undefined => figureParts(0, house).find(({ type }) => type === 'decimal')?.value
+
+/** The figure for a file that machines read: 1234.50 everywhere. */
+export function plainMoney(minor: number, currency: string): string {
   const digits = minorDigits(currency)
   return (minor / 10 ** digits).toFixed(digits)
 }
@@ -37,9 +52,9 @@ export function moneyText(minor: number, currency: string): string {
 /** What a currency is called beside a figure: its code, its sign, the letters some countries write for it. */
 function signsOf(currency: string): string[] {
   const shown = (['symbol', 'narrowSymbol', 'name'] as const).flatMap((currencyDisplay) =>
-    ['en', 'en-GB', 'de', 'fr', 'nb', 'pl', 'cs'].map(
+    locales.map(
       (locale) =>
-        new Intl.NumberFormat(locale, { style: 'currency', currency, currencyDisplay })
+        numberFormat(locale, { style: 'currency', currency, currencyDisplay })
           .formatToParts(1)
           .find(({ type }) => type === 'currency')?.value ?? '',
     ),
@@ -52,7 +67,8 @@ const signs = new Map<string, string[]>()
  * Minor units from what was typed ("42", "42.5", "£1,234.50", "12,50", "42 GBP"); null where it is no amount: letters that are
  * not this currency's, a sign, more decimals than it has, or beyond a thousand million.
  */
-export function parseMoney(text: string, currency: string): number | null {
+export function parseMoney(text: string, house: Reckoning): number | null {
+  const { currency } = house
   const digits = minorDigits(currency)
   const own = signs.get(currency) ?? signsOf(currency)
   signs.set(currency, own)
@@ -63,11 +79,9 @@ export function parseMoney(text: string, currency: string): number | null {
   const lastMark = Math.max(figure.lastIndexOf('.'), figure.lastIndexOf(','))
   const tail = lastMark < 0 ? '' : figure.slice(lastMark + 1)
   const marks = figure.replace(/\d/g, '')
-  // one comma before three digits parts thousands; so does a mark that comes twice
-  const isDecimal =
-    lastMark >= 0 &&
-    !(tail.length === 3 && digits !== 3 && figure[lastMark] === ',') &&
-    (marks.length === 1 || marks.at(-1) !== marks.at(-2))
+  // before three digits the mark that is not the decimal one parts thousands; so does a mark that comes twice
+  const partsThousands = /^[1-9][\d.,]*[.,]\d{3}$/.test(figure) && figure[lastMark] !== decimalMark(house)
+  const isDecimal = lastMark >= 0 && !partsThousands && (marks.length === 1 || marks.at(-1) !== marks.at(-2))
   const whole = (isDecimal ? figure.slice(0, lastMark) : figure).replace(/[.,](?=\d{3}(\D|$))/g, '')
   const fraction = isDecimal ? tail : ''
   if (!/^\d{1,10}$/.test(whole || '0') || !/^\d*$/.test(fraction) || fraction.length > digits) return null

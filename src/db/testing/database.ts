@@ -20,6 +20,7 @@ export const studioFacts = (id: string): StudioDraft => ({
   name: 'A studio',
   currency: 'GBP',
   zone: 'Europe/London',
+  locale: 'en-GB',
   units: 'metric',
   hourRate: 1800,
   overheadRate: 0,

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { Room } from '@/core/climate/rooms'
+import { referenceAir } from '@/core/drying/air'
 import type { Reading } from '@/core/drying/windowFor'
 import { readingInput, type ReadingText } from '@/core/input/entry'
 import { useActions } from '@/ui/form/actions'
@@ -12,6 +13,7 @@ import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useNow } from '@/ui/time/now'
+import { airWords } from '@/words/measure'
 import { momentWords } from '@/words/time'
 
 export function AirLine({
@@ -28,14 +30,14 @@ export function AirLine({
   week?: boolean
 }) {
   const nowMs = useNow()
-  const { zone } = useHouse()
+  const house = useHouse()
   const [asking, setAsking] = useState(false)
   return (
     <div>
       <p className="flex flex-wrap items-center gap-x-4">
         <span className="text-lg">
-          Air <strong>{air ? `${air.temperature} °C, ${air.humidity} %` : '21 °C, 50 %'}</strong>{' '}
-          <span className="text-soft">{air ? `read ${momentWords(air.at, zone, nowMs)}` : 'assumed, nothing read yet'}</span>
+          Air <strong>{airWords(air ?? referenceAir, house)}</strong>{' '}
+          <span className="text-soft">{air ? `read ${momentWords(air.at, house, nowMs)}` : 'assumed, nothing read yet'}</span>
         </span>
         <button type="button" className="press" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           New reading

@@ -17,7 +17,7 @@ export function ClockEnds({
   nowMs: number
   finish: (at: Instant, minutes: number) => void
 }) {
-  const { zone } = useHouse()
+  const house = useHouse()
   const startMs = Date.parse(startedAt)
   const span = Math.max(1, Math.round((nowMs - startMs) / minuteMs))
   const [ends, setEnds] = useState<readonly [number, number]>([0, span])
@@ -39,19 +39,19 @@ export function ClockEnds({
         <Slider.Thumb
           className="block h-12 w-6 rounded-sm border-2 border-ground bg-ink"
           aria-label="When it began"
-          aria-valuetext={clockTime(at(from), zone)}
+          aria-valuetext={clockTime(at(from), house)}
         />
         <Slider.Thumb
           className="block h-12 w-6 rounded-sm border-2 border-ground bg-ink"
           aria-label="When it ended"
-          aria-valuetext={clockTime(at(to), zone)}
+          aria-valuetext={clockTime(at(to), house)}
         />
       </Slider.Root>
       <div className="flex flex-wrap items-center justify-between gap-3">
         <p className="text-lg">
           <span className="figure text-2xl">{spanWords(to - from)}</span>{' '}
           <span className="text-soft">
-            {clockTime(at(from), zone)} to {clockTime(at(to), zone)}
+            {clockTime(at(from), house)} to {clockTime(at(to), house)}
           </span>
         </p>
         <button type="button" className="press" onClick={() => finish(at(to), to - from)}>

@@ -3,9 +3,9 @@
 import type { FieldPath, UseFormReturn } from 'react-hook-form'
 import type { CoatPlan } from '@/core/bench/coatPlan'
 import { codesOf } from '@/core/craft/parts'
-import { parseAmount } from '@/core/input/amount'
 import type { CoatText } from '@/core/input/entry'
 import { sheens } from '@/core/log/entry'
+import { amountText, parseAmount, smallUnit } from '@/core/measure/amount'
 import { films } from '@/core/measure/film'
 import { AreaField, ChoiceField, pairs, TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -63,7 +63,7 @@ export function CoatFields(props: Props) {
 /** The mix, or the product and its tin. */
 function From({ form, plan, troubleOf }: Props) {
   const { register, watch, setValue } = form
-  const { zone } = useHouse()
+  const house = useHouse()
   const nowMs = useNow()
   const product = plan.products.find(({ id }) => id === watch('productId'))
   return (
@@ -74,7 +74,7 @@ function From({ form, plan, troubleOf }: Props) {
           className="col-span-2"
           {...register('batchId')}
           options={[
-            ...plan.batches.map((batch) => [batch.id, batchWords(batch, zone, nowMs)] as const),
+            ...plan.batches.map((batch) => [batch.id, batchWords(batch, house, nowMs)] as const),
             ['', 'No mix: from the tin'],
           ]}
         />
@@ -92,7 +92,10 @@ function From({ form, plan, troubleOf }: Props) {
             <ChoiceField
               label="From"
               {...register('lotId')}
-              options={[...product.lots.map((lot) => [lot.id, lotWords(lot, product.unit)] as const), ['', 'whichever is open']]}
+              options={[
+                ...product.lots.map((lot) => [lot.id, lotWords(lot, product.unit, house)] as const),
+                ['', 'whichever is open'],
+              ]}
             />
           )}
         </>
@@ -102,18 +105,19 @@ function From({ form, plan, troubleOf }: Props) {
 }
 
 function Amount({ form, plan, troubleOf }: Props) {
+  const house = useHouse()
   const { register, watch, setValue } = form
   const product = plan.products.find(({ id }) => id === watch('productId'))
   // of the tin in hand; the product's usual one where none was named
   const size = product ? (product.lots.find(({ id }) => id === watch('lotId'))?.size ?? product.size) : null
   const measure = (text: string) => {
-    const amount = parseAmount(text, size)
-    if (amount !== null) setValue('amount', String(amount), { shouldValidate: true })
+    const amount = parseAmount(text, plan.unit, house.units, size)
+    if (amount !== null) setValue('amount', amountText(amount, plan.unit, house), { shouldValidate: true })
   }
   return (
     <div>
       <TextField
-        label={`Amount, ${plan.unit}`}
+        label={`Amount, ${smallUnit(plan.unit, house.units).words}`}
         hint="Or: a third of the tin."
         {...register('amount', { onBlur: (event: { target: { value: string } }) => measure(event.target.value) })}
         trouble={troubleOf('amount')}
@@ -126,7 +130,7 @@ function Amount({ form, plan, troubleOf }: Props) {
               type="button"
               className="press px-3 text-sm"
               aria-label={`${words} of the tin`}
-              onClick={() => setValue('amount', String(Math.round(share * size)))}
+              onClick={() => setValue('amount', amountText(share * size, plan.unit, house))}
             >
               {words} tin
             </button>

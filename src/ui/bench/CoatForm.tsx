@@ -8,8 +8,10 @@ import type { CoatPlan } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { Reading } from '@/core/drying/windowFor'
 import { coatInput, type CoatText } from '@/core/input/entry'
+import { amountText, type Measuring, parseAmount, smallUnit } from '@/core/measure/amount'
 import type { EntryId, Instant } from '@/core/measure/named'
 import { Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { StepPhoto } from '@/ui/photo/AddPhotos'
@@ -28,7 +30,7 @@ interface Props {
   judge: (verdict: Judged) => void
 }
 
-const coatText = ({ card, plan, endedAt, air }: Props, entryId: EntryId): CoatText => ({
+const coatText = ({ card, plan, endedAt, air }: Props, entryId: EntryId, house: Measuring): CoatText => ({
   entryId,
   pieceId: card.pieceId,
   partId: card.partId,
@@ -39,7 +41,7 @@ const coatText = ({ card, plan, endedAt, air }: Props, entryId: EntryId): CoatTe
   batchId: plan.batchId,
   family: plan.family,
   mix: plan.mix,
-  amount: String(plan.amount),
+  amount: amountText(plan.amount, plan.unit, house),
   applicator: plan.applicator,
   film: plan.film,
   sheen: '',
@@ -50,14 +52,15 @@ const coatText = ({ card, plan, endedAt, air }: Props, entryId: EntryId): CoatTe
 })
 
 export function CoatForm(props: Props) {
+  const house = useHouse()
   const { card, plan, judge } = props
   const { send } = useOutbox()
   const verdict = useRef<Judged>('pass')
   const [entryId] = useState(() => uuidv7())
   const [differs, setDiffers] = useState(false)
   const { form, submit, pending, issue, troubleOf } = useEntryForm<CoatText>(
-    coatInput,
-    coatText(props, entryId),
+    coatInput(house),
+    coatText(props, entryId, house),
     (typed) => send('logCoat', typed, `Coat: ${cardName(card)}`),
     () => judge(verdict.current),
   )
@@ -113,12 +116,16 @@ export function CoatForm(props: Props) {
 
 /** "80 ml", large, and beside it of what, from where, with what. */
 function Sentence({ form, plan }: { form: UseFormReturn<CoatText>; plan: CoatPlan }) {
+  const house = useHouse()
   const said = useWatch({ control: form.control })
+  const amount = parseAmount(said.amount ?? '', plan.unit, house.units)
+  const unit = smallUnit(plan.unit, house.units).words
+  const figure = amount === null ? said.amount : amountText(amount, plan.unit, house)
   return (
     <p className="mt-2 flex flex-wrap items-baseline gap-x-4">
       <span className="figure text-5xl">
-        {said.amount}
-        <span className="ml-1 text-xl font-semibold tracking-normal text-soft">{plan.unit}</span>
+        {figure}
+        <span className="ml-1 text-xl font-semibold tracking-normal text-soft">{unit}</span>
       </span>
       <span className="min-w-48 flex-1 text-lg">{coatWords(said, plan)}</span>
     </p>

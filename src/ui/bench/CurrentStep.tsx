@@ -15,7 +15,7 @@ import { StepActions } from './StepActions'
 
 export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
   const nowMs = useNow()
-  const { zone } = useHouse()
+  const house = useHouse()
   const { window } = card
   const running = card.startedAt !== null
   const ran = ranMinutes(card, nowMs) * 60_000
@@ -70,11 +70,11 @@ export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
               <WindowLine
                 segments={window.segments}
                 scale={scaleFor(window.segments, nowMs)}
-                words={windowWords(window, zone, nowMs)}
+                words={windowWords(window, house, nowMs)}
                 className="h-11 w-full"
               />
               <p className={`mt-1 text-lg font-semibold ${phase === 'gone' ? 'text-late' : ''}`}>
-                {windowWords(window, zone, nowMs)}
+                {windowWords(window, house, nowMs)}
                 {phase === 'gone' && window.past ? `. ${pastWords[window.past]}` : ''}
               </p>
             </div>

@@ -24,7 +24,7 @@ const hourMs = 3_600_000
 
 export function DayLines({ lines }: { lines: readonly DayLine[] }) {
   const nowMs = useNow()
-  const { zone } = useHouse()
+  const house = useHouse()
   const scale = { fromMs: nowMs - 3 * hourMs, toMs: nowMs + 15 * hourMs }
   const hours = Array.from({ length: 7 }, (_, k) => Math.ceil(scale.fromMs / hourMs) * hourMs + k * 3 * hourMs).filter(
     (at) => at > scale.fromMs + 0.6 * hourMs && at < scale.toMs - 0.6 * hourMs,
@@ -39,11 +39,11 @@ export function DayLines({ lines }: { lines: readonly DayLine[] }) {
             className={`absolute bottom-0 -translate-x-1/2 ${Math.abs(at - nowMs) < 1.3 * hourMs ? 'invisible' : ''}`}
             style={{ left: left(at) }}
           >
-            {clockTime(new Date(at).toISOString(), zone)}
+            {clockTime(new Date(at).toISOString(), house)}
           </span>
         ))}
         <span className="absolute bottom-0 -translate-x-1/2 bg-ink px-2 font-semibold text-ground" style={{ left: left(nowMs) }}>
-          {clockTime(new Date(nowMs).toISOString(), zone)}
+          {clockTime(new Date(nowMs).toISOString(), house)}
         </span>
       </div>
       <div
@@ -62,10 +62,10 @@ export function DayLines({ lines }: { lines: readonly DayLine[] }) {
 
 function Line({ line: { href, name, next, window, feel }, scale }: { line: DayLine; scale: { fromMs: number; toMs: number } }) {
   const nowMs = useNow()
-  const { zone } = useHouse()
+  const house = useHouse()
   const [feeling, setFeeling] = useState(false)
   const phase = phaseAt(window.segments, nowMs)
-  const words = windowWords(window, zone, nowMs)
+  const words = windowWords(window, house, nowMs)
   return (
     <li className="border-b border-line">
       <div className="flex items-start gap-3">

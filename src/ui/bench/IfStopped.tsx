@@ -9,21 +9,22 @@ import type { Journey } from '@/core/piece/journey'
 import { TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { stepTitle } from '@/words/craft'
-import { minuteWords, momentWords, spanWords } from '@/words/time'
+import { minuteText, momentWords, spanWords } from '@/words/time'
 
 export function IfStopped({ journeys, hours, nowMs }: { journeys: readonly Journey[]; hours: WorkingHours; nowMs: number }) {
-  const { zone } = useHouse()
+  const house = useHouse()
+  const { zone } = house
   const now = new Date(nowMs).toISOString()
   const next = nextMorning(minuteOfDay(now, zone), weekdayOf(dayOf(now, zone)), hours)
   const [until, setUntil] = useState<string | null>(null)
-  const shown = until ?? `${dayAfter(dayOf(now, zone), next.days)}T${minuteWords(next.minute)}`
+  const shown = until ?? `${dayAfter(dayOf(now, zone), next.days)}T${minuteText(next.minute)}`
   const untilAt = instantOf(shown, zone)
   const missed = untilAt ? ifStopped(journeys, nowMs, Date.parse(untilAt)) : []
   const minutes = missed.reduce((sum, each) => sum + each.minutes, 0)
   return (
     <details className="mt-8 border-t border-line pt-1">
       <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-        What if I stop until {untilAt ? momentWords(untilAt, zone, nowMs) : 'then'}?
+        What if I stop until {untilAt ? momentWords(untilAt, house, nowMs) : 'then'}?
       </summary>
       <TextField
         label="Back at work"
@@ -53,7 +54,7 @@ export function IfStopped({ journeys, hours, nowMs }: { journeys: readonly Journ
                   <span className="shrink-0 font-semibold">+{spanWords(more)}</span>
                 </span>
                 <span className="block text-soft">
-                  closes {momentWords(closes, zone, nowMs)}. {remedy && getRemedy(remedy).remedy}
+                  closes {momentWords(closes, house, nowMs)}. {remedy && getRemedy(remedy).remedy}
                 </span>
               </li>
             ))}

@@ -8,8 +8,11 @@ import type { CoatPlan, MixPlan } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import { type Component, componentsOf } from '@/core/craft/mixes'
 import { mixInput, type MixText } from '@/core/input/entry'
+import { amountText, type AmountUnit, formatAmount, parseAmount, smallUnit } from '@/core/measure/amount'
 import type { LotId, ProductId } from '@/core/measure/named'
+import { formatNumber } from '@/core/measure/number'
 import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useMoment } from '@/ui/form/useMoment'
 import { Sheet } from '@/ui/frame/Sheet'
@@ -46,6 +49,7 @@ function likelyFrom(component: Component, making: MixPlan): { productId: Product
 }
 
 function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
+  const house = useHouse()
   const { send } = useOutbox()
   const partsOf = (mix: string, volume: number) => componentsOf(mix, volume, plan.family, making.paint)
   const [defaults] = useState<MixText>(() => ({
@@ -58,19 +62,19 @@ function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
     productId: plan.productId,
     lotId: lotsOf(making, plan.productId)[0]?.id ?? '',
     mix: plan.mix,
-    volume: String(making.volume || plan.amount),
+    volume: amountText(making.volume || plan.amount, plan.unit, house),
     from: (partsOf(plan.mix, making.volume || plan.amount) ?? []).map((each) => likelyFrom(each, making)),
     stepIds: making.stepIds,
   }))
   const moment = useMoment(defaults.entryId)
   const { form, submit, pending, issue, troubleOf } = useEntryForm<MixText>(
-    mixInput,
+    mixInput(house),
     defaults,
     (typed) => send('mixBatch', { ...typed, at: moment() }, `Mixed: ${typed.mix}, ${card.pieceName}`),
     done,
   )
   const { register, watch, setValue } = form
-  const components = partsOf(watch('mix'), Number(watch('volume').replace(',', '.')))
+  const components = partsOf(watch('mix'), parseAmount(watch('volume'), plan.unit, house.units) ?? NaN)
   const { volumeOfAll } = making
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid grid-cols-2 items-start gap-4">
@@ -85,15 +89,18 @@ function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
       </div>
       <div>
         <TextField
-          label={`How much, ${plan.unit}`}
-          inputMode="decimal"
+          label={`How much, ${smallUnit(plan.unit, house.units).words}`}
           {...register('volume')}
           trouble={troubleOf('volume')}
           className="text-xl"
         />
         {volumeOfAll !== null && (
-          <button type="button" className="press mt-2 px-3 text-sm" onClick={() => setValue('volume', String(volumeOfAll))}>
-            {volumeOfAll} {plan.unit} for other pieces too
+          <button
+            type="button"
+            className="press mt-2 px-3 text-sm"
+            onClick={() => setValue('volume', amountText(volumeOfAll, plan.unit, house))}
+          >
+            {formatAmount(volumeOfAll, plan.unit, house)} for other pieces too
           </button>
         )}
       </div>
@@ -132,15 +139,17 @@ function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
 }
 
 /** How much of each, large. */
-function Components({ components, unit }: { components: Component[] | null; unit: string }) {
+function Components({ components, unit }: { components: Component[] | null; unit: AmountUnit }) {
+  const house = useHouse()
+  const small = smallUnit(unit, house.units)
   return (
     <dl className="col-span-2 flex flex-wrap gap-x-10 gap-y-2 border-y-2 border-ink py-3" aria-live="polite">
       {components ? (
         components.map(({ name, amount }) => (
           <div key={name}>
             <dd className="figure text-5xl">
-              {Math.round(amount)}
-              <span className="ml-1 text-xl font-semibold tracking-normal text-soft">{unit}</span>
+              {formatNumber(amount / small.size, house, house.units === 'metric' ? 0 : 1)}
+              <span className="ml-1 text-xl font-semibold tracking-normal text-soft">{small.words}</span>
             </dd>
             <dt className="eyebrow">{name}</dt>
           </div>
@@ -167,6 +176,7 @@ function ComponentFrom({
   making: MixPlan
   form: UseFormReturn<MixText>
 }) {
+  const house = useHouse()
   const { register, watch, setValue } = form
   const products = making.products.filter(({ family }) => family === component.family)
   const chosen = products.find(({ id }) => id === watch(`from.${at}.productId`))
@@ -185,7 +195,7 @@ function ComponentFrom({
         <ChoiceField
           label={`${name.charAt(0).toUpperCase()}${name.slice(1)} from`}
           {...register(`from.${at}.lotId`)}
-          options={[...chosen.lots.map((lot) => [lot.id, lotWords(lot, chosen.unit)] as const), ['', 'whichever is open']]}
+          options={[...chosen.lots.map((lot) => [lot.id, lotWords(lot, chosen.unit, house)] as const), ['', 'whichever is open']]}
         />
       )}
     </div>
@@ -194,6 +204,7 @@ function ComponentFrom({
 
 /** A mix that is told by the eye is all of one product. */
 function TinOf({ plan, form }: { plan: CoatPlan; form: UseFormReturn<MixText> }) {
+  const house = useHouse()
   const { register, watch } = form
   const product = plan.products.find(({ id }) => id === watch('productId'))
   return (
@@ -209,7 +220,10 @@ function TinOf({ plan, form }: { plan: CoatPlan; form: UseFormReturn<MixText> })
           label="From"
           className="col-span-2 sm:col-span-1"
           {...register('lotId')}
-          options={[...product.lots.map((lot) => [lot.id, lotWords(lot, product.unit)] as const), ['', 'whichever is open']]}
+          options={[
+            ...product.lots.map((lot) => [lot.id, lotWords(lot, product.unit, house)] as const),
+            ['', 'whichever is open'],
+          ]}
         />
       )}
     </>

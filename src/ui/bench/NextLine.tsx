@@ -12,7 +12,7 @@ import { StepActions } from './StepActions'
 
 export function NextLine({ card, why, late }: { card: StepCard; why: string; late: boolean }) {
   const nowMs = useNow()
-  const { zone } = useHouse()
+  const house = useHouse()
   const ran = card.startedAt ? Math.floor(ranMinutes(card, nowMs)) : null
   const state =
     ran !== null
@@ -20,7 +20,7 @@ export function NextLine({ card, why, late }: { card: StepCard; why: string; lat
         ? `paused after ${ran} min`
         : `running for ${ran} min`
       : card.window
-        ? windowWords(card.window, zone, nowMs)
+        ? windowWords(card.window, house, nowMs)
         : why
   return (
     <li className="flex gap-4 border-b border-line py-4">

@@ -9,7 +9,7 @@ import { useStored } from '@/ui/form/useStored'
 import { chime } from '@/ui/time/chime'
 import { useNow } from '@/ui/time/now'
 import { stepTitle } from '@/words/craft'
-import { clockTime } from '@/words/time'
+import { clockTime, type Wall } from '@/words/time'
 
 const never = () => () => undefined
 /** What the browser says of notifications; `none` where it has none. */
@@ -25,7 +25,7 @@ function usePermission(): [NotificationPermission | 'none', (answer: Notificatio
 
 export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
   const nowMs = useNow()
-  const { zone } = useHouse()
+  const house = useHouse()
   const since = useRef<number | null>(null)
   const [told, tell] = useState<readonly { key: string; words: string }[]>([])
   const [sound, setSound] = useStored('itinerum.sound')
@@ -35,12 +35,12 @@ export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
     const from = since.current ?? nowMs
     since.current = nowMs
     for (const reminder of dueReminders(journeys, from, nowMs)) {
-      const words = reminderWords(reminder, zone)
+      const words = reminderWords(reminder, house)
       tell((before) => [...before.filter(({ key }) => key !== reminder.key), { key: reminder.key, words }])
       if (loud) chime(reminder.kind === 'closes' ? 2 : 1)
       if (allowed === 'granted') void notify(words, reminder.key)
     }
-  }, [journeys, nowMs, zone, loud, allowed])
+  }, [journeys, nowMs, house, loud, allowed])
   const toggle = () => {
     if (!loud) chime()
     setSound(loud ? 'off' : 'on')
@@ -86,9 +86,9 @@ async function notify(body: string, tag: string): Promise<void> {
   else new Notification('Itinerum', { body, tag })
 }
 
-function reminderWords({ kind, at, journey, part, step }: Reminder, zone: string): string {
+function reminderWords({ kind, at, journey, part, step }: Reminder, house: Wall): string {
   const where = `${journey.file.piece.name}, ${part.part.name.toLowerCase()}`
-  const time = clockTime(at, zone)
+  const time = clockTime(at, house)
   return kind === 'opens'
     ? `${where}: ${stepTitle(step).toLowerCase()} from ${time}`
     : `${where}: closes at ${time}. ${stepTitle(step)}`

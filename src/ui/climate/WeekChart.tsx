@@ -5,8 +5,11 @@ import { useEffect, useState } from 'react'
 import { Line } from 'react-chartjs-2'
 import { doubts, type JudgedReading } from '@/core/climate/believe'
 import type { Segment } from '@/core/drying/phase'
+import { formatNumber } from '@/core/measure/number'
 import { WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
+import { airWords } from '@/words/measure'
+import { dateFormat } from '@/words/time'
 import { loggedWords } from '@/words/time'
 
 Chart.defaults.font.family = "'Archivo Variable', sans-serif"
@@ -57,15 +60,15 @@ export function WeekChart({
   fromMs: number
   toMs: number
 }) {
-  const { zone } = useHouse()
+  const house = useHouse()
   const inks = useInks()
   const believed = readings.filter(({ doubt }) => doubt === null)
   const points = (value: (reading: JudgedReading) => number) =>
     believed.map((reading) => ({ x: Date.parse(reading.at), y: value(reading) }))
-  const day = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric' })
+  const day = dateFormat(house.locale, house.zone, { weekday: 'short', day: 'numeric' })
   const last = believed.at(-1)
   const temperatures = believed.map(({ temperature }) => temperature)
-  const told = `The air of the week: ${Math.min(...temperatures)} to ${Math.max(...temperatures)} °C`
+  const told = `The air of the week: ${[Math.min(...temperatures), Math.max(...temperatures)].map((each) => formatNumber(each, house, 1)).join(' to ')} °C`
   return (
     <div>
       <div className="h-72">
@@ -105,7 +108,7 @@ export function WeekChart({
                 legend: { labels: { color: inks.ink, font: { size: 15 }, boxWidth: 26, boxHeight: 2 } },
                 tooltip: {
                   callbacks: {
-                    title: ([item]) => (item ? loggedWords(new Date(item.parsed.x ?? 0).toISOString(), zone, toMs) : ''),
+                    title: ([item]) => (item ? loggedWords(new Date(item.parsed.x ?? 0).toISOString(), house, toMs) : ''),
                   },
                 },
               },
@@ -162,10 +165,8 @@ export function WeekChart({
               .slice(-8)
               .map(({ at, temperature, humidity, doubt }) => (
                 <li key={at} className="flex flex-wrap gap-x-4 border-b border-line py-2">
-                  <span className="text-soft">{loggedWords(at, zone, toMs)}</span>
-                  <span>
-                    {temperature} °C, {humidity} %
-                  </span>
+                  <span className="text-soft">{loggedWords(at, house, toMs)}</span>
+                  <span>{airWords({ temperature, humidity }, house)}</span>
                   <span className="font-semibold text-late">{doubt && doubts[doubt]}</span>
                 </li>
               ))}
@@ -174,7 +175,7 @@ export function WeekChart({
       )}
       {last && (
         <p className="mt-3 text-soft">
-          Last believed: {last.temperature} °C, {last.humidity} %, {loggedWords(last.at, zone, toMs)}.
+          Last believed: {airWords(last, house)}, {loggedWords(last.at, house, toMs)}.
         </p>
       )}
     </div>

@@ -4,7 +4,7 @@ import { createContext, type ReactNode, useContext } from 'react'
 import type { House } from '@/core/input/fields'
 import { formatMoney } from '@/core/measure/money'
 
-const HouseContext = createContext<House>({ currency: 'GBP', units: 'metric', zone: 'UTC' })
+const HouseContext = createContext<House>({ currency: 'GBP', units: 'metric', zone: 'UTC', locale: 'en-GB' })
 
 export function HouseProvider({ house, children }: { house: House; children: ReactNode }) {
   return <HouseContext value={house}>{children}</HouseContext>
@@ -13,6 +13,6 @@ export const useHouse = (): House => useContext(HouseContext)
 
 /** Money in the house's currency. */
 export function useMoney(): (minor: number, short?: boolean) => string {
-  const { currency } = useHouse()
-  return (minor, short = false) => formatMoney(minor, currency, { short })
+  const house = useHouse()
+  return (minor, short = false) => formatMoney(minor, house, { short })
 }

@@ -17,7 +17,7 @@ export function CalendarForm({ feeds }: { feeds: readonly { id: string; madeAt: 
   const make = useWrite(makeCalendar)
   const revoke = useWrite(revokeCalendar)
   const router = useRouter()
-  const { zone } = useHouse()
+  const house = useHouse()
   const [address, setAddress] = useState<string | null>(null)
   const begin = async () => {
     const token = fresh()
@@ -35,7 +35,7 @@ export function CalendarForm({ feeds }: { feeds: readonly { id: string; madeAt: 
       <ul>
         {feeds.map(({ id, madeAt }) => (
           <li key={id} className="flex min-h-14 flex-wrap items-center justify-between gap-x-4 border-b border-line py-1">
-            <span className="text-lg">An address made on {dateWords(madeAt, zone)}</span>
+            <span className="text-lg">An address made on {dateWords(madeAt, house)}</span>
             <button type="button" className="press" disabled={revoke.pending} onClick={() => void end(id)}>
               Revoke it
             </button>

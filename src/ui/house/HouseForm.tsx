@@ -4,13 +4,13 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Studio } from '@/core/house/studio'
 import { studioInput, type StudioText } from '@/core/input/house'
-import { moneyText } from '@/core/measure/money'
 import { useActions } from '@/ui/form/actions'
-import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
+import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
-import { minuteWords } from '@/words/time'
+import { unitWords } from '@/words/measure'
+import type { HouseChoices } from './houseChoices'
+import { studioText, writingChoices } from './studioText'
 
-const percent = (share: number) => String(Math.round(share * 100_000) / 1000)
 /** Monday first, by the number a date gives its day. */
 const weekdays = [
   ['1', 'Mon'],
@@ -27,49 +27,16 @@ const wishWords = {
   profit: 'a profit on each piece',
 } as const
 
-function wishText({ wish, currency }: Studio): Pick<StudioText, 'wishKind' | 'wishValue'> {
-  if ('margin' in wish) return { wishKind: 'margin', wishValue: percent(wish.margin) }
-  if ('profit' in wish) return { wishKind: 'profit', wishValue: moneyText(wish.profit, currency) }
-  return { wishKind: 'earnedRate', wishValue: moneyText(wish.earnedRate, currency) }
-}
-
-interface Props {
-  studio: Studio
-  zones: readonly string[]
-  /** code and words */
-  currencies: readonly (readonly [string, string])[]
-}
-
-export function HouseForm({ studio, zones, currencies }: Props) {
+export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio: Studio }) {
   const { changeStudio } = useActions()
   const router = useRouter()
   const [kept, setKept] = useState(false)
   const { currency } = studio
-  const [defaults] = useState<StudioText>(() => ({
-    name: studio.name,
-    currency,
-    zone: studio.zone,
-    units: studio.units,
-    hourRate: moneyText(studio.hourRate, currency),
-    overheadRate: moneyText(studio.overheadRate, currency),
-    taxMode: studio.taxMode,
-    taxShare: percent(studio.taxShare),
-    ...wishText(studio),
-    haggleShare: percent(studio.haggle),
-    priceStep: moneyText(studio.step, currency),
-    worksFrom: minuteWords(studio.hours.from),
-    worksTo: minuteWords(studio.hours.to),
-    worksDays: studio.hours.days.map(String) as StudioText['worksDays'],
-  }))
-  const { form, submit, pending, issue, troubleOf } = useEntryForm<StudioText>(
-    studioInput(studio),
-    defaults,
-    changeStudio,
-    () => {
-      setKept(true)
-      router.refresh()
-    },
-  )
+  const [defaults] = useState(() => studioText(studio))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<StudioText>(studioInput, defaults, changeStudio, () => {
+    setKept(true)
+    router.refresh()
+  })
   const { register } = form
   return (
     <form
@@ -86,14 +53,8 @@ export function HouseForm({ studio, zones, currencies }: Props) {
         hint="Past amounts keep their figures."
         options={currencies}
       />
-      <ChoiceField
-        label="Units"
-        {...register('units')}
-        options={[
-          ['metric', 'centimetres'],
-          ['imperial', 'inches'],
-        ]}
-      />
+      <ChoiceField label="Units" {...register('units')} options={pairs(unitWords)} />
+      <ChoiceField label="Dates and figures written" {...register('locale')} options={writingChoices} className="col-span-2" />
       <ChoiceField
         label="Time zone"
         {...register('zone')}

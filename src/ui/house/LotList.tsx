@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { lotInput, type LotText } from '@/core/input/house'
-import { formatVolume } from '@/core/measure/length'
+import { amountText, formatAmount, smallUnit } from '@/core/measure/amount'
 import { moneyText } from '@/core/measure/money'
 import type { Product, ShelfLot } from '@/core/stock/product'
 import { useActions } from '@/ui/form/actions'
@@ -81,9 +81,9 @@ function useEmpty(took: (lot: ShelfLot | null) => void) {
 
 /** A tin from the front: what is left stands in it. */
 function LotFront({ lot, product, empty, pending }: { lot: ShelfLot; product: Product; empty: () => void; pending: boolean }) {
-  const { units, zone } = useHouse()
+  const house = useHouse()
   const nowMs = useNow()
-  const left = product.unit === 'g' ? `${Math.round(lot.remaining)} g` : formatVolume(lot.remaining, units)
+  const left = formatAmount(lot.remaining, product.unit, house)
   return (
     <li className="flex items-end gap-3">
       <svg viewBox="0 0 40 48" aria-hidden className="h-16 w-13 shrink-0">
@@ -113,7 +113,7 @@ function LotFront({ lot, product, empty, pending }: { lot: ShelfLot; product: Pr
           )}
         </p>
         <p className="text-sm text-soft">
-          {nameOf(lot)}, {lot.openedAt ? `opened ${loggedWords(lot.openedAt, zone, nowMs)}` : 'not opened'}
+          {nameOf(lot)}, {lot.openedAt ? `opened ${loggedWords(lot.openedAt, house, nowMs)}` : 'not opened'}
         </p>
         <button
           type="button"
@@ -137,8 +137,9 @@ function BuyForm({ product, done }: { product: Product; done: () => void }) {
     id: uuidv7(),
     productId: product.id,
     code: '',
-    size: String(product.size),
-    price: moneyText(product.price, house.currency),
+    unit: product.unit,
+    size: amountText(product.size, product.unit, house),
+    price: moneyText(product.price, house),
     at: new Date().toISOString(),
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<LotText>(lotInput(house), defaults, buyLot, () => {
@@ -149,7 +150,11 @@ function BuyForm({ product, done }: { product: Product; done: () => void }) {
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
       <TextField label="Stamped on it" placeholder="4417" {...register('code')} trouble={troubleOf('code')} />
-      <TextField label={`Size, ${product.unit}`} inputMode="decimal" {...register('size')} trouble={troubleOf('size')} />
+      <TextField
+        label={`Size, ${smallUnit(product.unit, house.units).words}`}
+        {...register('size')}
+        trouble={troubleOf('size')}
+      />
       <TextField label={`Price, ${house.currency}`} inputMode="decimal" {...register('price')} trouble={troubleOf('price')} />
       <button type="submit" disabled={pending} className="press press-now">
         Put it on the shelf

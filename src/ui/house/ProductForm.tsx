@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { families, type FamilyCode, isPaint, unitOf } from '@/core/craft/families'
 import { productInput, type ProductText } from '@/core/input/house'
+import { smallUnit } from '@/core/measure/amount'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -45,7 +46,11 @@ export function ProductForm() {
         options={pairs(families)}
       />
       <TextField label="What stands on it" {...register('name')} trouble={troubleOf('name')} />
-      <TextField label={`Size, ${unitOf(family)}`} inputMode="decimal" {...register('size')} trouble={troubleOf('size')} />
+      <TextField
+        label={`Size, ${smallUnit(unitOf(family), house.units).words}`}
+        {...register('size')}
+        trouble={troubleOf('size')}
+      />
       <TextField label={`Price, ${house.currency}`} inputMode="decimal" {...register('price')} trouble={troubleOf('price')} />
       <TextField label="Stamped on it" placeholder="4417" {...register('code')} trouble={troubleOf('code')} />
       {isPaint(family) && (

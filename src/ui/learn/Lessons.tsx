@@ -9,6 +9,7 @@ import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useWrite } from '@/ui/form/useWrite'
+import { timesWords } from '@/words/measure'
 import { capital } from '@/words/text'
 import { dateWords, spanWords } from '@/words/time'
 
@@ -31,7 +32,6 @@ export interface FigureLine {
 /** fewer than this, and it is early to believe them */
 const enough = 3
 const rangeWords = (low: number, high: number) => (low === high ? spanWords(low) : `${spanWords(low)} to ${spanWords(high)}`)
-const times = (factor: number) => `× ${factor.toFixed(2)}`
 
 export function Lessons({
   lessons,
@@ -45,7 +45,7 @@ export function Lessons({
   const { takeDryingFigure } = useActions()
   const write = useWrite(takeDryingFigure)
   const router = useRouter()
-  const { zone } = useHouse()
+  const house = useHouse()
   const take = async (family: FamilyCode, back: boolean) => {
     if (await write.send({ id: uuidv7(), family, at: new Date().toISOString(), back })) router.refresh()
   }
@@ -68,11 +68,11 @@ export function Lessons({
                 <strong className="text-lg">{capital(getFamily(family).words)}</strong>
                 <p>
                   The label says {rangeWords(label[0], label[1])}. Seen {count === 1 ? 'once' : `${count} times`}: usually{' '}
-                  {times(p50)}, four times in five within {times(p80)}.
+                  {timesWords(p50, house)}, four times in five within {timesWords(p80, house)}.
                 </p>
                 <p className="text-soft">
                   {inForce
-                    ? `In force: ${times(inForce.p50)} to ${times(inForce.p80)}, from ${inForce.count}.`
+                    ? `In force: ${timesWords(inForce.p50, house)} to ${timesWords(inForce.p80, house)}, from ${inForce.count}.`
                     : 'In force: the label.'}{' '}
                   {!same && `It would open after ${rangeWords(label[0] * p50, label[1] * p80)} at 21 °C and 50 %.`}
                 </p>
@@ -109,10 +109,10 @@ export function Lessons({
             {figures.map(({ id, family, p50, p80, count, at }, k) => {
               const before = figures.slice(0, k).findLast((each) => each.family === family)
               const said = (each: { p50: number; p80: number; count: number } | undefined) =>
-                each && each.count > 0 ? `${times(each.p50)} to ${times(each.p80)}` : 'the label'
+                each && each.count > 0 ? `${timesWords(each.p50, house)} to ${timesWords(each.p80, house)}` : 'the label'
               return (
                 <li key={id} className="border-b border-line py-1.5">
-                  <span className="text-soft">{dateWords(at, zone)}</span> {getFamily(family).words}: {said(before)} →{' '}
+                  <span className="text-soft">{dateWords(at, house)}</span> {getFamily(family).words}: {said(before)} →{' '}
                   <strong>{said({ p50, p80, count })}</strong>
                   {count > 0 && `, because of ${count === 1 ? 'one observation' : `${count} observations`}`}
                 </li>

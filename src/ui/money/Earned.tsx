@@ -5,18 +5,17 @@ import type { Ending } from '@/core/piece/journey'
 import { boughtIn, earnedBy, type Ledger, type PricingTerms, taxFor } from '@/core/piece/ledger'
 import { taxOf } from '@/core/price/priceFor'
 import { capital } from '@/words/text'
-import { dateWords, hoursWords } from '@/words/time'
+import { dateWords, hoursWords, type Wall } from '@/words/time'
 
 interface Props {
   ending: Ending
   soFar: Ledger
-  terms: PricingTerms
-  zone: string
+  terms: PricingTerms & Wall
   channels: readonly SalesChannel[]
   money: (minor: number) => string
 }
 
-export function Earned({ ending, soFar, terms, zone, channels, money }: Props) {
+export function Earned({ ending, soFar, terms, channels, money }: Props) {
   const { entry, outcome } = ending
   const paid = 'money' in entry ? entry : null
   const earned = paid && earnedBy(soFar, terms, paid.money, paid.fees)
@@ -26,7 +25,7 @@ export function Earned({ ending, soFar, terms, zone, channels, money }: Props) {
       <p className="mt-1 text-lg text-soft">
         {[
           capital(outcomes[outcome]),
-          dateWords(entry.at, zone),
+          dateWords(entry.at, terms),
           paid && channels.find(({ id }) => id === paid.channelId)?.name,
           entry.note,
         ]
@@ -40,7 +39,7 @@ export function Earned({ ending, soFar, terms, zone, channels, money }: Props) {
               {money(earned.perHour ?? earned.left)}
             </span>
             <span className="text-2xl font-semibold text-soft">
-              {earned.perHour === null ? 'and no hours' : `an hour, for ${hoursWords(soFar.hours)}`}
+              {earned.perHour === null ? 'and no hours' : `an hour, for ${hoursWords(soFar.hours, terms)}`}
             </span>
           </p>
           <table className="w-full self-start text-lg">

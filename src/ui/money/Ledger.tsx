@@ -1,5 +1,6 @@
 /** What a piece costs, in one table: so far, and when its plan is done; and what the sums leave out. */
 import { getFamily } from '@/core/craft/families'
+import type { Writing } from '@/core/measure/number'
 import type { Ledger as Book, LedgerKind, LeftOut } from '@/core/piece/ledger'
 import { ledgerWords } from '@/words/piece'
 import { hoursWords } from '@/words/time'
@@ -9,10 +10,11 @@ interface Props {
   /** null where the piece has left */
   whenDone: Book | null
   rate: number
+  writing: Writing
   money: (minor: number) => string
 }
 
-export function Ledger({ soFar, whenDone, rate, money }: Props) {
+export function Ledger({ soFar, whenDone, rate, writing, money }: Props) {
   const kinds = [...new Set([...soFar.lines, ...(whenDone?.lines ?? [])].map(({ kind }) => kind))]
   const amountIn = (book: Book, kind: LedgerKind) => book.lines.find((line) => line.kind === kind)?.amount ?? 0
   return (
@@ -55,8 +57,8 @@ export function Ledger({ soFar, whenDone, rate, money }: Props) {
           <th scope="row" className="py-1 text-left font-normal text-soft">
             Work, {money(rate)} an hour
           </th>
-          <td className="text-right">{hoursWords(soFar.hours)}</td>
-          {whenDone && <td className="text-right">{hoursWords(whenDone.hours)}</td>}
+          <td className="text-right">{hoursWords(soFar.hours, writing)}</td>
+          {whenDone && <td className="text-right">{hoursWords(whenDone.hours, writing)}</td>}
         </tr>
       </tbody>
     </table>

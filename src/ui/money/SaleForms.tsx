@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { SalesChannel } from '@/core/house/studio'
+import type { House } from '@/core/input/fields'
 import { endingInput, type EndingText, listingInput, type ListingText } from '@/core/input/piece'
 import { outcomes } from '@/core/log/entry'
 import { moneyText, parseMoney, roundMoney } from '@/core/measure/money'
@@ -36,7 +37,7 @@ export function ListingForm({ pieceId, channels, ask, channelId, concerns }: Pro
     entryId: uuidv7(),
     pieceId,
     channelId,
-    price: ask === null ? '' : moneyText(ask, house.currency),
+    price: ask === null ? '' : moneyText(ask, house),
     on: dayOf(new Date(nowMs).toISOString(), house.zone),
     note: '',
     despite: [],
@@ -81,8 +82,8 @@ export function EndingForm({ pieceId, channels, ask, channelId, concerns }: Prop
     pieceId,
     outcome: 'sold',
     channelId,
-    price: ask === null ? '' : moneyText(ask, house.currency),
-    fees: feesText(ask, channels, channelId, house.currency),
+    price: ask === null ? '' : moneyText(ask, house),
+    fees: feesText(ask, channels, channelId, house),
     on: dayOf(new Date(nowMs).toISOString(), house.zone),
     note: '',
     despite: [],
@@ -96,7 +97,7 @@ export function EndingForm({ pieceId, channels, ask, channelId, concerns }: Prop
   const follow = () => {
     if (form.getFieldState('fees').isDirty) return
     const { price, channelId: chosen } = form.getValues()
-    form.resetField('fees', { defaultValue: feesText(parseMoney(price, house.currency), channels, chosen, house.currency) })
+    form.resetField('fees', { defaultValue: feesText(parseMoney(price, house), channels, chosen, house) })
   }
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid grid-cols-2 items-end gap-3">
@@ -145,9 +146,9 @@ export function EndingForm({ pieceId, channels, ask, channelId, concerns }: Prop
   )
 }
 
-function feesText(price: number | null, channels: readonly SalesChannel[], channelId: ChannelId, currency: string): string {
+function feesText(price: number | null, channels: readonly SalesChannel[], channelId: ChannelId, house: House): string {
   const channel = channels.find(({ id }) => id === channelId)
-  return price === null || !channel ? '' : moneyText(roundMoney(price * channel.feeShare) + channel.feeFixed, currency)
+  return price === null || !channel ? '' : moneyText(roundMoney(price * channel.feeShare) + channel.feeFixed, house)
 }
 
 /** What is not done, by name, and the word that it goes as it is. */

@@ -46,12 +46,12 @@ export function OutboxLine() {
 /** One thing that waits: it can be sent again where it was refused, and let go always, in two taps. */
 function KeptLine({ kept }: { kept: Kept }) {
   const { sendAgain, letGo } = useOutboxState()
-  const { zone } = useHouse()
+  const house = useHouse()
   const nowMs = useNow()
   const [sure, setSure] = useState(false)
   return (
     <li className="flex min-h-12 flex-wrap items-center gap-x-4 border-t border-line">
-      <span className="text-soft">{loggedWords(kept.typed.at, zone, nowMs)}</span>
+      <span className="text-soft">{loggedWords(kept.typed.at, house, nowMs)}</span>
       <span className="font-semibold">{kept.about}</span>
       {kept.issue && <span className="text-late">{kept.fields?.photo ?? issueWords[kept.issue]}</span>}
       {kept.issue && (

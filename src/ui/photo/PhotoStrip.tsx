@@ -16,13 +16,13 @@ export interface StripPhoto extends Photo {
 export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
   const [at, setAt] = useState<number | null>(null)
   const opener = useRef<HTMLButtonElement | null>(null)
-  const { zone } = useHouse()
+  const house = useHouse()
   const nowMs = useNow()
   const open = at === null ? undefined : photos[at]
   const caption = ({ moment, shows, takenAt }: StripPhoto) => (
     <>
       <strong className="block">{shows || moment}</strong>
-      <span className="text-soft">{loggedWords(takenAt, zone, nowMs)}</span>
+      <span className="text-soft">{loggedWords(takenAt, house, nowMs)}</span>
     </>
   )
   const turn = (by: number) => setAt((now) => (now === null ? null : (now + by + photos.length) % photos.length))

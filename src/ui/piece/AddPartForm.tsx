@@ -8,11 +8,11 @@ import { newPart } from './PartFields'
 
 export function AddPartForm({ pieceId }: { pieceId: PieceId }) {
   const { addPartToPiece } = useActions()
-  const { units } = useHouse()
+  const house = useHouse()
   return (
     <OnePartForm
       pieceId={pieceId}
-      begin={() => newPart(null, units)}
+      begin={() => newPart(null, house)}
       send={(part) => addPartToPiece({ pieceId, part })}
       words="Add the part"
     />

@@ -7,6 +7,7 @@ import type { SalesChannel } from '@/core/house/studio'
 import { correctionInput, type CorrectionText } from '@/core/input/entry'
 import type { Entry } from '@/core/log/entry'
 import { costKinds } from '@/core/log/entry'
+import { amountText, smallUnit } from '@/core/measure/amount'
 import { moneyText } from '@/core/measure/money'
 import type { ProductId } from '@/core/measure/named'
 import { wallTimeOf } from '@/core/measure/time'
@@ -39,12 +40,13 @@ export function CorrectionForm({ entry, channels, tins }: Props) {
     minutes: 'minutes' in entry && entry.minutes !== null ? String(entry.minutes) : '',
     productId: coat?.productId ?? '',
     mix: coat?.mix ?? '',
-    amount: coat ? String(coat.amount) : '',
+    amount: coat ? amountText(coat.amount, coat.unit, house) : '',
+    unit: coat?.unit ?? '',
     applicator: coat?.applicator ?? '',
     film: coat?.film ?? '',
     costKind: entry.kind === 'cost' ? entry.costKind : '',
-    money: priced ? moneyText(entry.money, house.currency) : '',
-    fees: 'fees' in entry ? moneyText(entry.fees, house.currency) : '',
+    money: priced ? moneyText(entry.money, house) : '',
+    fees: 'fees' in entry ? moneyText(entry.fees, house) : '',
     channelId: ('channelId' in entry && entry.channelId) || '',
     note: entry.note ?? '',
   }))
@@ -74,7 +76,11 @@ export function CorrectionForm({ entry, channels, tins }: Props) {
             {...register('productId')}
             options={[...tins.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
           />
-          <TextField label={`Amount, ${coat.unit}`} inputMode="decimal" {...register('amount')} trouble={troubleOf('amount')} />
+          <TextField
+            label={`Amount, ${smallUnit(coat.unit, house.units).words}`}
+            {...register('amount')}
+            trouble={troubleOf('amount')}
+          />
           <ChoiceField
             label="Film"
             {...register('film')}

@@ -16,12 +16,12 @@ export function EndConflict({ counts, beside }: { counts: Entry; beside: Entry }
   const { strikeEntry } = useActions()
   const write = useWrite(strikeEntry)
   const router = useRouter()
-  const { zone } = useHouse()
+  const house = useHouse()
   const { people } = useHands()
   const [entryId] = useState(() => uuidv7())
   const moment = useMoment(entryId)
   const said = ({ at, personId }: Entry) =>
-    [clockTime(at, zone), people.find(({ id }) => id === personId)?.name].filter(Boolean).join(', ')
+    [clockTime(at, house), people.find(({ id }) => id === personId)?.name].filter(Boolean).join(', ')
   const strike = async ({ id, pieceId }: Entry) => {
     if (await write.send({ entryId, corrects: id, pieceId, at: moment() })) router.refresh()
   }

@@ -24,7 +24,7 @@ export function FactsForm({ piece, rooms }: { piece: Piece; rooms: readonly Room
     sourceNote: piece.sourceNote ?? '',
     client: piece.client ?? '',
     promisedOn: piece.promisedOn ?? '',
-    expected: piece.expected === null ? '' : moneyText(piece.expected, house.currency),
+    expected: piece.expected === null ? '' : moneyText(piece.expected, house),
     condition: piece.condition ?? '',
     roomId: piece.roomId ?? '',
   }))

@@ -37,7 +37,7 @@ export function IntakeForm() {
     condition: '',
     bought: '',
     fetching: '',
-    parts: [newPart(null, house.units)],
+    parts: [newPart(null, house)],
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<IntakeText>(
     intakeInput(house),
@@ -54,7 +54,7 @@ export function IntakeForm() {
   const { register, control } = form
   const parts = useFieldArray({ control, name: 'parts', keyName: 'key' })
   const start = (code: TemplateCode) => {
-    parts.replace(templates[code].parts.map((part) => newPart(part, house.units)))
+    parts.replace(templates[code].parts.map((part) => newPart(part, house)))
     if (form.getValues('name') === '') form.setValue('name', templates[code].words)
   }
   const slot = (name: FieldPath<IntakeText>) => ({ ...register(name), trouble: troubleOf(name) })
@@ -110,7 +110,7 @@ export function IntakeForm() {
             />
           ))}
         </div>
-        <button type="button" className="press mt-6" onClick={() => parts.append(newPart(null, house.units))}>
+        <button type="button" className="press mt-6" onClick={() => parts.append(newPart(null, house))}>
           Another part
         </button>
       </section>

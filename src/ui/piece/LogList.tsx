@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import type { SalesChannel } from '@/core/house/studio'
+import type { House } from '@/core/input/fields'
 import { historyOf } from '@/core/log/effectiveLog'
 import type { Entry } from '@/core/log/entry'
 import type { Instant, StepId } from '@/core/measure/named'
@@ -14,7 +15,7 @@ import { loggedWords, spanWords } from '@/words/time'
 interface Props {
   journey: Journey
   channels: readonly SalesChannel[]
-  zone: string
+  house: House
   nowMs: number
   money: (minor: number) => string
 }
@@ -24,14 +25,15 @@ export function LogLine({
   entry,
   journey,
   channels,
+  house,
   money,
   when,
   beside,
-}: Omit<Props, 'nowMs' | 'zone'> & { entry: Entry; when: (at: Instant) => string; beside?: ReactNode }) {
+}: Omit<Props, 'nowMs'> & { entry: Entry; when: (at: Instant) => string; beside?: ReactNode }) {
   const on = entry.stepId ? findStep(journey, entry.stepId) : undefined
   const before = historyOf(entry, journey.file.log)
   const worked = entry.kind === 'ended' && entry.minutes === null ? workedOn(journey, entry.stepId) : null
-  const sentence = [worked !== null && `took ${spanWords(worked)}`, entrySentence(entry, { channels, money })]
+  const sentence = [worked !== null && `took ${spanWords(worked)}`, entrySentence(entry, { channels, money, house })]
     .filter(Boolean)
     .join(' · ')
   return (
@@ -52,7 +54,7 @@ export function LogLine({
         {before.map((old) => (
           <span key={old.id} className="block text-soft">
             <span className="sr-only">Before that: </span>
-            <s>{[when(old.at), entrySentence(old, { channels, money })].filter(Boolean).join(' · ')}</s>
+            <s>{[when(old.at), entrySentence(old, { channels, money, house })].filter(Boolean).join(' · ')}</s>
           </span>
         ))}
       </p>
@@ -82,13 +84,13 @@ function findStep(journey: Journey, stepId: StepId) {
 }
 
 /** The last lines, the newest first; at most `most`. */
-export function LogList({ journey, channels, zone, nowMs, money, most }: Props & { most: number }) {
+export function LogList({ journey, channels, house, nowMs, money, most }: Props & { most: number }) {
   const lines = journey.log.slice(-most).reverse()
   if (lines.length === 0) return <p className="text-soft">Nothing yet. What is done at the bench is written here by itself.</p>
   return (
     <ol className="border-t border-line">
       {lines.map((entry) => (
-        <LogLine key={entry.id} {...{ entry, journey, channels, money }} when={(at) => loggedWords(at, zone, nowMs)} />
+        <LogLine key={entry.id} {...{ entry, journey, channels, house, money }} when={(at) => loggedWords(at, house, nowMs)} />
       ))}
     </ol>
   )

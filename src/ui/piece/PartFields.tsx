@@ -5,8 +5,9 @@ import { type Control, type FieldPath, useFieldArray, type UseFormRegister, useW
 import { v7 as uuidv7 } from 'uuid'
 import { leadFindings } from '@/core/craft/lead'
 import { existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import type { House } from '@/core/input/fields'
 import type { IntakeText } from '@/core/input/piece'
-import { formatArea, formatLength, parseLength, type UnitSystem } from '@/core/measure/length'
+import { formatArea, lengthText, parseLength } from '@/core/measure/length'
 import { areaOfSurface, type MeasuredFace, reliefs, type Shape, shapeLengths } from '@/core/measure/surfaceArea'
 import type { PartTemplate } from '@/core/piece/templates'
 import { ChoiceField, pairs, TextField } from '@/ui/form/Field'
@@ -18,12 +19,10 @@ export type PartsText = Pick<IntakeText, 'parts'>
 export type PartText = PartsText['parts'][number]
 type SurfaceText = PartText['surfaces'][number]
 
-const figureText = (mm: number, units: UnitSystem) => formatLength(mm, units).replace(/ (cm|in)$/, '')
-
-export function newSurface(surface: MeasuredFace, units: UnitSystem): SurfaceText {
+export function newSurface(surface: MeasuredFace, house: House): SurfaceText {
   const { shape, relief, count } = surface
   const lengths = Object.fromEntries(
-    shapeLengths[shape].map((name) => [name, figureText((surface as unknown as Record<string, number>)[name] ?? 0, units)]),
+    shapeLengths[shape].map((name) => [name, lengthText((surface as unknown as Record<string, number>)[name] ?? 0, house)]),
   )
   return { id: uuidv7(), shape, relief, count: String(count), ...lengths } as SurfaceText
 }
@@ -36,7 +35,7 @@ const emptySurface = (shape: Shape): SurfaceText =>
     ...Object.fromEntries(shapeLengths[shape].map((name) => [name, ''])),
   }) as SurfaceText
 
-export function newPart(template: PartTemplate | null, units: UnitSystem): PartText {
+export function newPart(template: PartTemplate | null, house: House): PartText {
   return {
     id: uuidv7(),
     name: template?.name ?? '',
@@ -48,18 +47,18 @@ export function newPart(template: PartTemplate | null, units: UnitSystem): PartT
     use: 'light',
     bleeds: false,
     knots: '',
-    surfaces: template ? template.surfaces.map((surface) => newSurface(surface, units)) : [emptySurface('panel')],
+    surfaces: template ? template.surfaces.map((surface) => newSurface(surface, house)) : [emptySurface('panel')],
   }
 }
 
 /** m² of what is typed so far; null until it can be read. */
-function areaTyped(part: PartText | undefined, units: UnitSystem): number | null {
+function areaTyped(part: PartText | undefined, house: House): number | null {
   if (!part) return null
   const areas = part.surfaces.map((surface) => {
     const lengths = Object.fromEntries(
       shapeLengths[surface.shape].map((name) => [
         name,
-        parseLength(String((surface as Record<string, unknown>)[name] ?? ''), units),
+        parseLength(String((surface as Record<string, unknown>)[name] ?? ''), house.units),
       ]),
     )
     if (Object.values(lengths).some((mm) => mm === null)) return null
@@ -85,17 +84,18 @@ interface Props {
 }
 
 export function PartFields({ index, control, register, troubleOf, remove }: Props) {
-  const { units } = useHouse()
+  const house = useHouse()
+  const { units } = house
   const at = <T extends string>(name: T) => `parts.${index}.${name}` as FieldPath<PartsText>
   const part = useWatch({ control, name: `parts.${index}` }) as PartText | undefined
   const surfaces = useFieldArray({ control, name: `parts.${index}.surfaces`, keyName: 'key' })
-  const area = areaTyped(part, units)
+  const area = areaTyped(part, house)
   const slot = (name: string) => ({ ...register(at(name)), trouble: troubleOf(at(name)) })
   return (
     <fieldset className="border-t-2 border-ink pt-4">
       <legend className="title float-left pr-4 text-2xl">{part?.name || 'A part'}</legend>
       <p className="flex min-h-9 items-center justify-end gap-4">
-        <span className="figure text-2xl">{area === null ? '' : formatArea(area, units)}</span>
+        <span className="figure text-2xl">{area === null ? '' : formatArea(area, house)}</span>
         {remove && (
           <button type="button" onClick={remove} className="press" aria-label={`Take ${part?.name || 'this part'} off the list`}>
             Take off

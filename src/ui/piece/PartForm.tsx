@@ -11,7 +11,7 @@ import { newSurface, type PartText } from './PartFields'
 
 export function PartForm({ pieceId, part }: { pieceId: PieceId; part: Part }) {
   const { changePartFacts } = useActions()
-  const { units } = useHouse()
+  const house = useHouse()
   const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
   const begin = (): PartText => {
     const { plan: _, earlier: __, surfaces, count, knots, ...facts } = part
@@ -19,7 +19,7 @@ export function PartForm({ pieceId, part }: { pieceId: PieceId; part: Part }) {
       ...facts,
       count: String(count),
       knots: knots === null ? '' : String(knots),
-      surfaces: surfaces.map((face) => newSurface(face, units)),
+      surfaces: surfaces.map((face) => newSurface(face, house)),
     }
   }
   return (

@@ -20,7 +20,7 @@ import { PartWindow } from './PartWindow'
 import { SnagList } from './SnagList'
 
 export function PartProgress(props: PartProps) {
-  const { journey, part, stock, zone, units, money, nowMs } = props
+  const { journey, part, stock, house, money, nowMs } = props
   const { part: facts, next, running } = part
   const current = running?.step ?? next
   const around: CardContext = { ...stock, journeys: [journey], coats: loggedCoats([journey]), nowMs }
@@ -33,12 +33,12 @@ export function PartProgress(props: PartProps) {
           {facts.count > 1 ? `${facts.count} × ` : ''}
           {getSubstrate(facts.substrate).words}, {getExistingFinish(facts.existing).words}
           <br />
-          {formatArea(areaOfPart(facts), units)}
+          {formatArea(areaOfPart(facts), house)}
         </p>
       </div>
       <div className="min-w-0 pb-6">
         <PartHead journey={journey} part={part} />
-        <Finished part={part} zone={zone} nowMs={nowMs} />
+        <Finished part={part} house={house} nowMs={nowMs} />
         {here && current && (
           <div className="mt-4">
             <h3 className="text-2xl font-semibold leading-tight">{stepTitle(current)}</h3>
@@ -46,7 +46,7 @@ export function PartProgress(props: PartProps) {
               {[
                 withWhat(current),
                 `about ${current.minutes} min`,
-                current.family && current.amount !== null && amountWords(current.family, current.amount, units),
+                current.family && current.amount !== null && amountWords(current.family, current.amount, house),
               ]
                 .filter(Boolean)
                 .join(' · ')}
@@ -60,8 +60,8 @@ export function PartProgress(props: PartProps) {
           </div>
         )}
         {here && facts.plan && part.done.length > 0 && <MendForm on={snagOn(journey, part)} />}
-        <SnagList journey={journey} part={part} zone={zone} nowMs={nowMs} money={money} />
-        <StepsAhead part={part} units={units} />
+        <SnagList journey={journey} part={part} house={house} nowMs={nowMs} money={money} />
+        <StepsAhead part={part} house={house} />
         {part.done.map(
           ({ step, state }) =>
             state.ended && state.conflict && <EndConflict key={step.id} counts={state.ended} beside={state.conflict} />,
@@ -110,7 +110,7 @@ function PartHead({ journey, part: { part } }: Pick<PartProps, 'journey' | 'part
 }
 
 /** When a finished part may be handled and used. */
-function Finished({ part, zone, nowMs }: Pick<PartProps, 'part' | 'zone' | 'nowMs'>) {
+function Finished({ part, house, nowMs }: Pick<PartProps, 'part' | 'house' | 'nowMs'>) {
   const { finishedAt, handle, use } = part
   if (!finishedAt || !handle || !use) return null
   return (
@@ -118,13 +118,13 @@ function Finished({ part, zone, nowMs }: Pick<PartProps, 'part' | 'zone' | 'nowM
       <div>
         <dt className="eyebrow">Handle it gently</dt>
         <dd className="text-xl font-semibold">
-          {handle.times.opens ? momentWords(handle.times.opens, zone, nowMs) : 'too cold to dry'}
+          {handle.times.opens ? momentWords(handle.times.opens, house, nowMs) : 'too cold to dry'}
         </dd>
       </div>
       <div>
         <dt className="eyebrow">Wash it, load it</dt>
         <dd className="text-xl font-semibold">
-          {use.times.opens ? momentWords(use.times.opens, zone, nowMs) : 'too cold to cure'}
+          {use.times.opens ? momentWords(use.times.opens, house, nowMs) : 'too cold to cure'}
         </dd>
       </div>
     </dl>

@@ -1,6 +1,6 @@
 /** The steps of a part: those ahead with their reasons, those behind with what they took. */
 import { type CardContext, toStepCard } from '@/core/bench/stepCard'
-import type { UnitSystem } from '@/core/measure/length'
+import type { House } from '@/core/input/fields'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 import { reasonWords, stepTitle, withWhat } from '@/words/craft'
@@ -13,18 +13,17 @@ export interface PartProps {
   part: PartJourney
   /** the shelf and the mixes */
   stock: Pick<CardContext, 'products' | 'lots' | 'batches'>
-  zone: string
-  units: UnitSystem
+  house: House
   money: (minor: number) => string
   nowMs: number
 }
 
-export function StepsAhead({ part, units }: { part: PartJourney; units: UnitSystem }) {
+export function StepsAhead({ part, house }: { part: PartJourney; house: House }) {
   const { steps, running, next } = part
   const current = running?.step ?? next
   const ahead = steps.filter(({ step, state }) => state.status === 'waiting' && step.id !== current?.id)
   const amountOf = ({ family, amount }: PlanStep) =>
-    family === null || amount === null ? '' : amountWords(family, amount, units)
+    family === null || amount === null ? '' : amountWords(family, amount, house)
   if (ahead.length === 0) return null
   return (
     <ol className="mt-5 border-t border-line">
@@ -48,7 +47,7 @@ export function StepsAhead({ part, units }: { part: PartJourney; units: UnitSyst
 }
 
 /** Whatever plan it was done by, in the order it was done; what was left out of the plan in force after it. */
-export function StepsBehind({ journey, part, zone, nowMs, around }: PartProps & { around: CardContext }) {
+export function StepsBehind({ journey, part, house, nowMs, around }: PartProps & { around: CardContext }) {
   const leftOut = part.steps.filter(({ state }) => state.status === 'left-out')
   const count = part.done.length + leftOut.length
   if (count === 0) return null
@@ -62,7 +61,7 @@ export function StepsBehind({ journey, part, zone, nowMs, around }: PartProps & 
           <li key={step.id} className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 border-b border-line">
             <span>{stepTitle(step)}</span>
             <span className="flex items-center gap-3 text-soft">
-              {spanWords(state.minutes)}, {momentWords(state.endedAt, zone, nowMs)}
+              {spanWords(state.minutes)}, {momentWords(state.endedAt, house, nowMs)}
               {step.amount !== null && state.coat === null && (
                 <LogCoatButton card={toStepCard(journey, part, step, around)} endedAt={state.endedAt} />
               )}

@@ -10,10 +10,10 @@ import { windowWords } from '@/words/window'
 
 export function PartWindow({ window }: { window: WindowView | null }) {
   const nowMs = useNow()
-  const { zone } = useHouse()
+  const house = useHouse()
   if (!window) return null
   const gone = phaseAt(window.segments, nowMs) === 'gone'
-  const words = windowWords(window, zone, nowMs)
+  const words = windowWords(window, house, nowMs)
   return (
     <div className="mb-4">
       <WindowLine segments={window.segments} scale={scaleFor(window.segments, nowMs)} words={words} className="h-9 w-full" />

@@ -1,5 +1,6 @@
 /** A piece in the list: its sections, where it is on its way, the next thing and when, the money in it. */
 import Link from 'next/link'
+import type { House } from '@/core/input/fields'
 import { outcomes } from '@/core/log/entry'
 import { dayOf } from '@/core/measure/time'
 import type { Journey } from '@/core/piece/journey'
@@ -37,28 +38,28 @@ export function StageLine({ stage }: { stage: Journey['stage'] }) {
 }
 
 /** The next thing in words: what waits, what dries, what is to decide. */
-export function nextWords({ parts, stage, ending }: Journey, zone: string, nowMs: number): string {
-  if (ending) return `${capital(outcomes[ending.outcome])} ${momentWords(ending.entry.at, zone, nowMs)}`
+export function nextWords({ parts, stage, ending }: Journey, house: House, nowMs: number): string {
+  if (ending) return `${capital(outcomes[ending.outcome])} ${momentWords(ending.entry.at, house, nowMs)}`
   const running = parts.find((part) => part.running)
   if (running?.running) return `${stepTitle(running.running.step)}: running`
   if (parts.some(({ part }) => part.plan === null)) return 'Choose a finish'
   const ready = parts.find(({ next, window }) => next && (!window || window.phase !== 'shut'))
   if (ready?.next)
-    return `${stepTitle(ready.next)}${ready.window ? `, ${windowWords({ ...ready.window.times, segments: ready.window.segments }, zone, nowMs)}` : ''}`
+    return `${stepTitle(ready.next)}${ready.window ? `, ${windowWords({ ...ready.window.times, segments: ready.window.segments }, house, nowMs)}` : ''}`
   const drying = parts
     .filter(({ next }) => next)
     .sort((a, b) => (a.window?.times.opens ?? '').localeCompare(b.window?.times.opens ?? ''))[0]
   if (drying?.next && drying.window)
-    return `${stepTitle(drying.next)}, ${windowWords({ ...drying.window.times, segments: drying.window.segments }, zone, nowMs)}`
+    return `${stepTitle(drying.next)}, ${windowWords({ ...drying.window.times, segments: drying.window.segments }, house, nowMs)}`
   const use = parts
     .map((part) => part.use?.times.opens ?? '')
     .sort()
     .at(-1)
-  if (stage === 'resting' && use) return `Rests; may be used from ${momentWords(use, zone, nowMs)}`
+  if (stage === 'resting' && use) return `Rests; may be used from ${momentWords(use, house, nowMs)}`
   return stage === 'listed' ? 'On sale' : 'Ready to list'
 }
 
-export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zone: string; nowMs: number; money: string }) {
+export function PieceRow({ journey, house, nowMs, money }: { journey: Journey; house: House; nowMs: number; money: string }) {
   const { piece, photos } = journey.file
   const picture = photos.findLast(({ moment }) => moment === 'after') ?? photos[0]
   return (
@@ -87,10 +88,10 @@ export function PieceRow({ journey, zone, nowMs, money }: { journey: Journey; zo
           </span>
         </span>
         <span className="text-lg font-semibold leading-snug">
-          {nextWords(journey, zone, nowMs)}
+          {nextWords(journey, house, nowMs)}
           {piece.promisedOn && !journey.ending && (
             <span className="block text-base font-normal text-late">
-              promised for {promiseWords(piece.promisedOn, dayOf(new Date(nowMs).toISOString(), zone))}
+              promised for {promiseWords(piece.promisedOn, dayOf(new Date(nowMs).toISOString(), house.zone), house)}
             </span>
           )}
         </span>

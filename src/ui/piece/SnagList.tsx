@@ -1,6 +1,7 @@
 /** What went wrong on a part: where, why, what mends it, and what it has cost so far. */
 import { faceOf } from '@/core/bench/stepCard'
 import { getRemedy } from '@/core/craft/remedies'
+import type { House } from '@/core/input/fields'
 import { severities } from '@/core/log/entry'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import { snagsOf } from '@/core/piece/snags'
@@ -12,12 +13,12 @@ import { loggedWords, spanWords } from '@/words/time'
 interface Props {
   journey: Journey
   part: PartJourney
-  zone: string
+  house: House
   nowMs: number
   money: (minor: number) => string
 }
 
-export function SnagList({ journey, part, zone, nowMs, money }: Props) {
+export function SnagList({ journey, part, house, nowMs, money }: Props) {
   const snags = snagsOf(journey).filter(({ entry }) => entry.partId === part.part.id)
   if (snags.length === 0) return null
   return (
@@ -51,7 +52,7 @@ export function SnagList({ journey, part, zone, nowMs, money }: Props) {
                 {[
                   entry.severity && severities[entry.severity],
                   entry.spot !== null && spotWords[entry.spot],
-                  loggedWords(entry.at, zone, nowMs),
+                  loggedWords(entry.at, house, nowMs),
                 ]
                   .filter(Boolean)
                   .join(', ')}

@@ -10,7 +10,7 @@ import { getTopcoat, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/
 import { type Colour, looksOf, type PlannedStep } from '@/core/finish/planFinish'
 import { findRefusal } from '@/core/finish/refusals'
 import type { HouseRecipe } from '@/core/house/recipe'
-import type { UnitSystem } from '@/core/measure/length'
+import type { Measuring } from '@/core/measure/amount'
 import type { CrossSection as SectionModel } from '@/core/piece/section'
 import type { Amount } from '@/core/plan/amounts'
 import type { HouseResources } from '@/core/plan/figures'
@@ -48,7 +48,7 @@ export function PlanForm({
   recipes: HouseRecipe[]
 }) {
   const { planPart } = useActions()
-  const { units } = useHouse()
+  const house = useHouse()
   const write = useWrite(planPart)
   const router = useRouter()
   const desk = useDesk(part, tins, means)
@@ -215,7 +215,7 @@ export function PlanForm({
               </p>
             ))}
             {difference && (
-              <p className="mt-3 border-l-4 border-now pl-3">What is done stays done. {differenceWords(difference, units)}</p>
+              <p className="mt-3 border-l-4 border-now pl-3">What is done stays done. {differenceWords(difference, house)}</p>
             )}
             {overall.map((conflict) => (
               <ConflictLine key={conflict.code} conflict={conflict} />
@@ -245,14 +245,14 @@ export function PlanForm({
   )
 }
 
-function differenceWords({ added, dropped, minutes, days, amounts }: PlanDifference, units: UnitSystem): string {
+function differenceWords({ added, dropped, minutes, days, amounts }: PlanDifference, house: Measuring): string {
   if (added.length === 0 && dropped.length === 0) return 'The rest is the plan in force.'
   const steps = (list: readonly PlannedStep[]) => list.map((step) => stepTitle(step).toLowerCase()).join(', ')
   return [
     `Against the plan in force ${minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(minutes))}, ${daysWords(days)}.`,
     added.length > 0 ? `More: ${steps(added)}.` : '',
     dropped.length > 0 ? `No longer: ${steps(dropped)}.` : '',
-    amounts.length > 0 ? `From the shelf: ${amounts.map((each) => changeOfAmount(each, units)).join(', ')}.` : '',
+    amounts.length > 0 ? `From the shelf: ${amounts.map((each) => changeOfAmount(each, house)).join(', ')}.` : '',
   ]
     .filter(Boolean)
     .join(' ')
@@ -267,8 +267,8 @@ function wholeWords({ minutes, days, more }: WholePiece): string {
 
 const daysWords = (days: number) =>
   days === 0 ? 'as many days' : `${days > 0 ? '+' : '−'}${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`
-const changeOfAmount = ({ family, name, amount }: Amount, units: UnitSystem) =>
-  `${amount > 0 ? '+' : '−'}${amountWords(family, Math.abs(amount), units)} ${name ?? getFamily(family).words}`
+const changeOfAmount = ({ family, name, amount }: Amount, house: Measuring) =>
+  `${amount > 0 ? '+' : '−'}${amountWords(family, Math.abs(amount), house)} ${name ?? getFamily(family).words}`
 
 const coatsIn = (steps: readonly DeskStep[], colour: Colour) =>
   steps.filter(({ step }) => step.operation === 'coat' && step.colour?.hex === colour.hex).length

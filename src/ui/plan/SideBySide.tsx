@@ -16,7 +16,7 @@ export interface Way {
 type Row = [words: string, value: (figures: PlanFigures) => string, size?: (figures: PlanFigures) => number]
 
 export function SideBySide({ own, other, words }: { own: Way; other: Way; words: string }) {
-  const { units } = useHouse()
+  const house = useHouse()
   const money = useMoney()
   const named = (list: readonly string[]) => (list.length > 0 ? list.join(', ') : 'none')
   const rows: Row[] = [
@@ -31,7 +31,7 @@ export function SideBySide({ own, other, words }: { own: Way; other: Way; words:
       'It takes',
       ({ amounts }) =>
         amounts
-          .map(({ family, name, amount }) => `${amountWords(family, amount, units)} ${name ?? getFamily(family).words}`)
+          .map(({ family, name, amount }) => `${amountWords(family, amount, house)} ${name ?? getFamily(family).words}`)
           .join(', '),
     ],
     ['To buy', ({ lacking }) => named(lacking.map((code) => getFamily(code).words)), ({ lacking }) => lacking.length],

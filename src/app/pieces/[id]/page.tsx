@@ -30,7 +30,7 @@ export default async function PiecePage({ params }: Params) {
   const { studio, journey, channels, air, nowMs } = view
   const stock = await loadStock(view)
   const { piece, photos } = journey.file
-  const money = (minor: number) => formatMoney(minor, studio.currency)
+  const money = (minor: number) => formatMoney(minor, studio)
   const soFar = ledgerSoFar(journey, studio)
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
@@ -41,23 +41,23 @@ export default async function PiecePage({ params }: Params) {
           <StageLine stage={journey.stage} /> {stageWords[journey.stage]}
         </p>
         <h1 className="title mt-1 text-5xl sm:text-6xl">{piece.name}</h1>
-        <p className="mt-2 text-2xl font-semibold">{nextWords(journey, studio.zone, nowMs)}</p>
+        <p className="mt-2 text-2xl font-semibold">{nextWords(journey, studio, nowMs)}</p>
         <p className="mt-1 text-soft">
           {[
             `From ${sources[piece.source]}`,
             piece.sourceNote,
             piece.client && `for ${piece.client}`,
-            `in since ${dateWords(piece.takenInAt, studio.zone)}`,
-            piece.promisedOn && `promised for ${dayDateWords(piece.promisedOn)}`,
+            `in since ${dateWords(piece.takenInAt, studio)}`,
+            piece.promisedOn && `promised for ${dayDateWords(piece.promisedOn, studio)}`,
           ]
             .filter(Boolean)
             .join(' · ')}
           {piece.condition && ` · ${piece.condition}`}
         </p>
         <div className="my-5 flex flex-wrap items-end gap-x-10 gap-y-4">
-          <Figure words="in it so far" figure={formatMoney(soFar.total, studio.currency, { short: true })} />
-          <Figure words="worked" figure={hoursWords(soFar.hours)} />
-          <Figure words="still to come" figure={hoursWords(Math.round((journey.minutesLeft / 60) * 100) / 100)} />
+          <Figure words="in it so far" figure={formatMoney(soFar.total, studio, { short: true })} />
+          <Figure words="worked" figure={hoursWords(soFar.hours, studio)} />
+          <Figure words="still to come" figure={hoursWords(journey.minutesLeft / 60, studio)} />
           <nav aria-label="This piece" className="unprinted flex flex-wrap gap-3">
             <Link href={`/pieces/${piece.id}/money`} className="press press-now">
               {journey.ending ? 'What it earned' : 'Price it'}
@@ -95,8 +95,7 @@ export default async function PiecePage({ params }: Params) {
               journey={journey}
               part={part}
               stock={stock}
-              zone={studio.zone}
-              units={studio.units}
+              house={studio}
               money={money}
               nowMs={nowMs}
             />
@@ -136,7 +135,7 @@ export default async function PiecePage({ params }: Params) {
             </h2>
             <AddToLog pieceId={piece.id} />
             <div className="mt-4" role="group" aria-label="Log entries">
-              <LogList journey={journey} channels={channels} zone={studio.zone} nowMs={nowMs} money={money} most={lastLines} />
+              <LogList journey={journey} channels={channels} house={studio} nowMs={nowMs} money={money} most={lastLines} />
               {journey.log.length > lastLines && (
                 <Link href={`/pieces/${piece.id}/story`} className="inline-flex min-h-12 items-center font-semibold">
                   All {journey.log.length} lines of it

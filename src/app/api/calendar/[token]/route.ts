@@ -39,7 +39,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tok
       start,
       end: new Date(start.getTime() + (kind === 'opens' ? step.minutes : 0) * 60_000),
       summary: kind === 'opens' ? `${stepTitle(step)}: ${where}` : `Closes: ${stepTitle(step).toLowerCase()}, ${where}`,
-      description: closes && kind === 'opens' ? `Its window closes ${loggedWords(closes, studio.zone, start.getTime())}.` : null,
+      description: closes && kind === 'opens' ? `Its window closes ${loggedWords(closes, studio, start.getTime())}.` : null,
     })
     event.createAlarm({ type: ICalAlarmType.display, trigger: Math.max(0, Math.round((start.getTime() - tellMs) / 1000)) })
   }

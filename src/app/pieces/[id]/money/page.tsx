@@ -26,7 +26,7 @@ export default async function MoneyPage({
   const { ending, listing } = journey
   const asked = (await searchParams).channel ?? listing?.channelId
   const channel = channels.find(({ id }) => id === asked) ?? channels[0]
-  const money = (minor: number) => formatMoney(minor, studio.currency)
+  const money = (minor: number) => formatMoney(minor, studio)
   const soFar = ledgerSoFar(journey, studio)
   const whenDone = ledgerWhenDone(journey, studio, unitPrices)
   const priced = channel ? pricesOfLedger(whenDone, studio, channel, { expected: piece.expected ?? undefined }) : null
@@ -38,13 +38,13 @@ export default async function MoneyPage({
         <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
       </p>
       {ending ? (
-        <Earned {...{ ending, soFar, channels, money }} terms={studio} zone={studio.zone} />
+        <Earned {...{ ending, soFar, channels, money }} terms={studio} />
       ) : (
         <>
           <h1 className="title text-5xl">What to ask</h1>
           {listing && (
             <p className="mt-1 text-lg">
-              Listed at <strong>{money(listing.money)}</strong> since {dateWords(listing.at, studio.zone)},{' '}
+              Listed at <strong>{money(listing.money)}</strong> since {dateWords(listing.at, studio)},{' '}
               {channels.find(({ id }) => id === listing.channelId)?.name}.
             </p>
           )}
@@ -79,7 +79,7 @@ export default async function MoneyPage({
           <h2 id="costs" className="title mb-2 text-3xl">
             What it costs
           </h2>
-          <Ledger soFar={soFar} whenDone={ending ? null : whenDone} rate={studio.hourRate} money={money} />
+          <Ledger soFar={soFar} whenDone={ending ? null : whenDone} rate={studio.hourRate} writing={studio} money={money} />
           <LeftOutLines left={leftOutOf(journey, ending ? {} : unitPrices)} />
         </section>
         {!ending && channel && (

@@ -3,7 +3,8 @@ import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
 import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
-import { formatArea, type UnitSystem } from '@/core/measure/length'
+import type { Measuring } from '@/core/measure/amount'
+import { formatArea } from '@/core/measure/length'
 import type { Instant } from '@/core/measure/named'
 import { areaOfPart } from '@/core/piece/area'
 import type { PartJourney } from '@/core/piece/journey'
@@ -23,7 +24,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
   const shown = [photos.find(({ moment }) => moment === 'before'), photos.findLast(({ moment }) => moment === 'after')].filter(
     (photo) => photo !== undefined,
   )
-  const date = (instant: Instant) => dateWords(instant, studio.zone)
+  const date = (instant: Instant) => dateWords(instant, studio)
   const uses = journey.parts.map(({ use }) => use?.times.opens ?? null)
   const usable = uses.every((at) => at !== null) ? uses.sort().at(-1) : undefined
   return (
@@ -60,7 +61,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
         </div>
       )}
       {journey.parts.map((part) => (
-        <PartRecord key={part.part.id} part={part} units={studio.units} date={date} />
+        <PartRecord key={part.part.id} part={part} house={studio} date={date} />
       ))}
       <footer className="mt-8 break-inside-avoid border-t-2 border-ink pt-4 font-serif text-lg">
         <h2 className="title text-2xl">Care</h2>
@@ -81,7 +82,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
 }
 
 /** One part: its section, and everything that was done on it, by whatever plan, in the order it was done. */
-function PartRecord({ part, units, date }: { part: PartJourney; units: UnitSystem; date: (instant: Instant) => string }) {
+function PartRecord({ part, house, date }: { part: PartJourney; house: Measuring; date: (instant: Instant) => string }) {
   const { part: facts, done } = part
   // a coat may be written down on a step that nobody ended
   const loose = part.steps.filter(({ state }) => state.status !== 'done' && state.coats.length > 0)
@@ -91,7 +92,7 @@ function PartRecord({ part, units, date }: { part: PartJourney; units: UnitSyste
         <Section model={sectionOf(part)} className="w-36 sm:w-full" />
         <p className="eyebrow mt-2">
           {getSubstrate(facts.substrate).words}; found on it: {getExistingFinish(facts.existing).words};{' '}
-          {formatArea(areaOfPart(facts), units)}
+          {formatArea(areaOfPart(facts), house)}
         </p>
       </div>
       <div className="min-w-0">
@@ -115,7 +116,7 @@ function PartRecord({ part, units, date }: { part: PartJourney; units: UnitSyste
                   {state.coats.length > 0
                     ? state.coats.map(({ id, coat }) => (
                         <span key={id} className="block">
-                          {laidWords(coat, units)}
+                          {laidWords(coat, house)}
                         </span>
                       ))
                     : withWhat(step)}

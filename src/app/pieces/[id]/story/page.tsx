@@ -26,7 +26,7 @@ export default async function StoryPage({
   const { piece } = journey.file
   const days = storyOf(journey.file, around, studio.zone, filter)
   const photos = stripOf(journey.file)
-  const money = (minor: number) => formatMoney(minor, studio.currency)
+  const money = (minor: number) => formatMoney(minor, studio)
   return (
     <div className="pt-6">
       <p className="text-lg">
@@ -61,7 +61,7 @@ export default async function StoryPage({
         {days.map(({ day, lines, minutes }) => (
           <section key={day} aria-labelledby={`day-${day}`} className="border-t-2 border-ink pt-3">
             <h2 id={`day-${day}`} className="title text-3xl">
-              {dayWords(day)}
+              {dayWords(day, studio)}
             </h2>
             {minutes > 0 && <p className="text-soft">{spanWords(minutes)} of work</p>}
             <ol className="mt-1">
@@ -69,7 +69,8 @@ export default async function StoryPage({
                 <LogLine
                   key={entry.id}
                   {...{ entry, journey, channels, money }}
-                  when={(at) => clockTime(at, studio.zone)}
+                  house={studio}
+                  when={(at) => clockTime(at, studio)}
                   beside={section && <Section model={section} className="size-16 sm:size-20" />}
                 />
               ))}

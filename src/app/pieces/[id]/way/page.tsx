@@ -46,9 +46,9 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
       ) : (
         <>
           <p className="mt-3">
-            <span className="figure mr-1.5 text-6xl">{hoursWords(Math.round(attendedMinutes / 6) / 10)}</span>{' '}
+            <span className="figure mr-1.5 text-6xl">{hoursWords(Math.round(attendedMinutes / 6) / 10, studio)}</span>{' '}
             <span className="text-xl text-soft">
-              of work over {days === 1 ? 'one day' : `${days} days`}; one painter, {hoursOfWork(studio.hours)}
+              of work over {days === 1 ? 'one day' : `${days} days`}; one painter, {hoursOfWork(studio.hours, studio)}
               {savedMinutes > 0 ? `; ${savedMinutes} min saved by working alike parts together` : ''}
             </span>
           </p>
@@ -62,7 +62,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
               {byDay.map((day) => (
                 <section key={day.index} aria-labelledby={`day-${day.index}`} className="border-t-2 border-ink pt-3">
                   <h2 id={`day-${day.index}`} className="title text-3xl">
-                    {dayWords(dayAfter(today, day.index))}
+                    {dayWords(dayAfter(today, day.index), studio)}
                   </h2>
                   <ol className="mt-1">
                     {day.slots.map(({ partId, index, start, end, awkward: late }) => {
@@ -73,7 +73,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                             key={step.id}
                             className="grid grid-cols-[5.5rem_1fr_auto] items-baseline gap-x-3 border-b border-line py-2"
                           >
-                            <span className="figure text-2xl">{minuteWords(start % 1440)}</span>
+                            <span className="figure text-2xl">{minuteWords(start % 1440, studio)}</span>
                             <span>
                               <span className="font-semibold">{stepTitle(step)}</span>{' '}
                               <span className="text-soft">{named.get(partId)?.toLowerCase()}</span>
@@ -98,7 +98,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                 <ul className="mt-1">
                   {amounts.map(({ family, hex, name, amount }) => {
                     const tin = productFor(products, family, hex)
-                    const said = amountWords(family, amount, studio.units)
+                    const said = amountWords(family, amount, studio)
                     return (
                       <li key={`${family} ${hex}`} className="flex items-center justify-between gap-4 border-b border-line py-2">
                         <span>

@@ -28,14 +28,13 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     'cache-control': 'no-store',
   }
   if (as.data === 'json') return Response.json({ currency: view.studio.currency, ...file }, { headers })
-  const { currency, zone } = view.studio
+  const { studio } = view
   const table = logTable(file, {
-    currency,
-    zone,
+    house: studio,
     people: (await loadHouse()).people,
     channels: view.channels,
     rooms: view.rooms,
-    money: (minor) => formatMoney(minor, currency),
+    money: (minor) => formatMoney(minor, studio),
   })
   const rows = table.map((row) => Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value)])))
   return new Response(`${byteOrderMark}${Papa.unparse(rows)}`, {

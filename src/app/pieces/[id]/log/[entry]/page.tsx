@@ -24,9 +24,9 @@ export default async function EntryPage({ params }: { params: Promise<{ id: stri
       </p>
       <h1 className="title text-5xl">Put right: {entryWords[entry.kind].toLowerCase()}</h1>
       <p className="mt-2 text-lg text-soft">
-        Now it says: {momentWords(entry.at, studio.zone, nowMs)}{' '}
-        {entrySentence(entry, { channels, money: (minor) => formatMoney(minor, studio.currency) })}. It stays in the log, struck
-        through.
+        Now it says: {momentWords(entry.at, studio, nowMs)}{' '}
+        {entrySentence(entry, { channels, house: studio, money: (minor) => formatMoney(minor, studio) })}. It stays in the log,
+        struck through.
       </p>
       {entry.kind === 'mixed' ? (
         <div className="mt-5 max-w-md">

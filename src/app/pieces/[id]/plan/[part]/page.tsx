@@ -36,7 +36,7 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
       <h1 className="title text-5xl">{part.name}: how shall it look?</h1>
       <p className="mb-6 mt-1 text-lg text-soft">
         {getSubstrate(part.substrate).words}, {getExistingFinish(part.existing).words}, {uses[part.use]},{' '}
-        {formatArea(areaOfPart(part), studio.units)}.{' '}
+        {formatArea(areaOfPart(part), studio)}.{' '}
         <Link href={`/pieces/${piece.id}/find/${part.id}`} className="whitespace-nowrap">
           Find out what is on it
         </Link>

@@ -1,0 +1,65 @@
+/** The studio's facts as its forms hold them. */
+import type { Studio } from '@/core/house/studio'
+import type { StudioText } from '@/core/input/house'
+import { moneyText } from '@/core/measure/money'
+import { formatNumber, locales, numberText } from '@/core/measure/number'
+import { clockTime, dateWords, minuteText } from '@/words/time'
+
+const percent = (share: number, studio: Studio) => numberText(share * 100, studio, 3)
+
+function wishText(studio: Studio): Pick<StudioText, 'wishKind' | 'wishValue'> {
+  const { wish } = studio
+  if ('margin' in wish) return { wishKind: 'margin', wishValue: percent(wish.margin, studio) }
+  if ('profit' in wish) return { wishKind: 'profit', wishValue: moneyText(wish.profit, studio) }
+  return { wishKind: 'earnedRate', wishValue: moneyText(wish.earnedRate, studio) }
+}
+
+export const studioText = (studio: Studio): StudioText => ({
+  name: studio.name,
+  currency: studio.currency,
+  zone: studio.zone,
+  locale: studio.locale,
+  units: studio.units,
+  hourRate: moneyText(studio.hourRate, studio),
+  overheadRate: moneyText(studio.overheadRate, studio),
+  taxMode: studio.taxMode,
+  taxShare: percent(studio.taxShare, studio),
+  ...wishText(studio),
+  haggleShare: percent(studio.haggle, studio),
+  priceStep: moneyText(studio.step, studio),
+  worksFrom: minuteText(studio.hours.from),
+  worksTo: minuteText(studio.hours.to),
+  worksDays: studio.hours.days.map(String) as StudioText['worksDays'],
+})
+
+/** Each by an example of it: "3 Dec 2026, 14:20, 1,234.50". */
+export const writingChoices = locales.map((locale) => {
+  const wall = { zone: 'UTC', locale }
+  const moment = '2026-12-03T14:20:00.000Z'
+  return [locale, [dateWords(moment, wall), clockTime(moment, wall), formatNumber(1234.5, wall, 2, 2)].join(', ')] as const
+})
+
+const euro = ['AT', 'BE', 'DE', 'ES', 'FI', 'FR', 'IE', 'IT', 'NL', 'PT']
+const moneyOf: Record<string, string> = {
+  AU: 'AUD',
+  CA: 'CAD',
+  CH: 'CHF',
+  DK: 'DKK',
+  GB: 'GBP',
+  NO: 'NOK',
+  NZ: 'NZD',
+  PL: 'PLN',
+  SE: 'SEK',
+  US: 'USD',
+  ...Object.fromEntries(euro.map((country) => [country, 'EUR'])),
+}
+/** What a device's own language and zone say of the house that it stands in: a first guess, to be looked at. */
+export function guessHouse(language: string, zone: string): Pick<StudioText, 'zone'> & Partial<StudioText> {
+  const locale = locales.find((each) => each === language) ?? locales.find((each) => each.startsWith(language.slice(0, 2)))
+  const country = locale?.slice(3) ?? ''
+  return {
+    zone,
+    ...(locale && { locale, units: country === 'US' ? 'us' : 'metric' }),
+    ...(moneyOf[country] && { currency: moneyOf[country] }),
+  }
+}
