@@ -4,6 +4,7 @@ import type pg from 'pg'
 import { cache } from 'react'
 import type { Person, Studio } from '@/core/house/studio'
 import type { StudioId } from '@/core/measure/named'
+import { patiently } from '@/db/patiently'
 import { asStudio, type Client, makePool } from '@/db/pool'
 import { getStudio, listPeople } from '@/db/studio'
 
@@ -28,10 +29,12 @@ export const withStudio = <T>(work: (client: Client, studioId: StudioId) => Prom
   return asStudio(pool(), id, (client) => work(client, id))
 }
 
-/** Reads in one transaction, all of it as it stood at one moment. */
-export const readStudio = <T>(work: (client: Client, studioId: StudioId) => Promise<T>): Promise<T> => {
+/** a database that was killed is back sooner */
+const patienceMs = 5_000
+/** Reads in one transaction, all of it as it stood at one moment; waits a while for records that can't be reached. */
+export const readStudio = <T>(work: (client: Client, studioId: StudioId) => Promise<T>, waitMs = patienceMs): Promise<T> => {
   const id = currentStudioId()
-  return asStudio(pool(), id, (client) => work(client, id), 'read')
+  return patiently(() => asStudio(pool(), id, (client) => work(client, id), 'read'), waitMs)
 }
 
 /** The studio's facts and its people, read once a request. */
