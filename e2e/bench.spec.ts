@@ -222,7 +222,7 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
     .click()
   const sheet = page.getByRole('dialog')
   await sheet.getByLabel('How much').fill('120')
-  await sheet.getByLabel('Paint from').selectOption({ label: 'Tin 8080, 1000 ml left, not opened' })
+  await sheet.getByLabel('Paint from').selectOption({ label: 'Tin 8080, 1.00 l left, not opened' })
   // one to one
   await expect(sheet.getByRole('definition')).toHaveText(['60ml', '60ml'])
   await expectAxeClean(page)

@@ -4,7 +4,8 @@
  */
 import type { IssueCode } from '@/core/input/issues'
 import { shareOfBatch } from '@/core/log/batch'
-import type { BatchFigures, CoatFigures, EntryOf, MixComponent } from '@/core/log/entry'
+import type { EntryOf } from '@/core/log/entry'
+import type { BatchFigures, CoatFigures, MixComponent } from '@/core/log/figures'
 import type { LotId, ProductId, StudioId } from '@/core/measure/named'
 import { drawCoat } from '@/core/stock/drawCoat'
 import type { Draw } from '@/core/stock/drawFromLots'

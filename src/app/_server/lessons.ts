@@ -8,7 +8,7 @@ import { listAssistance } from '@/db/entry'
 import type { Client } from '@/db/pool'
 
 /** older observations were made with other tins */
-const mostObservations = 120
+const mostObservations = 60
 
 export async function lessonsIn(client: Client): Promise<Lesson[]> {
   const seen = await listSeen(client, mostObservations)

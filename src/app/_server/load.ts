@@ -160,6 +160,15 @@ export async function getPieceView(params: Promise<{ id: string }>): Promise<Pie
   return view ?? notFound()
 }
 
+/** The piece a route names as it stands in the records, for pages that read no windows and no figures from it; 404 likewise. */
+export async function getPieceFile(params: Promise<{ id: string }>): Promise<{ file: PieceFile; rooms: Room[] }> {
+  const id = z.uuid().safeParse((await params).id)
+  const found = id.success
+    ? await readStudio(async (client) => ({ file: await findPieceFile(client, id.data), rooms: await listRooms(client) }))
+    : null
+  return found?.file ? { file: found.file, rooms: found.rooms } : notFound()
+}
+
 export interface Stock {
   products: Product[]
   lots: ShelfLot[]

@@ -6,7 +6,8 @@ import { z } from 'zod'
 import { unitOf } from '@/core/craft/families'
 import { componentsOf } from '@/core/craft/mixes'
 import { codesOf } from '@/core/craft/parts'
-import { type BatchFigures, type Entry, type EntryDraft, wholeEntry } from '@/core/log/entry'
+import { type Entry, type EntryDraft, wholeEntry } from '@/core/log/entry'
+import type { BatchFigures } from '@/core/log/figures'
 import type { StepId } from '@/core/measure/named'
 import {
   assistInput,

@@ -6,7 +6,8 @@ import { parseMix } from '@/core/measure/mixParts'
 import { roundMoney } from '@/core/measure/money'
 import type { EntryId, Instant, ProductId, StepId } from '@/core/measure/named'
 import { costSoFar } from '@/core/stock/drawFromLots'
-import { type Entry, type MixComponent, ofKind } from './entry'
+import { type Entry, ofKind } from './entry'
+import type { MixComponent } from './figures'
 
 export interface Batch {
   /** the entry that made it up */

@@ -2,22 +2,10 @@
  * One line of the log. The log only grows: an entry that corrects another names it and stands in its place.
  * Instants ISO 8601 UTC, money in minor units, minutes of labour, amounts in ml or g.
  */
-import type { FamilyCode } from '@/core/craft/families'
 import type { CheckCode } from '@/core/craft/operations'
 import type { RemedyCode } from '@/core/craft/remedies'
-import type { Film } from '@/core/measure/film'
-import type {
-  ChannelId,
-  EntryId,
-  Instant,
-  LotId,
-  PartId,
-  PersonId,
-  PhotoId,
-  PieceId,
-  ProductId,
-  StepId,
-} from '@/core/measure/named'
+import type { ChannelId, EntryId, Instant, PartId, PersonId, PhotoId, PieceId, StepId } from '@/core/measure/named'
+import type { BatchFigures, CoatFigures } from './figures'
 
 export const costKinds = {
   bought: 'bought for',
@@ -75,49 +63,6 @@ export const touches = ['dry', 'wet'] as const
 export type Touch = (typeof touches)[number]
 export const assistKinds = ['fan', 'heatGun'] as const
 export type AssistKind = (typeof assistKinds)[number]
-
-export interface CoatFigures {
-  productId: ProductId | null
-  /** the tin it was taken from first; null where the shelf had none */
-  lotId: LotId | null
-  /** the mix it was taken from: the entry that made it up */
-  batchId: EntryId | null
-  family: FamilyCode
-  mix: string | null
-  /** of what went on: the mixed volume, where it was mixed */
-  amount: number
-  unit: 'ml' | 'g'
-  applicator: string | null
-  film: Film
-  sheen: Sheen | null
-  /** the section of the surface it went on, where not all of it */
-  place: string | null
-}
-
-/** One thing that went into a mix: how many parts, so much of it, from which tin. Water and plaster have none. */
-export interface MixComponent {
-  name: string
-  parts: number
-  /** ml or g */
-  amount: number
-  productId: ProductId | null
-  lotId: LotId | null
-}
-
-/** A mix made up for one coat or many. */
-export interface BatchFigures {
-  /** what it is called by: its first component from the shelf */
-  productId: ProductId | null
-  lotId: LotId | null
-  family: FamilyCode
-  mix: string
-  /** of the ready mix */
-  volume: number
-  unit: 'ml' | 'g'
-  components: MixComponent[]
-  /** the steps it was made for */
-  stepIds: StepId[]
-}
 
 /** A place on a photograph, as shares of its width and height from the top left. */
 export interface Mark {

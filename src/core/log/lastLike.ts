@@ -2,7 +2,7 @@
 import type { FamilyCode } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
 import type { Instant, ProductId } from '@/core/measure/named'
-import type { CoatFigures } from './entry'
+import type { CoatFigures } from './figures'
 
 /** A coat as it was logged, with the operation it was laid in. */
 export interface LoggedCoat {

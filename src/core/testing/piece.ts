@@ -1,6 +1,7 @@
 /** A small piece with a plan and a log, for tests: every figure is plain to work by hand. */
 import type { PlannedStep } from '@/core/finish/planFinish'
-import { type CoatFigures, type Entry, type EntryDraft, type EntryKind, type EntryOf, wholeEntry } from '@/core/log/entry'
+import { type Entry, type EntryDraft, type EntryKind, type EntryOf, wholeEntry } from '@/core/log/entry'
+import type { CoatFigures } from '@/core/log/figures'
 import type { Part, PieceFile, PlanStep } from '@/core/piece/piece'
 
 /** "09:30" on 4 May 2026, UTC. */

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { assess, type Findings, type KnownPart, sureShare } from '@/core/assess/assess'
+import { assess, type Assessment, type Findings, type KnownPart, sureShare } from '@/core/assess/assess'
 import { type AssessTestCode, assessTestCodes, getAssessTest, signCodes, signs } from '@/core/assess/tests'
 import { leadFindings, mayHoldLead } from '@/core/craft/lead'
 import { codesOf, type ExistingFinishCode, existingFinishes, getExistingFinish } from '@/core/craft/parts'
@@ -40,7 +40,6 @@ export function FindForm({ pieceId, part }: Props) {
     if (await write.send({ entryId, pieceId, partId: part.id, at, ...findings, existing }))
       router.push(`/pieces/${pieceId}/plan/${part.id}`)
   }
-  const top = found.likely.slice(0, 4)
   return (
     <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
       <div>
@@ -53,28 +52,7 @@ export function FindForm({ pieceId, part }: Props) {
               : `Sure enough: ${getExistingFinish(found.existing).words}.`}
           </p>
         )}
-        {done.length > 0 && (
-          <ul className="mt-6 border-t border-line" aria-label="Tested">
-            {done.map((test) => {
-              const { words, results } = getAssessTest(test)
-              return (
-                <li key={test} className="flex items-center justify-between gap-4 border-b border-line">
-                  <span>
-                    {words}: <strong>{results[findings.tests[test] ?? ''] ?? 'not known'}</strong>
-                  </span>
-                  <button
-                    type="button"
-                    className="press my-1"
-                    onClick={() => answer(test, undefined)}
-                    aria-label={`Test again: ${words}`}
-                  >
-                    Again
-                  </button>
-                </li>
-              )
-            })}
-          </ul>
-        )}
+        {done.length > 0 && <Tested done={done} findings={findings} again={(test) => answer(test, undefined)} />}
         {others.length > 0 && (
           <details className="mt-4">
             <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Another test</summary>
@@ -85,44 +63,10 @@ export function FindForm({ pieceId, part }: Props) {
             </div>
           </details>
         )}
-        <h2 className="title mt-8 border-t-2 border-ink pt-4 text-3xl">Also look for</h2>
-        <div className="mt-3 grid gap-4 sm:grid-cols-2">
-          {signCodes.map((code) => (
-            <ChoiceField
-              key={code}
-              label={signs[code].words}
-              value={findings.signs[code] ?? ''}
-              onChange={(event) => {
-                const next = { ...findings.signs, [code]: event.target.value }
-                if (event.target.value === '') delete next[code]
-                setFindings({ ...findings, signs: next })
-              }}
-              options={[['', 'not looked at'], ...Object.entries(signs[code].results), ['unknown', 'I don’t know']]}
-            />
-          ))}
-        </div>
+        <AlsoLook findings={findings} look={(next) => setFindings({ ...findings, signs: next })} />
       </div>
       <section aria-labelledby="likely" aria-live="polite" className="border-t-2 border-ink pt-4">
-        <h2 id="likely" className="title text-3xl">
-          {done.length > 0 ? 'On it is likely' : 'Not tested yet'}
-        </h2>
-        {done.length === 0 && <p className="mt-1 text-soft">How common each is, before anybody looked:</p>}
-        <ol className="mt-3">
-          {top.map(({ finish, share }) => (
-            <li key={finish} className="border-b border-line py-2">
-              <span className="flex items-baseline justify-between">
-                <span className="text-lg font-semibold">{getExistingFinish(finish).words}</span>
-                <span className="figure text-3xl">{Math.round(share * 100)} %</span>
-              </span>
-              <svg viewBox="0 0 100 6" preserveAspectRatio="none" className="mt-1 h-3 w-full" aria-hidden>
-                <path
-                  d={`M0 0H${share * 100}L${Math.min(100, share * 100 + 1)} 3L${share * 100} 6H0Z`}
-                  fill={share >= sureShare ? 'var(--now)' : 'var(--soft)'}
-                />
-              </svg>
-            </li>
-          ))}
-        </ol>
+        <Likely found={found} tested={done.length > 0} />
         {found.risks.length > 0 && (
           <ul className="mt-5 space-y-2">
             {found.risks.map((risk) => (
@@ -197,5 +141,86 @@ function TestCard({ test, answer, large = false }: { test: AssessTestCode; answe
         </div>
       </div>
     </div>
+  )
+}
+
+/** What was tested, each to be tested again. */
+function Tested({
+  done,
+  findings,
+  again,
+}: {
+  done: readonly AssessTestCode[]
+  findings: Findings
+  again: (test: AssessTestCode) => void
+}) {
+  return (
+    <ul className="mt-6 border-t border-line" aria-label="Tested">
+      {done.map((test) => {
+        const { words, results } = getAssessTest(test)
+        return (
+          <li key={test} className="flex items-center justify-between gap-4 border-b border-line">
+            <span>
+              {words}: <strong>{results[findings.tests[test] ?? ''] ?? 'not known'}</strong>
+            </span>
+            <button type="button" className="press my-1" onClick={() => again(test)} aria-label={`Test again: ${words}`}>
+              Again
+            </button>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}
+
+/** Signs that stand beside the tests: lead above all. */
+function AlsoLook({ findings, look }: { findings: Findings; look: (signs: Findings['signs']) => void }) {
+  return (
+    <>
+      <h2 className="title mt-8 border-t-2 border-ink pt-4 text-3xl">Also look for</h2>
+      <div className="mt-3 grid gap-4 sm:grid-cols-2">
+        {signCodes.map((code) => (
+          <ChoiceField
+            key={code}
+            label={signs[code].words}
+            value={findings.signs[code] ?? ''}
+            onChange={(event) => {
+              const next = { ...findings.signs, [code]: event.target.value }
+              if (event.target.value === '') delete next[code]
+              look(next)
+            }}
+            options={[['', 'not looked at'], ...Object.entries(signs[code].results), ['unknown', 'I don’t know']]}
+          />
+        ))}
+      </div>
+    </>
+  )
+}
+
+/** What is on it, the likeliest first, with how sure that is. */
+function Likely({ found, tested }: { found: Assessment; tested: boolean }) {
+  return (
+    <>
+      <h2 id="likely" className="title text-3xl">
+        {tested ? 'On it is likely' : 'Not tested yet'}
+      </h2>
+      {!tested && <p className="mt-1 text-soft">How common each is, before anybody looked:</p>}
+      <ol className="mt-3">
+        {found.likely.slice(0, 4).map(({ finish, share }) => (
+          <li key={finish} className="border-b border-line py-2">
+            <span className="flex items-baseline justify-between">
+              <span className="text-lg font-semibold">{getExistingFinish(finish).words}</span>
+              <span className="figure text-3xl">{Math.round(share * 100)} %</span>
+            </span>
+            <svg viewBox="0 0 100 6" preserveAspectRatio="none" className="mt-1 h-3 w-full" aria-hidden>
+              <path
+                d={`M0 0H${share * 100}L${Math.min(100, share * 100 + 1)} 3L${share * 100} 6H0Z`}
+                fill={share >= sureShare ? 'var(--now)' : 'var(--soft)'}
+              />
+            </svg>
+          </li>
+        ))}
+      </ol>
+    </>
   )
 }

@@ -13,6 +13,7 @@ import { isSilent } from '@/core/climate/believe'
 import { climateIn } from '@/core/climate/rooms'
 import { getOperation } from '@/core/craft/operations'
 import { batchesIn } from '@/core/log/batch'
+import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
 import { HandsChoice } from '@/ui/outbox/hands'
 import { useOutbox } from '@/ui/outbox/useOutbox'
@@ -87,21 +88,7 @@ export function BenchView({ data }: { data: BenchData }) {
             </h2>
             <HandsChoice />
           </div>
-          <div role="group" aria-label="I have so many minutes" className="mt-3 flex flex-wrap items-center gap-2">
-            <span className="mr-1">I have</span>
-            {spans.map((minutes) => (
-              <button
-                key={minutes}
-                type="button"
-                aria-pressed={asked === minutes}
-                onClick={() => setAsked(asked === minutes ? null : minutes)}
-                className={`press px-3 ${asked === minutes ? 'press-now' : ''}`}
-              >
-                {minutes}
-              </button>
-            ))}
-            <span>minutes</span>
-          </div>
+          <MinutesAsked asked={asked} ask={setAsked} />
           {fit && (
             <p role="status" className="mt-3 text-lg font-semibold">
               {fit.taken.length === 0
@@ -156,23 +143,47 @@ export function BenchView({ data }: { data: BenchData }) {
           </div>
           <Reminders journeys={journeys} />
           <IfStopped journeys={journeys} hours={data.hours} nowMs={nowMs} />
-          {unplanned.length > 0 && (
-            <div className="mt-8">
-              <h2 className="title text-3xl">Waiting for a finish</h2>
-              <ul className="mt-2">
-                {unplanned.map(({ file: { piece } }) => (
-                  <li key={piece.id}>
-                    <Link href={`/pieces/${piece.id}`} className="flex min-h-12 items-center text-lg">
-                      {piece.name}
-                    </Link>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )}
+          {unplanned.length > 0 && <WaitingForAFinish pieces={unplanned.map(({ file: { piece } }) => piece)} />}
         </section>
       </div>
     </DoneSheetProvider>
+  )
+}
+
+function MinutesAsked({ asked, ask }: { asked: number | null; ask: (minutes: number | null) => void }) {
+  return (
+    <div role="group" aria-label="I have so many minutes" className="mt-3 flex flex-wrap items-center gap-2">
+      <span className="mr-1">I have</span>
+      {spans.map((minutes) => (
+        <button
+          key={minutes}
+          type="button"
+          aria-pressed={asked === minutes}
+          onClick={() => ask(asked === minutes ? null : minutes)}
+          className={`press px-3 ${asked === minutes ? 'press-now' : ''}`}
+        >
+          {minutes}
+        </button>
+      ))}
+      <span>minutes</span>
+    </div>
+  )
+}
+
+function WaitingForAFinish({ pieces }: { pieces: readonly Pick<Piece, 'id' | 'name'>[] }) {
+  return (
+    <div className="mt-8">
+      <h2 className="title text-3xl">Waiting for a finish</h2>
+      <ul className="mt-2">
+        {pieces.map((piece) => (
+          <li key={piece.id}>
+            <Link href={`/pieces/${piece.id}`} className="flex min-h-12 items-center text-lg">
+              {piece.name}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </div>
   )
 }
 

@@ -24,11 +24,9 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
   const step = useStep(card)
   const nowMs = useNow()
   const showDone = useDoneSheet()
-  const [typed, setTyped] = useState('')
   const [asking, setAsking] = useState(false)
-  const [trouble, setTrouble] = useState<string | undefined>()
   const { guard, stir } = useTapGuard()
-  const { startedAt, status } = step.clock
+  const { status } = step.clock
   const paused = status === 'paused'
   const running = status === 'running' || paused
   const size = large ? 'min-h-16 px-8 text-2xl' : ''
@@ -40,11 +38,6 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
     showDone(card, at)
     void step.end(at, minutes)
     setAsking(false)
-  }
-  const finishTyped = () => {
-    if (parseMinutes(typed) === null) return setTrouble('Write minutes like 35, 35 min or 1 h 20.')
-    setTrouble(undefined)
-    finish(new Date().toISOString(), typed)
   }
   const tap = (act: () => void) =>
     guard(() => {
@@ -100,47 +93,67 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
         {running && <StepPhoto card={card} />}
         {!running && phase === 'gone' && card.window?.remedy && <RemedyButton card={card} remedy={card.window.remedy} />}
       </div>
-      {(asking || forgotten) && (
-        <div className="mt-3 max-w-xl">
-          {running && startedAt && (
-            <ClockEnds startedAt={startedAt} nowMs={nowMs} finish={(at, minutes) => finish(at, String(minutes))} />
-          )}
-          <div className="mt-3 flex flex-wrap items-end gap-3">
-            <TextField
-              label="How long it took"
-              placeholder="35 min"
-              value={typed}
-              trouble={trouble}
-              onChange={(event) => setTyped(event.target.value)}
-              className="w-40"
-            />
-            <button type="button" onClick={finishTyped} className="press press-now">
-              Write it down
-            </button>
-            {running && (
-              <button
-                type="button"
-                className="press"
-                onClick={() => {
-                  if (parseMinutes(typed) === null) return setTrouble('Write the helper’s minutes, like 25.')
-                  setTrouble(undefined)
-                  setTyped('')
-                  void step.help(typed)
-                }}
-              >
-                A helper’s time
-              </button>
-            )}
-            {!running && (
-              <button type="button" onClick={() => void step.leaveOut()} className="press">
-                Leave this step out
-              </button>
-            )}
-          </div>
-        </div>
-      )}
+      {(asking || forgotten) && <TookForm step={step} running={running} nowMs={nowMs} finish={finish} />}
       <div className="mt-3 empty:hidden">
         <Trouble>{step.issue ? issueWords[step.issue] : null}</Trouble>
+      </div>
+    </div>
+  )
+}
+
+interface Took {
+  step: ReturnType<typeof useStep>
+  running: boolean
+  nowMs: number
+  finish: (at: Instant, minutes: string) => void
+}
+
+/** How long it took, typed or dragged; a helper's time; a step that is left out. */
+function TookForm({ step, running, nowMs, finish }: Took) {
+  const [typed, setTyped] = useState('')
+  const [trouble, setTrouble] = useState<string | undefined>()
+  const { startedAt } = step.clock
+  const finishTyped = () => {
+    if (parseMinutes(typed) === null) return setTrouble('Write minutes like 35, 35 min or 1 h 20.')
+    setTrouble(undefined)
+    finish(new Date().toISOString(), typed)
+  }
+  return (
+    <div className="mt-3 max-w-xl">
+      {running && startedAt && (
+        <ClockEnds startedAt={startedAt} nowMs={nowMs} finish={(at, minutes) => finish(at, String(minutes))} />
+      )}
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        <TextField
+          label="How long it took"
+          placeholder="35 min"
+          value={typed}
+          trouble={trouble}
+          onChange={(event) => setTyped(event.target.value)}
+          className="w-40"
+        />
+        <button type="button" onClick={finishTyped} className="press press-now">
+          Write it down
+        </button>
+        {running && (
+          <button
+            type="button"
+            className="press"
+            onClick={() => {
+              if (parseMinutes(typed) === null) return setTrouble('Write the helper’s minutes, like 25.')
+              setTrouble(undefined)
+              setTyped('')
+              void step.help(typed)
+            }}
+          >
+            A helper’s time
+          </button>
+        )}
+        {!running && (
+          <button type="button" onClick={() => void step.leaveOut()} className="press">
+            Leave this step out
+          </button>
+        )}
       </div>
     </div>
   )

@@ -1,6 +1,6 @@
 'use client'
 /** A week of a room's air, and below it, on the same scale, the windows that stood in it. */
-import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
+import { CategoryScale, Chart, type ChartOptions, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
 import { useEffect, useState } from 'react'
 import { Line } from 'react-chartjs-2'
 import { doubts, type JudgedReading } from '@/core/climate/believe'
@@ -9,8 +9,7 @@ import { formatNumber } from '@/core/measure/number'
 import { WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
 import { airWords } from '@/words/measure'
-import { dateFormat } from '@/words/time'
-import { loggedWords } from '@/words/time'
+import { dateFormat, loggedWords, type Wall } from '@/words/time'
 
 Chart.defaults.font.family = "'Archivo Variable', sans-serif"
 Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Tooltip, Legend)
@@ -27,8 +26,9 @@ export interface WeekLine {
 }
 
 /** The page's own ink and accents, read where they are set. */
-function useInks(): Record<'ink' | 'soft' | 'line' | 'now' | 'late', string> | null {
-  const [inks, setInks] = useState<Record<'ink' | 'soft' | 'line' | 'now' | 'late', string> | null>(null)
+type Inks = Record<'ink' | 'soft' | 'line' | 'now' | 'late', string>
+function useInks(): Inks | null {
+  const [inks, setInks] = useState<Inks | null>(null)
   useEffect(() => {
     const read = () => {
       const style = getComputedStyle(document.documentElement)
@@ -49,6 +49,53 @@ function useInks(): Record<'ink' | 'soft' | 'line' | 'now' | 'late', string> | n
   return inks
 }
 
+function chartOptions(inks: Inks, house: Wall, fromMs: number, toMs: number): ChartOptions<'line'> {
+  const day = dateFormat(house.locale, house.zone, { weekday: 'short', day: 'numeric' })
+  return {
+    animation: false,
+    maintainAspectRatio: false,
+    interaction: { mode: 'nearest', axis: 'x', intersect: false },
+    plugins: {
+      legend: { labels: { color: inks.ink, font: { size: 15 }, boxWidth: 26, boxHeight: 2 } },
+      tooltip: {
+        callbacks: {
+          title: ([item]) => (item ? loggedWords(new Date(item.parsed.x ?? 0).toISOString(), house, toMs) : ''),
+        },
+      },
+    },
+    scales: {
+      x: {
+        type: 'linear',
+        min: fromMs,
+        max: toMs,
+        grid: { color: inks.line },
+        ticks: {
+          color: inks.soft,
+          stepSize: dayMs,
+          maxRotation: 0,
+          font: { size: 14 },
+          callback: (value) => day.format(Number(value)),
+        },
+      },
+      y: {
+        suggestedMin: 8,
+        suggestedMax: 24,
+        grid: { color: inks.line },
+        ticks: { color: inks.soft, font: { size: 14 } },
+        afterFit: (scale) => void (scale.width = axisPx),
+      },
+      damp: {
+        position: 'right',
+        suggestedMin: 30,
+        suggestedMax: 90,
+        grid: { display: false },
+        ticks: { color: inks.soft, font: { size: 14 } },
+        afterFit: (scale) => void (scale.width = axisPx),
+      },
+    },
+  }
+}
+
 export function WeekChart({
   readings,
   lines,
@@ -65,7 +112,6 @@ export function WeekChart({
   const believed = readings.filter(({ doubt }) => doubt === null)
   const points = (value: (reading: JudgedReading) => number) =>
     believed.map((reading) => ({ x: Date.parse(reading.at), y: value(reading) }))
-  const day = dateFormat(house.locale, house.zone, { weekday: 'short', day: 'numeric' })
   const last = believed.at(-1)
   const temperatures = believed.map(({ temperature }) => temperature)
   const told = `The air of the week: ${[Math.min(...temperatures), Math.max(...temperatures)].map((each) => formatNumber(each, house, 1)).join(' to ')} °C`
@@ -100,49 +146,7 @@ export function WeekChart({
                 },
               ],
             }}
-            options={{
-              animation: false,
-              maintainAspectRatio: false,
-              interaction: { mode: 'nearest', axis: 'x', intersect: false },
-              plugins: {
-                legend: { labels: { color: inks.ink, font: { size: 15 }, boxWidth: 26, boxHeight: 2 } },
-                tooltip: {
-                  callbacks: {
-                    title: ([item]) => (item ? loggedWords(new Date(item.parsed.x ?? 0).toISOString(), house, toMs) : ''),
-                  },
-                },
-              },
-              scales: {
-                x: {
-                  type: 'linear',
-                  min: fromMs,
-                  max: toMs,
-                  grid: { color: inks.line },
-                  ticks: {
-                    color: inks.soft,
-                    stepSize: dayMs,
-                    maxRotation: 0,
-                    font: { size: 14 },
-                    callback: (value) => day.format(Number(value)),
-                  },
-                },
-                y: {
-                  suggestedMin: 8,
-                  suggestedMax: 24,
-                  grid: { color: inks.line },
-                  ticks: { color: inks.soft, font: { size: 14 } },
-                  afterFit: (scale) => void (scale.width = axisPx),
-                },
-                damp: {
-                  position: 'right',
-                  suggestedMin: 30,
-                  suggestedMax: 90,
-                  grid: { display: false },
-                  ticks: { color: inks.soft, font: { size: 14 } },
-                  afterFit: (scale) => void (scale.width = axisPx),
-                },
-              },
-            }}
+            options={chartOptions(inks, house, fromMs, toMs)}
           />
         )}
       </div>
@@ -156,28 +160,32 @@ export function WeekChart({
           </li>
         ))}
       </ul>
-      {readings.some(({ doubt }) => doubt !== null) && (
-        <div className="mt-6">
-          <h3 className="text-lg font-semibold">Not believed</h3>
-          <ul>
-            {readings
-              .filter(({ doubt }) => doubt !== null)
-              .slice(-8)
-              .map(({ at, temperature, humidity, doubt }) => (
-                <li key={at} className="flex flex-wrap gap-x-4 border-b border-line py-2">
-                  <span className="text-soft">{loggedWords(at, house, toMs)}</span>
-                  <span>{airWords({ temperature, humidity }, house)}</span>
-                  <span className="font-semibold text-late">{doubt && doubts[doubt]}</span>
-                </li>
-              ))}
-          </ul>
-        </div>
-      )}
+      <NotBelieved doubted={readings.filter(({ doubt }) => doubt !== null)} nowMs={toMs} />
       {last && (
         <p className="mt-3 text-soft">
           Last believed: {airWords(last, house)}, {loggedWords(last.at, house, toMs)}.
         </p>
       )}
+    </div>
+  )
+}
+
+/** What a sensor said that is not believed, the last of it, with why. */
+function NotBelieved({ doubted, nowMs }: { doubted: readonly JudgedReading[]; nowMs: number }) {
+  const house = useHouse()
+  if (doubted.length === 0) return null
+  return (
+    <div className="mt-6">
+      <h3 className="text-lg font-semibold">Not believed</h3>
+      <ul>
+        {doubted.slice(-8).map(({ at, temperature, humidity, doubt }) => (
+          <li key={at} className="flex flex-wrap gap-x-4 border-b border-line py-2">
+            <span className="text-soft">{loggedWords(at, house, nowMs)}</span>
+            <span>{airWords({ temperature, humidity }, house)}</span>
+            <span className="font-semibold text-late">{doubt && doubts[doubt]}</span>
+          </li>
+        ))}
+      </ul>
     </div>
   )
 }

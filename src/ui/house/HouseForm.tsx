@@ -2,6 +2,7 @@
 /** The house: what it reckons in, what it wants an hour to be worth, how it is taxed. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import type { UseFormRegister } from 'react-hook-form'
 import type { Studio } from '@/core/house/studio'
 import { studioInput, type StudioText } from '@/core/input/house'
 import { useActions } from '@/ui/form/actions'
@@ -31,13 +32,13 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
   const { changeStudio } = useActions()
   const router = useRouter()
   const [kept, setKept] = useState(false)
-  const { currency } = studio
   const [defaults] = useState(() => studioText(studio))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<StudioText>(studioInput, defaults, changeStudio, () => {
     setKept(true)
     router.refresh()
   })
-  const { register } = form
+  const { register, watch } = form
+  const currency = watch('currency')
   return (
     <form
       onSubmit={(event) => void submit(event)}
@@ -97,18 +98,7 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
       />
       <TextField label="Work begins" type="time" {...register('worksFrom')} trouble={troubleOf('worksFrom')} />
       <TextField label="Work ends" type="time" {...register('worksTo')} trouble={troubleOf('worksTo')} />
-      <fieldset className="col-span-2">
-        <legend className="mb-1 text-sm font-semibold">Days worked</legend>
-        <div className="flex flex-wrap gap-1.5">
-          {weekdays.map(([day, words]) => (
-            <label key={day} className="press cursor-pointer px-2">
-              <input type="checkbox" value={day} {...register('worksDays')} className="mr-1.5 size-5 accent-now" />
-              {words}
-            </label>
-          ))}
-        </div>
-        <Trouble>{troubleOf('worksDays')}</Trouble>
-      </fieldset>
+      <DaysWorked register={register} trouble={troubleOf('worksDays')} />
       <div className="col-span-2 space-y-3 sm:col-span-4">
         <Trouble>{issue}</Trouble>
         <button type="submit" disabled={pending} className="press press-now min-h-14 px-8 text-lg">
@@ -119,5 +109,22 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
         </span>
       </div>
     </form>
+  )
+}
+
+function DaysWorked({ register, trouble }: { register: UseFormRegister<StudioText>; trouble: string | undefined }) {
+  return (
+    <fieldset className="col-span-2">
+      <legend className="mb-1 text-sm font-semibold">Days worked</legend>
+      <div className="flex flex-wrap gap-1.5">
+        {weekdays.map(([day, words]) => (
+          <label key={day} className="press cursor-pointer px-2">
+            <input type="checkbox" value={day} {...register('worksDays')} className="mr-1.5 size-5 accent-now" />
+            {words}
+          </label>
+        ))}
+      </div>
+      <Trouble>{trouble}</Trouble>
+    </fieldset>
   )
 }

@@ -1,6 +1,6 @@
 /** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
 import Link from 'next/link'
-import { getPieceView as getView, loadStock } from '@/app/_server/load'
+import { getPieceView as getView, loadStock, type PieceView } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
@@ -31,62 +31,11 @@ export default async function PiecePage({ params }: Params) {
   const stock = await loadStock(view)
   const { piece, photos } = journey.file
   const money = (minor: number) => formatMoney(minor, studio)
-  const soFar = ledgerSoFar(journey, studio)
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
   return (
     <DoneSheetProvider air={air}>
-      <header className="pt-6">
-        <p className="flex flex-wrap items-center gap-3 text-soft">
-          <StageLine stage={journey.stage} /> {stageWords[journey.stage]}
-        </p>
-        <h1 className="title mt-1 text-5xl sm:text-6xl">{piece.name}</h1>
-        <p className="mt-2 text-2xl font-semibold">{nextWords(journey, studio, nowMs)}</p>
-        <p className="mt-1 text-soft">
-          {[
-            `From ${sources[piece.source]}`,
-            piece.sourceNote,
-            piece.client && `for ${piece.client}`,
-            `in since ${dateWords(piece.takenInAt, studio)}`,
-            piece.promisedOn && `promised for ${dayDateWords(piece.promisedOn, studio)}`,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-          {piece.condition && ` · ${piece.condition}`}
-        </p>
-        <div className="my-5 flex flex-wrap items-end gap-x-10 gap-y-4">
-          <Figure words="in it so far" figure={formatMoney(soFar.total, studio, { short: true })} />
-          <Figure words="worked" figure={hoursWords(soFar.hours, studio)} />
-          <Figure words="still to come" figure={hoursWords(journey.minutesLeft / 60, studio)} />
-          <nav aria-label="This piece" className="unprinted flex flex-wrap gap-3">
-            <Link href={`/pieces/${piece.id}/money`} className="press press-now">
-              {journey.ending ? 'What it earned' : 'Price it'}
-            </Link>
-            {!journey.ending && (
-              <Link href={`/pieces/${piece.id}/way`} className="press">
-                Its way
-              </Link>
-            )}
-            <Link href={`/pieces/${piece.id}/story`} className="press">
-              Its story
-            </Link>
-            <Link href={`/pieces/${piece.id}/record`} className="press">
-              Its record
-            </Link>
-            <Link href={`/pieces/${piece.id}/facts`} className="press">
-              Change its facts
-            </Link>
-            <Link href={`/pieces/${piece.id}/part`} className="press">
-              Add a part
-            </Link>
-            {!journey.ending && journey.file.parts.some(({ count }) => count > 1) && (
-              <Link href={`/pieces/${piece.id}/split`} className="press">
-                Split the set
-              </Link>
-            )}
-          </nav>
-        </div>
-      </header>
+      <Head view={view} />
       <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]">
         <div className="space-y-6">
           {journey.parts.map((part) => (
@@ -146,6 +95,65 @@ export default async function PiecePage({ params }: Params) {
         </div>
       </div>
     </DoneSheetProvider>
+  )
+}
+
+/** What it is, how far it is, what it has taken; where else to go with it. */
+function Head({ view: { studio, journey, nowMs } }: { view: PieceView }) {
+  const { piece, parts } = journey.file
+  const soFar = ledgerSoFar(journey, studio)
+  return (
+    <header className="pt-6">
+      <p className="flex flex-wrap items-center gap-3 text-soft">
+        <StageLine stage={journey.stage} /> {stageWords[journey.stage]}
+      </p>
+      <h1 className="title mt-1 text-5xl sm:text-6xl">{piece.name}</h1>
+      <p className="mt-2 text-2xl font-semibold">{nextWords(journey, studio, nowMs)}</p>
+      <p className="mt-1 text-soft">
+        {[
+          `From ${sources[piece.source]}`,
+          piece.sourceNote,
+          piece.client && `for ${piece.client}`,
+          `in since ${dateWords(piece.takenInAt, studio)}`,
+          piece.promisedOn && `promised for ${dayDateWords(piece.promisedOn, studio)}`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+        {piece.condition && ` · ${piece.condition}`}
+      </p>
+      <div className="my-5 flex flex-wrap items-end gap-x-10 gap-y-4">
+        <Figure words="in it so far" figure={formatMoney(soFar.total, studio, { short: true })} />
+        <Figure words="worked" figure={hoursWords(soFar.hours, studio)} />
+        <Figure words="still to come" figure={hoursWords(journey.minutesLeft / 60, studio)} />
+        <nav aria-label="This piece" className="unprinted flex flex-wrap gap-3">
+          <Link href={`/pieces/${piece.id}/money`} className="press press-now">
+            {journey.ending ? 'What it earned' : 'Price it'}
+          </Link>
+          {!journey.ending && (
+            <Link href={`/pieces/${piece.id}/way`} className="press">
+              Its way
+            </Link>
+          )}
+          <Link href={`/pieces/${piece.id}/story`} className="press">
+            Its story
+          </Link>
+          <Link href={`/pieces/${piece.id}/record`} className="press">
+            Its record
+          </Link>
+          <Link href={`/pieces/${piece.id}/facts`} className="press">
+            Change its facts
+          </Link>
+          <Link href={`/pieces/${piece.id}/part`} className="press">
+            Add a part
+          </Link>
+          {!journey.ending && parts.some(({ count }) => count > 1) && (
+            <Link href={`/pieces/${piece.id}/split`} className="press">
+              Split the set
+            </Link>
+          )}
+        </nav>
+      </div>
+    </header>
   )
 }
 

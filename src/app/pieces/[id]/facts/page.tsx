@@ -1,15 +1,15 @@
-import { getPieceView } from '@/app/_server/load'
+import { getPieceFile } from '@/app/_server/load'
 import { FactsForm } from '@/ui/piece/FactsForm'
 
 export const metadata = { title: 'Facts' }
 
 export default async function Facts({ params }: { params: Promise<{ id: string }> }) {
-  const { rooms, journey } = await getPieceView(params)
+  const { rooms, file } = await getPieceFile(params)
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">The facts of it</h1>
       <p className="mt-1 text-lg text-soft">Price paid and fetching are lines of the log; put them right there.</p>
-      <FactsForm piece={journey.file.piece} rooms={rooms} />
+      <FactsForm piece={file.piece} rooms={rooms} />
     </div>
   )
 }

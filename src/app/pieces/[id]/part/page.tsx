@@ -1,15 +1,15 @@
-import { getPieceView } from '@/app/_server/load'
+import { getPieceFile } from '@/app/_server/load'
 import { AddPartForm } from '@/ui/piece/AddPartForm'
 
 export const metadata = { title: 'Add a part' }
 
 export default async function AddPart({ params }: { params: Promise<{ id: string }> }) {
-  const { journey } = await getPieceView(params)
+  const { file } = await getPieceFile(params)
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">Another part of it</h1>
-      <p className="mt-1 text-lg text-soft">{journey.file.piece.name}</p>
-      <AddPartForm pieceId={journey.file.piece.id} />
+      <p className="mt-1 text-lg text-soft">{file.piece.name}</p>
+      <AddPartForm pieceId={file.piece.id} />
     </div>
   )
 }

@@ -1,12 +1,12 @@
 import Link from 'next/link'
-import { getPieceView } from '@/app/_server/load'
+import { getPieceFile } from '@/app/_server/load'
 import { SplitForm } from '@/ui/piece/SplitForm'
 
 export const metadata = { title: 'Split the set' }
 
 export default async function SplitSet({ params }: { params: Promise<{ id: string }> }) {
-  const { journey } = await getPieceView(params)
-  const { piece, parts } = journey.file
+  const { file } = await getPieceFile(params)
+  const { piece, parts } = file
   return (
     <div className="pt-6">
       <p className="text-lg">

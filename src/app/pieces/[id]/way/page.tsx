@@ -3,9 +3,12 @@ import Link from 'next/link'
 import { getPieceView, loadProducts } from '@/app/_server/load'
 import { getFamily } from '@/core/craft/families'
 import { isAhead } from '@/core/log/stepStates'
+import { formatAmount, type Measuring } from '@/core/measure/amount'
+import type { PartId } from '@/core/measure/named'
 import { dayAfter, dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'
-import { sumAmounts } from '@/core/plan/amounts'
+import { type Amount, sumAmounts } from '@/core/plan/amounts'
 import { layOut, listShared } from '@/core/plan/timeline'
+import type { Product } from '@/core/stock/product'
 import { productFor } from '@/core/stock/product'
 import { stepTitle } from '@/words/craft'
 import { amountWords } from '@/words/measure'
@@ -91,58 +94,70 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
               ))}
             </div>
             <div className="space-y-10">
-              <section aria-labelledby="takes" className="border-t-2 border-ink pt-3">
-                <h2 id="takes" className="title text-3xl">
-                  It takes
-                </h2>
-                <ul className="mt-1">
-                  {amounts.map(({ family, hex, name, amount }) => {
-                    const tin = productFor(products, family, hex)
-                    const said = amountWords(family, amount, studio)
-                    return (
-                      <li key={`${family} ${hex}`} className="flex items-center justify-between gap-4 border-b border-line py-2">
-                        <span>
-                          <span className="font-semibold">{name ?? capital(getFamily(family).words)}</span>
-                          {name && <span className="text-soft"> {getFamily(family).words}</span>}
-                          {!tin && <span className="block font-semibold text-late">not on the shelf</span>}
-                          {tin && tin.size < amount && (
-                            <span className="block font-semibold text-late">
-                              more than one tin of {tin.size} {tin.unit}
-                            </span>
-                          )}
-                        </span>
-                        <span className="figure text-2xl">{said}</span>
-                      </li>
-                    )
-                  })}
-                </ul>
-              </section>
-              {shared.length > 0 && (
-                <section aria-labelledby="shared" className="border-t-2 border-ink pt-3">
-                  <h2 id="shared" className="title text-3xl">
-                    In one go
-                  </h2>
-                  <p className="text-soft">One set-up, one mix, one clean-up. Undersides come before tops.</p>
-                  <ul className="mt-1">
-                    {shared.map(({ step, partIds, savedMinutes: saved }) => (
-                      <li
-                        key={`${stepTitle(step)} ${partIds.join()}`}
-                        className="flex items-baseline justify-between gap-4 border-b border-line py-2"
-                      >
-                        <span>
-                          <span className="font-semibold">{stepTitle(step)}</span>{' '}
-                          <span className="text-soft">{partIds.map((id) => named.get(id)?.toLowerCase()).join(', ')}</span>
-                        </span>
-                        <span className="text-soft">{saved} min saved</span>
-                      </li>
-                    ))}
-                  </ul>
-                </section>
-              )}
+              <Takes amounts={amounts} products={products} house={studio} />
+              {shared.length > 0 && <InOneGo shared={shared} nameOf={(id) => named.get(id)?.toLowerCase()} />}
             </div>
           </div>
         </>
       )}
     </div>
+  )
+}
+
+/** What it takes of the shelf, and what is not there. */
+function Takes({ amounts, products, house }: { amounts: readonly Amount[]; products: readonly Product[]; house: Measuring }) {
+  return (
+    <section aria-labelledby="takes" className="border-t-2 border-ink pt-3">
+      <h2 id="takes" className="title text-3xl">
+        It takes
+      </h2>
+      <ul className="mt-1">
+        {amounts.map(({ family, hex, name, amount }) => {
+          const tin = productFor(products, family, hex)
+          const said = amountWords(family, amount, house)
+          return (
+            <li key={`${family} ${hex}`} className="flex items-center justify-between gap-4 border-b border-line py-2">
+              <span>
+                <span className="font-semibold">{name ?? capital(getFamily(family).words)}</span>
+                {name && <span className="text-soft"> {getFamily(family).words}</span>}
+                {!tin && <span className="block font-semibold text-late">not on the shelf</span>}
+                {tin && tin.size < amount && (
+                  <span className="block font-semibold text-late">
+                    more than one tin of {formatAmount(tin.size, tin.unit, house)}
+                  </span>
+                )}
+              </span>
+              <span className="figure text-2xl">{said}</span>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
+
+/** What alike parts share. */
+function InOneGo({ shared, nameOf }: { shared: ReturnType<typeof listShared>; nameOf: (id: PartId) => string | undefined }) {
+  return (
+    <section aria-labelledby="shared" className="border-t-2 border-ink pt-3">
+      <h2 id="shared" className="title text-3xl">
+        In one go
+      </h2>
+      <p className="text-soft">One set-up, one mix, one clean-up. Undersides come before tops.</p>
+      <ul className="mt-1">
+        {shared.map(({ step, partIds, savedMinutes: saved }) => (
+          <li
+            key={`${stepTitle(step)} ${partIds.join()}`}
+            className="flex items-baseline justify-between gap-4 border-b border-line py-2"
+          >
+            <span>
+              <span className="font-semibold">{stepTitle(step)}</span>{' '}
+              <span className="text-soft">{partIds.map(nameOf).join(', ')}</span>
+            </span>
+            <span className="text-soft">{saved} min saved</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }

@@ -1,18 +1,19 @@
 /** What is on a part: the tests, one after another, the most telling first. */
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
-import { getPieceView } from '@/app/_server/load'
+import { getPieceFile } from '@/app/_server/load'
 import { FindForm } from '@/ui/assess/FindForm'
 
 export const metadata = { title: 'What is on it' }
 
 export default async function FindPage({ params }: { params: Promise<{ id: string; part: string }> }) {
-  const { journey } = await getPieceView(params)
+  const {
+    file: { piece, parts },
+  } = await getPieceFile(params)
   const wanted = (await params).part
-  const current = journey.parts.find(({ part }) => part.id === wanted)
+  const current = parts.find(({ id }) => id === wanted)
   if (!current) notFound()
-  const { piece } = journey.file
-  const { id, name, existing, lead, substrate } = current.part
+  const { id, name, existing, lead, substrate } = current
   return (
     <div className="pt-6">
       <p className="text-lg">

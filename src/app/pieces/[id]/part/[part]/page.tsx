@@ -1,14 +1,14 @@
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
-import { getPieceView } from '@/app/_server/load'
+import { getPieceFile } from '@/app/_server/load'
 import { PartForm } from '@/ui/piece/PartForm'
 import { TakeOut } from '@/ui/piece/TakeOut'
 
 export const metadata = { title: 'A part put right' }
 
 export default async function ChangePart({ params }: { params: Promise<{ id: string; part: string }> }) {
-  const { journey } = await getPieceView(params)
-  const { piece, parts, takenOut } = journey.file
+  const { file } = await getPieceFile(params)
+  const { piece, parts, takenOut } = file
   const wanted = (await params).part
   const part = [...parts, ...takenOut].find(({ id }) => id === wanted)
   if (!part) notFound()
