@@ -34,7 +34,7 @@ export const timesWords = (factor: number, writing: Writing): string => `× ${fo
 
 /** What a studio measures in. */
 export const unitWords: Record<UnitSystem, string> = {
-  metric: 'centimetres, millilitres, grams',
-  imperial: 'inches, imperial pints, ounces',
-  us: 'inches, US pints and quarts, ounces',
+  metric: 'cm, ml, g',
+  imperial: 'inches, imperial pints',
+  us: 'inches, US pints',
 }

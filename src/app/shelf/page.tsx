@@ -3,6 +3,7 @@ import Link from 'next/link'
 import { loadStudio, withStudio } from '@/app/_server/session'
 import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
 import { coatVolumes } from '@/core/measure/coatVolumes'
+import type { UnitSystem } from '@/core/measure/length'
 import { formatMoney } from '@/core/measure/money'
 import type { Product } from '@/core/stock/product'
 import { listLots } from '@/db/stock'
@@ -13,6 +14,10 @@ import { capital } from '@/words/text'
 
 export const metadata = { title: 'Shelf' }
 
+/** a coat's cost is told for a piece of board one can picture: 1 m², or 10 sq ft */
+const costedAreaM2 = (units: UnitSystem) => (units === 'metric' ? 1 : 10 / 10.7639)
+const costedWords = (units: UnitSystem) => (units === 'metric' ? '1 m²' : '10 sq ft')
+
 export default async function Shelf() {
   const studio = await loadStudio()
   const { products, lots } = await withStudio(async (client) => ({
@@ -22,7 +27,10 @@ export default async function Shelf() {
   const byFamily = groupByFamily(products)
   const coatCost = ({ family, price, size }: Product) =>
     formatMoney(
-      Math.round((coatVolumes({ area: 1, coverage: safeCoverage(family), coats: ['normal'] }).total * price) / size),
+      Math.round(
+        (coatVolumes({ area: costedAreaM2(studio.units), coverage: safeCoverage(family), coats: ['normal'] }).total * price) /
+          size,
+      ),
       studio,
     )
   return (
@@ -45,7 +53,11 @@ export default async function Shelf() {
             <ul>
               {tins.map((tin) => (
                 <li key={tin.id} className="border-b border-line py-4">
-                  <LotList product={tin} lots={lots.filter(({ productId }) => productId === tin.id)} coatCost={coatCost(tin)} />
+                  <LotList
+                    product={tin}
+                    lots={lots.filter(({ productId }) => productId === tin.id)}
+                    coatCost={`${coatCost(tin)} a coat of ${costedWords(studio.units)}`}
+                  />
                 </li>
               ))}
             </ul>

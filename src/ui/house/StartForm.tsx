@@ -30,15 +30,27 @@ export function StartForm({ studio, zones, currencies }: HouseChoices & { studio
   const { register, watch } = form
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-4 grid max-w-3xl grid-cols-2 items-end gap-4">
-      <ChoiceField label="Currency" {...register('currency')} trouble={troubleOf('currency')} options={currencies} />
+      <ChoiceField
+        label="Currency"
+        {...register('currency')}
+        trouble={troubleOf('currency')}
+        options={currencies}
+        className="col-span-2 sm:col-span-1"
+      />
       <TextField
         label={`An hour of your work, ${watch('currency')}`}
+        className="col-span-2 sm:col-span-1"
         inputMode="decimal"
         {...register('hourRate')}
         trouble={troubleOf('hourRate')}
       />
-      <ChoiceField label="Measures" {...register('units')} options={pairs(unitWords)} />
-      <ChoiceField label="Dates and figures written" {...register('locale')} options={writingChoices} />
+      <ChoiceField label="Measures" {...register('units')} options={pairs(unitWords)} className="col-span-2 sm:col-span-1" />
+      <ChoiceField
+        label="Dates and figures written"
+        {...register('locale')}
+        options={writingChoices}
+        className="col-span-2 sm:col-span-1"
+      />
       <ChoiceField
         label="Time zone"
         {...register('zone')}
