@@ -4,6 +4,7 @@
  */
 import type { ClockKind } from '@/core/drying/air'
 import type { Range } from '@/core/drying/windowFor'
+import { type UseCode, useCodes } from './parts'
 
 export type FamilyRole = 'paint' | 'primer' | 'clear' | 'wax' | 'cleaner' | 'stripper' | 'oil' | 'medium' | 'resist' | 'stain'
 /** What it holds on to by itself: most sound surfaces, only scuffed ones, only keyed (and often primed) ones, bare wood alone. */
@@ -15,6 +16,8 @@ export interface Family {
   clock: ClockKind
   /** m² per litre or kg, one coat: low and high */
   coverage: Range
+  /** what a later coat takes of the first; the craft's usual share unless given */
+  laterTake?: number
   touchDry?: Range
   recoat?: Range
   grips?: Grip
@@ -22,6 +25,8 @@ export interface Family {
   rewets?: 'freely' | 'slightly'
   /** `tops`: only where it gets wear */
   needsTopcoat?: boolean | 'tops'
+  /** the uses in which it stands without one */
+  alone?: readonly UseCode[]
   /** share of water it may be thinned by; 0 forbids it */
   waterShare?: number
   /** drinks a hard clear: a thin coat first */
@@ -36,6 +41,9 @@ export interface Family {
 }
 
 const night = 720
+
+/** Waxes that carry colour. */
+const tinting = { role: 'wax', clock: 'reaction', coverage: [60, 80], cureDays: [21, 30], unit: 'g', tints: true } as const
 
 export const families = {
   clay: {
@@ -75,6 +83,7 @@ export const families = {
     recoat: [60, 60],
     grips: 'most',
     waterShare: 0.2,
+    alone: ['display', 'light'],
     cureDays: [21, 30],
   },
   'all-in-one': {
@@ -86,6 +95,7 @@ export const families = {
     recoat: [60, 120],
     grips: 'scuffed',
     waterShare: 0,
+    alone: useCodes,
     cureDays: [30, 30],
   },
   casein: {
@@ -113,6 +123,7 @@ export const families = {
     grips: 'keyed',
     needsTopcoat: 'tops',
     waterShare: 0.1,
+    alone: ['display', 'light'],
     cureDays: [21, 30],
   },
   'home-chalky': {
@@ -140,6 +151,7 @@ export const families = {
     recoat: [960, 1440],
     grips: 'keyed',
     waterShare: 0,
+    alone: useCodes,
     cureDays: [7, 30],
   },
   knotting: { words: 'knotting', role: 'primer', clock: 'reaction', coverage: [10, 12], recoat: [30, 60] },
@@ -150,6 +162,7 @@ export const families = {
     role: 'clear',
     clock: 'evaporation',
     coverage: [12, 14],
+    laterTake: 1,
     recoat: [120, 120],
     cureDays: [21, 30],
   },
@@ -158,37 +171,14 @@ export const families = {
     role: 'clear',
     clock: 'evaporation',
     coverage: [12, 14],
+    laterTake: 1,
     recoat: [120, 120],
     cureDays: [30, 30],
   },
   'clear-wax': { words: 'clear wax', role: 'wax', clock: 'reaction', coverage: [30, 40], cureDays: [21, 30], unit: 'g' },
-  'dark-wax': {
-    words: 'dark wax',
-    role: 'wax',
-    clock: 'reaction',
-    coverage: [60, 80],
-    cureDays: [21, 30],
-    unit: 'g',
-    tints: true,
-  },
-  'black-wax': {
-    words: 'black wax',
-    role: 'wax',
-    clock: 'reaction',
-    coverage: [60, 80],
-    cureDays: [21, 30],
-    unit: 'g',
-    tints: true,
-  },
-  'white-wax': {
-    words: 'white wax',
-    role: 'wax',
-    clock: 'reaction',
-    coverage: [60, 80],
-    cureDays: [21, 30],
-    unit: 'g',
-    tints: true,
-  },
+  'dark-wax': { words: 'dark wax', ...tinting },
+  'black-wax': { words: 'black wax', ...tinting },
+  'white-wax': { words: 'white wax', ...tinting },
   'metallic-wax': { words: 'gilding wax', role: 'wax', clock: 'reaction', coverage: [200, 300], cureDays: [21, 30], unit: 'g' },
   'drying-oil': { words: 'drying oil', role: 'oil', clock: 'reaction', coverage: [20, 24], cureDays: [30, 30] },
   'oil-wax': { words: 'oil-wax', role: 'oil', clock: 'reaction', coverage: [24, 30], cureDays: [21, 30] },

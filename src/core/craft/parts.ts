@@ -106,3 +106,4 @@ export const uses = {
 export type UseCode = keyof typeof uses
 
 export const codesOf = <T extends string>(table: Record<T, unknown>): [T, ...T[]] => Object.keys(table) as [T, ...T[]]
+export const useCodes = codesOf(uses)

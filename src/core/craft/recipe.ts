@@ -54,6 +54,8 @@ export interface RecipeLine {
   mix?: string
   /** the mix of the first coat, where it differs */
   firstMix?: string
+  /** the film of the first coat, where it differs */
+  firstFilm?: Film
   grit?: string
   reason: ReasonCode
 }

@@ -1,7 +1,7 @@
 /**
  * Topcoats as recipes, which use each stands up to, and how many coats that takes. Source: the craft, section on sealing.
  */
-import type { FamilyCode } from './families'
+import { type FamilyCode, getFamily } from './families'
 import type { UseCode } from './parts'
 import type { RecipeLine } from './recipe'
 
@@ -10,6 +10,8 @@ export interface Topcoat {
   uses: readonly UseCode[]
   /** clears by use, where they are counted */
   coats: Partial<Record<UseCode, number>>
+  /** fewer than these are too few for the use */
+  least: Partial<Record<UseCode, number>>
   /** only over these paints; any unless given */
   over?: readonly FamilyCode[]
   recipe: readonly RecipeLine[]
@@ -21,7 +23,7 @@ const thirsty: readonly FamilyCode[] = ['clay', 'chalk-style', 'casein', 'home-c
 
 /** Clear wax on, off and buffed. */
 export const waxed: readonly RecipeLine[] = [
-  { phase: 'seal', operation: 'clear-wax', family: 'clear-wax', film: 'thin', applicator: 'wax brush', reason: 'seal-paint' },
+  { phase: 'seal', operation: 'clear-wax', family: 'clear-wax', applicator: 'wax brush', reason: 'seal-paint' },
   { phase: 'rub', operation: 'wax-off', family: 'clear-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
   { phase: 'buff', operation: 'buff', family: 'clear-wax', applicator: 'soft cloth', reason: 'sheen' },
 ]
@@ -31,7 +33,6 @@ export const tinted: readonly RecipeLine[] = [
     phase: 'tint',
     operation: 'tinted-wax',
     family: 'dark-wax',
-    film: 'thin',
     applicator: 'wax brush, off-loaded on card',
     reason: 'age',
   },
@@ -43,13 +44,23 @@ export const clearLine = (family: FamilyCode): RecipeLine => ({
   operation: 'clear-coat',
   times: 'by-use',
   family,
-  film: 'thin',
   applicator: 'foam brush',
   reason: 'seal-use',
   between: [smooth320],
 })
+/** So that thirsty paint does not drink the hard clear. */
+const satinFirst: RecipeLine = {
+  phase: 'seal',
+  operation: 'clear-coat',
+  family: 'water-clear',
+  film: 'thin',
+  onlyFor: thirsty,
+  applicator: 'foam brush',
+  reason: 'thirsty-first',
+  optional: true,
+}
 export const oiled = (family: FamilyCode): readonly RecipeLine[] => [
-  { phase: 'seal', operation: 'oil', family, film: 'thin', applicator: 'fine pad', reason: 'oil-feeds' },
+  { phase: 'seal', operation: 'oil', family, applicator: 'fine pad', reason: 'oil-feeds' },
   { phase: 'rub', operation: 'wipe-oil', family, applicator: 'lint-free rag', reason: 'excess-never-hardens' },
 ]
 
@@ -58,24 +69,28 @@ export const topcoats = {
     words: 'wax',
     uses: ['display', 'light'],
     coats: {},
+    least: {},
     recipe: waxed,
   },
   clear: {
     words: 'water-based clear',
     uses: ['display', 'light', 'heavy', 'heat'],
-    coats: { display: 2, light: 2, heavy: 3, heat: 3 },
+    coats: { display: 1, light: 2, heavy: 3, heat: 3 },
+    least: { display: 1, light: 1, heavy: 2, heat: 2 },
     recipe: [deLint, clearLine('water-clear')],
   },
   hard: {
     words: 'hard exterior clear',
     uses: ['display', 'light', 'heavy', 'heat', 'damp', 'outdoors'],
-    coats: { display: 2, light: 2, heavy: 2, heat: 2, damp: 3, outdoors: 3 },
-    recipe: [deLint, clearLine('hard-clear')],
+    coats: { display: 2, light: 2, heavy: 2, heat: 2, damp: 2, outdoors: 2 },
+    least: { display: 1, light: 1, heavy: 2, heat: 2, damp: 2, outdoors: 2 },
+    recipe: [deLint, satinFirst, clearLine('hard-clear')],
   },
   oil: {
     words: 'drying oil',
     uses: ['display', 'light'],
     coats: {},
+    least: {},
     over: thirsty,
     recipe: [deLint, ...oiled('drying-oil')],
   },
@@ -83,14 +98,15 @@ export const topcoats = {
     words: 'oil-wax',
     uses: ['display', 'light'],
     coats: {},
+    least: {},
     over: thirsty,
     recipe: [deLint, ...oiled('oil-wax')],
   },
   none: {
     words: 'none: the paint seals itself',
-    uses: ['display', 'light'],
+    uses: [],
     coats: {},
-    over: ['all-in-one', 'chalk-mineral', 'latex', 'alkyd'],
+    least: {},
     recipe: [],
   },
 } as const satisfies Record<string, Topcoat>
@@ -103,6 +119,7 @@ export function getTopcoat(code: TopcoatCode): Topcoat {
 
 /** Whether a topcoat stands up to a use and holds on a paint. */
 export const topcoatFits = (code: TopcoatCode, use: UseCode, paint: FamilyCode): boolean => {
+  if (code === 'none') return getFamily(paint).alone?.includes(use) ?? false
   const { uses, over } = getTopcoat(code)
   return uses.includes(use) && (!over || over.includes(paint))
 }

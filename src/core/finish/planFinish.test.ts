@@ -50,7 +50,12 @@ describe('the topcoat', () => {
   })
   test('none only where the paint seals itself', () => {
     expect(seal('display', { paint: 'all-in-one' }, 'none')).toBe('none')
-    expect(seal('display', { paint: 'clay' }, 'none')).toBe('clear')
+    expect(seal('display', { paint: 'clay' }, 'none')).toBe('wax')
+  })
+  test('what is for show is waxed or left; oil enamel is left as it is anywhere, outdoors too', () => {
+    expect(seal('display', { paint: 'chalk-style' })).toBe('wax')
+    expect(seal('display', { paint: 'latex' })).toBe('none')
+    for (const use of ['light', 'heavy', 'heat', 'damp', 'outdoors'] as const) expect(seal(use, { paint: 'alkyd' })).toBe('none')
   })
   test('what was wished by hand is kept, or refused with what stands up to it', () => {
     expect(seal('light', { seal: 'wax' })).toBe('wax')

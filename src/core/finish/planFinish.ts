@@ -13,7 +13,7 @@ import { primers, softPrep, soundFrom, strippedWood, veneerPass } from '@/core/c
 import { phases, type ReasonCode, type RecipeLine, type Slot } from '@/core/craft/recipe'
 import { getTopcoat, type TopcoatCode, topcoatFits } from '@/core/craft/topcoats'
 import { findStepWindow, type StepWindow } from '@/core/craft/windows'
-import { coatVolumes } from '@/core/measure/coatVolumes'
+import { coatVolumes, usualLaterTake } from '@/core/measure/coatVolumes'
 import type { Film } from '@/core/measure/film'
 import { findRefusal, findTopcoat, type FinishRefusal } from './refusals'
 import type { Colour, FinishablePart, FinishWish } from './wish'
@@ -181,6 +181,12 @@ export function coverOf(part: FinishablePart, wish: FinishWish, primed: boolean)
   }
 }
 
+/** What of a line is otherwise in its first coat. */
+const firstOf = ({ firstMix, firstFilm }: RecipeLine): Partial<RecipeLine> => ({
+  ...(firstMix && { mix: firstMix }),
+  ...(firstFilm && { film: firstFilm }),
+})
+
 export interface Line extends Omit<RecipeLine, 'times' | 'between'> {
   coat?: { number: number; of: number }
 }
@@ -209,9 +215,11 @@ function colourLines(
   const fits = (line: RecipeLine) => lineApplies(line, wish.paint, method) && !(woven && line.operation === 'smooth')
   const worked = recipe.filter(fits).flatMap((line) => {
     const of = timesOf(line, part.use, seal, cover)
+    // a clear more than the use asks for at least is a choice
+    const needed = line.times === 'by-use' ? (getTopcoat(seal).least[part.use] ?? of) : of
     return Array.from({ length: of }, (_, k): Line[] => [
       ...(k > 0 ? (line.between ?? []).filter(fits) : []),
-      { ...line, ...(k === 0 && line.firstMix ? { mix: line.firstMix } : {}), coat: { number: k + 1, of } },
+      { ...line, ...(k === 0 && firstOf(line)), ...(k >= needed && { optional: true }), coat: { number: k + 1, of } },
     ]).flat()
   })
   // a surface just dusted needs no second dusting
@@ -275,6 +283,7 @@ function amountOf(areaM2: number, family: FamilyCode, film: Film, number: number
     area: areaM2 * (sharesOfArea[operation] ?? 1),
     coverage: safeCoverage(family),
     coats: [...Array.from({ length: number - 1 }, () => film), film],
+    laterTake: getFamily(family).laterTake ?? usualLaterTake,
     waste,
   })
   const ml = volumes.ml.at(-1) ?? 0

@@ -4,7 +4,7 @@
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
 import { getLook, type Look, type LookCode, materialsOf } from '@/core/craft/looks'
-import { getSubstrate } from '@/core/craft/parts'
+import { getSubstrate, type UseCode } from '@/core/craft/parts'
 import { type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import type { FinishablePart, FinishWish } from './wish'
 
@@ -25,7 +25,15 @@ export interface FinishRefusal {
 
 /** The first topcoat of a look that the use allows; null where none does. */
 export const findTopcoat = (looks: readonly Look[], paint: FamilyCode, part: FinishablePart): TopcoatCode | null =>
-  looks[0]?.seals.find((code) => looks.every(({ seals }) => seals.includes(code)) && topcoatFits(code, part.use, paint)) ?? null
+  [...firstBy(part.use, paint), ...(looks[0]?.seals ?? [])].find(
+    (code) => looks.every(({ seals }) => seals.includes(code)) && topcoatFits(code, part.use, paint),
+  ) ?? null
+
+/** What a use asks for before the look does: what is for show is waxed or left; a paint that stands alone anywhere is left so. */
+function firstBy(use: UseCode, paint: FamilyCode): TopcoatCode[] {
+  if (sealsItself(paint) && topcoatFits('none', 'heavy', paint)) return ['none']
+  return use === 'display' ? ['none', 'wax'] : []
+}
 
 /** A look for any material, and a paint for it that has a topcoat for the use. */
 function nearestLook(part: FinishablePart, paint: FamilyCode): Nearest | null {

@@ -4,6 +4,9 @@
  */
 import { type Film, films } from './film'
 
+/** What a later coat takes of the first, where the product does not say. Source: the craft's arithmetic. */
+export const usualLaterTake = 0.6
+
 export interface CoatVolumesInput {
   /** m² */
   area: number
@@ -11,14 +14,14 @@ export interface CoatVolumesInput {
   coverage: number
   /** the film of each coat, first coat first */
   coats: readonly Film[]
-  /** what a later coat takes of the first; the craft's figure is 0.6 */
+  /** what a later coat takes of the first */
   laterTake?: number
   /** share lost in brush and tin, 0.1 = 10 % */
   waste?: number
 }
 
 /** ml for each coat in order, and their total. Throws where coverage is not above 0. */
-export function coatVolumes({ area, coverage, coats, laterTake = 0.6, waste = 0 }: CoatVolumesInput): {
+export function coatVolumes({ area, coverage, coats, laterTake = usualLaterTake, waste = 0 }: CoatVolumesInput): {
   ml: number[]
   total: number
 } {

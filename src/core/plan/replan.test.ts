@@ -65,10 +65,10 @@ describe('a mind changed half-way', () => {
     expect(operations(dropped)).toEqual(['de-lint', 'clear-coat', 'smooth', 'clear-coat'])
     // 12 + 6 + 6 against 3 + 16 + 9 + 16
     expect(minutes).toBe(24 - 44)
-    // thin coats: 1000 / 12 × 1.1 × 0.6 ml of clear, and 0.6 of it the second time; 1000 / 30 × 1.1 × 0.6 g of wax
+    // 1000 / 12 × 1.1 ml of clear, twice; 1000 / 30 × 1.1 g of wax
     const of = (family: string) => amounts.find((each) => each.family === family)?.amount
-    expect(of('water-clear')).toBe(-(55 + 33))
-    expect(of('clear-wax')).toBe(22)
+    expect(of('water-clear')).toBe(-(92 + 92))
+    expect(of('clear-wax')).toBe(37)
     expect(days).toBeLessThanOrEqual(1)
   })
 })

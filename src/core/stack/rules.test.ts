@@ -63,7 +63,7 @@ const after =
     const at = acts.findIndex((each) => each.operation === operation) + 1
     return [...acts.slice(0, at), ...added, ...acts.slice(at)]
   }
-const clearWax = act('clear-wax', { family: 'clear-wax', film: 'thin' })
+const clearWax = act('clear-wax', { family: 'clear-wax' })
 const twoInClay = { look: 'two-colour-distress', paint: 'clay', with: ['aged-wax'] } as const
 const chippy = { look: 'chippy-casein', paint: 'casein' } as const
 const crackled = { look: 'crackle', paint: 'chalk-style' } as const
@@ -99,7 +99,7 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   mud: { wish: twoInClay, wrong: without('seal-between') },
   'sealed-before-blend': {
     wish: { look: 'wet-blend', paint: 'clay' },
-    wrong: before('blend', act('seal-between', { family: 'water-clear', film: 'thin' })),
+    wrong: before('blend', act('seal-between', { family: 'water-clear' })),
   },
   'blend-will-not-move': { wish: { look: 'wet-blend', paint: 'clay' }, wrong: with_('blend', { family: 'all-in-one' }) },
   'casein-unbonded': { wish: { look: 'light-distress', paint: 'casein' }, wrong: with_('coat', { mix: 'powder : water 1 : 1' }) },
@@ -118,7 +118,7 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   },
   'distress-after-sealing': {
     wish: { look: 'light-distress', paint: 'clay' },
-    wrong: before('wet-distress', act('seal-between', { family: 'water-clear', film: 'thin' })),
+    wrong: before('wet-distress', act('seal-between', { family: 'water-clear' })),
   },
   'heat-on-stripper': { wish: { look: 'whitewash' }, wrong: before('scrape', act('heat-gun')) },
   'fabric-pile': {
@@ -147,20 +147,21 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   },
   'clear-over-fresh-oil': {
     wish: { look: 'light-distress', paint: 'casein', seal: 'oil' },
-    wrong: after('wipe-oil', act('clear-coat', { family: 'water-clear', film: 'thin' })),
+    wrong: after('wipe-oil', act('clear-coat', { family: 'water-clear' })),
   },
   'oil-cannot-soak': {
     wish: { look: 'light-distress', paint: 'casein', seal: 'oil' },
-    wrong: before('oil', act('seal-between', { family: 'water-clear', film: 'thin' })),
+    wrong: before('oil', act('seal-between', { family: 'water-clear' })),
   },
   'thirsty-under-hard-clear': {
     part: { use: 'outdoors' },
     wish: { paint: 'chalk-style' },
-    wrong: with_('clear-coat', { film: 'heavy' }),
+    // the thin satin first is left out
+    wrong: (acts) => acts.filter(({ operation, family }) => operation !== 'clear-coat' || family !== 'water-clear'),
   },
   'gilding-under-topcoat': {
     wish: { with: ['gilded-edges'] },
-    wrong: before('clear-coat', act('metallic-wax', { family: 'metallic-wax', film: 'thin' })),
+    wrong: before('clear-coat', act('metallic-wax', { family: 'metallic-wax' })),
   },
   'gilding-on-raw-wax': { wish: { with: ['gilded-edges'], seal: 'wax' }, wrong: without('wax-off') },
   'nothing-to-rub': { wish: { seal: 'wax' }, wrong: without('clear-wax') },
@@ -182,7 +183,7 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     part: { use: 'outdoors' },
     wrong: (acts) => acts.map((each) => (each.family === 'hard-clear' ? { ...each, family: 'water-clear' } : each)),
   },
-  'too-few-clears': { part: { use: 'heavy' }, wrong: (acts) => acts.slice(0, -2) },
+  'too-few-clears': { part: { use: 'heavy' }, wrong: (acts) => acts.slice(0, -4) },
 }
 /** Where the mistake lies in the part or the colours, not in the steps. */
 const otherwise: Partial<Record<ConflictCode, { part?: Partial<FinishablePart>; wish?: Partial<FinishWish> }>> = {

@@ -103,7 +103,6 @@ export const layeredLooks = {
         phase: 'medium',
         operation: 'resist',
         family: 'resist',
-        film: 'thin',
         applicator: 'candle, soap or finger',
         reason: 'resist-lets-go',
       },

@@ -43,7 +43,6 @@ export const keepApart: RecipeLine = {
   operation: 'seal-between',
   family: 'water-clear',
   onlyFor: rewetting,
-  film: 'thin',
   applicator: 'foam brush',
   reason: 'keep-apart',
 }
@@ -83,7 +82,6 @@ export const softWash = (paint: Slot, mix: string, applicator: string): RecipeLi
   phase: 'over',
   operation: 'wash',
   paint,
-  film: 'thin',
   mix,
   applicator,
   reason: 'wash-soft',

@@ -32,7 +32,6 @@ export const overLooks = {
         phase: 'metal',
         operation: 'metallic-wax',
         family: 'metallic-wax',
-        film: 'thin',
         applicator: 'finger',
         reason: 'gilding-last',
       },

@@ -72,7 +72,6 @@ export const effectRemedies = {
         phase: 'between',
         operation: 'seal-between',
         family: 'water-clear',
-        film: 'thin',
         applicator: 'foam brush',
         reason: 'keep-apart',
       },

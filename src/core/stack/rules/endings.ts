@@ -5,7 +5,8 @@ import type { OperationCode } from '@/core/craft/operations'
 import { getTopcoat } from '@/core/craft/topcoats'
 import { lineApplies, mergeRecipes, timesOf } from '@/core/finish/planFinish'
 import { sealsItself } from '@/core/finish/refusals'
-import { isTopcoat } from '@/core/stack/surface'
+import type { FinishablePart } from '@/core/finish/wish'
+import { isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
 import { clears, finish, hardUse, lastPaint, sealedAbove } from './ask'
 import type { EndingRule, StackEnding } from './rule'
 
@@ -41,7 +42,7 @@ export const endingRules = {
     remedies: finish,
     ends: ({ on, part }) => {
       const paint = lastPaint(on)
-      if (!paint?.act.family || sealedAbove(on, paint)) return false
+      if (!paint?.act.family || sealedAbove(on, paint) || standsAlone(on, part)) return false
       return !sealsItself(paint.act.family) && (getFamily(paint.act.family).needsTopcoat !== 'tops' || hardUse(part))
     },
   },
@@ -53,7 +54,7 @@ export const endingRules = {
   'wax-in-hard-use': {
     severity: 'stop',
     remedies: finish,
-    ends: ({ on, part }) => hardUse(part) && on.layers.length > 0 && clears(on) === 0,
+    ends: ({ on, part }) => hardUse(part) && on.layers.length > 0 && clears(on) === 0 && !standsAlone(on, part),
   },
   'not-for-outdoors': {
     severity: 'stop',
@@ -61,14 +62,25 @@ export const endingRules = {
     ends: ({ on, part }) =>
       (part.use === 'outdoors' || part.use === 'damp') &&
       on.layers.length > 0 &&
-      !on.layers.some(({ act }) => act.family === 'hard-clear'),
+      !on.layers.some(({ act }) => act.family === 'hard-clear') &&
+      !standsAlone(on, part),
   },
   'too-few-clears': {
     severity: 'caution',
     remedies: [{ operation: 'clear-coat' }],
-    ends: ({ on, part, seal }) => clears(on) > 0 && clears(on) < (getTopcoat(seal).coats[part.use] ?? 0),
+    ends: ({ on, part, seal }) => {
+      // a satin below hard clears is not one of them
+      const laid = seal === 'hard' ? on.layers.filter(({ act }) => act.family === 'hard-clear').length : clears(on)
+      return clears(on) > 0 && laid < (getTopcoat(seal).least[part.use] ?? 0)
+    },
   },
 } as const satisfies Record<string, EndingRule>
+
+/** Whether the last paint, with nothing over it, needs nothing over it in this use. */
+function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
+  const top = topLayer(on)?.act.family
+  return top !== undefined && top !== null && (getFamily(top).alone?.includes(part.use) ?? false)
+}
 
 /** How many of the look's own coats and steps the acts lack: by operation and colour, so that a colour used twice counts twice. */
 function coatsShort({ acts, looks, wish, part, seal, cover, method }: StackEnding): number {
