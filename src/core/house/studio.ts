@@ -1,8 +1,8 @@
 /** The studio's own facts: what it reckons in, what it wants, where it sells. Money in minor units, shares as decimals. */
 import type { HouseMethod } from '@/core/craft/method'
-import type { UnitSystem } from '@/core/measure/length'
 import type { ChannelId, PersonId, StudioId } from '@/core/measure/named'
 import type { Locale } from '@/core/measure/number'
+import type { UnitSystem } from '@/core/measure/units'
 import type { WorkingHours } from '@/core/measure/workingHours'
 import type { PricingTerms } from '@/core/piece/ledger'
 import type { Channel } from '@/core/price/priceFor'

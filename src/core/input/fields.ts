@@ -3,10 +3,11 @@
  * gives a core value, or a sentence that says what to do.
  */
 import { z } from 'zod'
-import { type AmountUnit, type Measuring, parseAmount, smallUnit } from '@/core/measure/amount'
+import { type AmountUnit, parseAmount, smallUnit } from '@/core/measure/amount'
 import { parseLength } from '@/core/measure/length'
 import { parseMoney, type Reckoning } from '@/core/measure/money'
 import { firstYear, instantOf, isDay, isInstant, lastYear } from '@/core/measure/time'
+import { type Measuring } from '@/core/measure/units'
 
 /** What a form must know of the house to read an entry. */
 export interface House extends Reckoning, Measuring {

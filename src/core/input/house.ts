@@ -3,8 +3,8 @@ import { z } from 'zod'
 import { families, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
 import type { AmountUnit } from '@/core/measure/amount'
-import { unitSystems } from '@/core/measure/length'
 import { locales } from '@/core/measure/number'
+import { unitSystems } from '@/core/measure/units'
 import {
   amountHint,
   amountOf,

@@ -51,8 +51,6 @@ export const entryKinds = [
 ] as const
 export type EntryKind = (typeof entryKinds)[number]
 
-export const sheens = { flat: 'dead flat', matt: 'matt', satin: 'satin', gloss: 'gloss' } as const
-export type Sheen = keyof typeof sheens
 export const severities = { slight: 'slight', plain: 'plain to see', grave: 'must be mended' } as const
 export type SnagSeverity = keyof typeof severities
 export const verdicts = ['pass', 'fail', 'later'] as const

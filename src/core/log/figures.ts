@@ -2,7 +2,9 @@
 import type { FamilyCode } from '@/core/craft/families'
 import type { Film } from '@/core/measure/film'
 import type { EntryId, LotId, ProductId, StepId } from '@/core/measure/named'
-import type { Sheen } from './entry'
+
+export const sheens = { flat: 'dead flat', matt: 'matt', satin: 'satin', gloss: 'gloss' } as const
+export type Sheen = keyof typeof sheens
 
 export interface CoatFigures {
   productId: ProductId | null

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { unitSystems } from '@/core/measure/units'
 import { amountText, formatAmount, parseAmount, smallUnit } from './amount'
-import { unitSystems } from './length'
 import { locales } from './number'
 
 describe('amounts as they stand on a tin', () => {

@@ -2,15 +2,11 @@
  * Amounts of what is in tins: as they are judged at the bench ("80", "4 fl oz", "1/3 tin", "about a third of the tin"), as they
  * stand on a tin ("1 quart", "½ pt", "250 g"), and as they are shown. Core unit: ml or g; pure.
  */
-import type { UnitSystem } from './length'
-import { formatNumber, numberText, type Writing } from './number'
+import { formatNumber, numberText } from './number'
+import type { Measuring, UnitSystem } from './units'
 
 /** What a product is measured out in: wax by weight, all else by volume. */
 export type AmountUnit = 'ml' | 'g'
-/** How a studio measures, and writes its figures. */
-export interface Measuring extends Writing {
-  units: UnitSystem
-}
 
 const britain = { 'fl oz': 28.4130625, pt: 568.26125, qt: 1136.5225, gal: 4546.09 }
 const states = { 'fl oz': 29.5735295625, pt: 473.176473, qt: 946.352946, gal: 3785.411784 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Measuring } from './amount'
+import type { Measuring } from '@/core/measure/units'
 import { formatArea, formatLength, lengthText, parseLength } from './length'
 
 const metric: Measuring = { units: 'metric', locale: 'en-GB' }

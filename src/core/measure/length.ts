@@ -1,12 +1,8 @@
 /**
  * Lengths as they are typed and read at the tape: centimetres, millimetres, feet and inches with fractions. Core unit: mm; pure.
  */
-import type { Measuring } from './amount'
 import { formatNumber, numberText } from './number'
-
-/** Imperial and US measures share inches and ounces by weight; a pint is not the same. */
-export const unitSystems = ['metric', 'imperial', 'us'] as const
-export type UnitSystem = (typeof unitSystems)[number]
+import type { Measuring, UnitSystem } from './units'
 
 const mmPerInch = 25.4
 const perUnit: Record<string, number> = {

@@ -10,7 +10,7 @@ import { getTopcoat, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/
 import { type Colour, looksOf, type PlannedStep } from '@/core/finish/planFinish'
 import { findRefusal } from '@/core/finish/refusals'
 import type { HouseRecipe } from '@/core/house/recipe'
-import type { Measuring } from '@/core/measure/amount'
+import type { Measuring } from '@/core/measure/units'
 import type { CrossSection as SectionModel } from '@/core/piece/section'
 import type { Amount } from '@/core/plan/amounts'
 import type { HouseResources } from '@/core/plan/figures'
