@@ -11,6 +11,7 @@ import { checkOf } from '@/core/craft/checks'
 import { type FamilyCode, unitOf } from '@/core/craft/families'
 import type { LookCode } from '@/core/craft/looks'
 import type { RemedyCode } from '@/core/craft/remedies'
+import type { TopcoatCode } from '@/core/craft/topcoats'
 import { planFinish } from '@/core/finish/planFinish'
 import type { SnagSeverity } from '@/core/log/entry'
 import type { CostKind, Outcome } from '@/core/log/entry'
@@ -56,7 +57,15 @@ interface Done {
 }
 interface PartData extends Omit<NewPart, 'id' | 'surfaces'> {
   surfaces: MeasuredFace[]
-  plan?: { look: LookCode; with?: LookCode[]; paint: FamilyCode; a: [string, string]; b?: [string, string]; at: Instant }
+  plan?: {
+    look: LookCode
+    with?: LookCode[]
+    paint: FamilyCode
+    seal?: TopcoatCode
+    a: [string, string]
+    b?: [string, string]
+    at: Instant
+  }
   done?: Done[]
 }
 interface PieceData {
@@ -333,13 +342,13 @@ async function loadPlan(
   part: PartData & { id: string },
   madeAt: Instant,
 ): Promise<PlanStep[]> {
-  const { look, with: extras = [], paint, a, b } = part.plan as NonNullable<PartData['plan']>
+  const { look, with: extras = [], paint, seal, a, b } = part.plan as NonNullable<PartData['plan']>
   const named = ([name, hex]: [string, string]) => ({ name, hex })
-  const wish = { look, with: extras, paint, colours: { a: named(a), ...(b && { b: named(b) }) } }
+  const wish = { look, with: extras, paint, colours: { a: named(a), ...(b && { b: named(b) }) }, ...(seal && { seal }) }
   const outcome = planFinish({ ...part, knots: part.knots ?? undefined, areaM2: areaOfPart(part) }, wish)
   if ('refusal' in outcome) throw new Error(`${part.name}: ${outcome.refusal.code}`)
   const steps = outcome.plan.steps.map((step, position) => ({ ...step, id: uuidv7(), position }))
-  await addPlan(client, studioId, part.id, { id: uuidv7(), ...wish, seal: null, departures: {}, madeAt, steps })
+  await addPlan(client, studioId, part.id, { id: uuidv7(), ...wish, seal: seal ?? null, departures: {}, madeAt, steps })
   return steps
 }
 
