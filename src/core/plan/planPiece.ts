@@ -11,7 +11,8 @@ import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { checkStack, type Conflict } from '@/core/stack/checkStack'
 import type { Shelf } from './amounts'
 import { type Amount, lackingOn, sumAmounts } from './amounts'
-import { layOut, listShared, type SharedWork, type Timeline } from './timeline'
+import { listShared, type SharedWork } from './sharedWork'
+import { layOut, type Timeline } from './timeline'
 
 export interface PieceWish {
   parts: readonly {

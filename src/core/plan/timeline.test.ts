@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import type { PlannedStep } from '@/core/finish/planFinish'
 import { usualHours } from '@/core/measure/workingHours'
-import { layOut, listShared } from './timeline'
+import { listShared } from './sharedWork'
+import { layOut } from './timeline'
 import { wholePiece } from './wholePiece'
 
 const step = (operation: PlannedStep['operation'], minutes: number, window: PlannedStep['window'] = null): PlannedStep => ({

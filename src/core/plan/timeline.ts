@@ -1,6 +1,7 @@
 /**
  * One painter's hours for a piece: when each step of each part is worked, so that nothing is begun whose window closes while
- * nobody works. Minutes since midnight before the first day, at the reference climate; pure and deterministic.
+ * nobody works. Minutes since midnight before the first day, at the reference climate unless told otherwise; pure
+ * and deterministic.
  */
 import { getOperation } from '@/core/craft/operations'
 import { type PartKind, undersideFirst } from '@/core/craft/parts'
@@ -19,9 +20,13 @@ export interface Slotted {
   saved: number
   /** its window can't be kept within the working hours */
   awkward: boolean
+  /** its window had closed before the first minute: what mends it comes first */
+  missed: boolean
 }
 export interface Timeline {
   slots: Slotted[]
+  /** steps that can't be told a day, for what they wait on stands still in this air */
+  stuck: { partId: PartId; index: number }[]
   attendedMinutes: number
   savedMinutes: number
   /** days from the first to the last, both counted */
@@ -33,20 +38,42 @@ export interface TimedPart {
   /** says which of two parts that could begin is turned up first */
   kind?: PartKind | undefined
   steps: readonly PlannedStep[]
-  /** when its first step may be done; at once unless given */
+  /** when its first step may be done; at once unless given, never where it is infinite */
   readyAt?: number
+  /** when the window that its first step stands in closes; it does not unless given */
+  closesAt?: number
+  /** that window has closed already */
+  missed?: boolean
+  /** minutes that its first step has been worked: it runs */
+  worked?: number
+}
+/** What must pass after a step, in minutes: the next may begin then, and must before. */
+export interface Wait {
+  opens: number
+  closes: number
 }
 
 const day = 1440
 /** A window that closes sooner than this keeps the painter near. */
 const nearMinutes = 8 * 60
 
-const opensAfter = (step: PlannedStep) => Math.ceil((step.window?.opens[1] ?? 0) * filmMinutes[step.film])
-const closesAfter = (step: PlannedStep) =>
-  step.window?.closes ? Math.floor(step.window.closes[0] * filmMinutes[step.film]) : Infinity
+/** By the label, at the reference air. */
+const waitByLabel = ({ window, film }: PlannedStep): Wait => ({
+  opens: Math.ceil((window?.opens[1] ?? 0) * filmMinutes[film]),
+  closes: window?.closes ? Math.floor(window.closes[0] * filmMinutes[film]) : Infinity,
+})
+
+/** What every slot is reckoned by. */
+interface Days {
+  hours: WorkingHours
+  /** of day 0 */
+  weekday: number
+  waitAfter: (step: PlannedStep) => Wait
+}
 
 /** The first working minute at or after `at` from which `minutes` fit into the day; a longer step takes a day's start. */
-function fitInto(at: number, minutes: number, hours: WorkingHours, weekday: number): number {
+function fitInto(at: number, minutes: number, { hours, weekday }: Days): number {
+  if (at === Infinity) return Infinity
   const span = Math.min(minutes, hours.to - hours.from)
   for (let date = Math.floor(at / day); ; date += 1) {
     if (!hours.days.includes((weekday + date) % 7)) continue
@@ -56,25 +83,26 @@ function fitInto(at: number, minutes: number, hours: WorkingHours, weekday: numb
 }
 
 /** Whether a step begun at `start` can be followed up in time, and its follower too. */
-function holds(steps: readonly PlannedStep[], index: number, start: number, hours: WorkingHours, weekday: number): boolean {
+function holds(steps: readonly PlannedStep[], index: number, start: number, days: Days): boolean {
   const step = steps[index]
   const next = steps[index + 1]
   if (!step || !next) return true
   const end = start + step.minutes
-  const closes = closesAfter(step)
+  const { opens, closes } = days.waitAfter(step)
   if (closes === Infinity) return true
-  const begin = fitInto(end + opensAfter(step), next.minutes, hours, weekday)
-  return begin <= end + closes && holds(steps, index + 1, begin, hours, weekday)
+  const begin = fitInto(end + opens, next.minutes, days)
+  return begin <= end + closes && holds(steps, index + 1, begin, days)
 }
 
-interface Lane extends Omit<TimedPart, 'readyAt'> {
+interface Lane extends TimedPart {
   next: number
   readyAt: number
   /** when the window it stands in closes */
   closesAt: number
 }
 
-const alike = (one: PlannedStep | undefined, other: PlannedStep) =>
+/** Whether two steps share one set-up, one mix, one clean-up. */
+export const alike = (one: PlannedStep | undefined, other: PlannedStep) =>
   one !== undefined &&
   one.operation === other.operation &&
   one.family === other.family &&
@@ -83,45 +111,30 @@ const alike = (one: PlannedStep | undefined, other: PlannedStep) =>
 
 /**
  * Lays the steps of every part into one painter's days, beginning at `startAt`. Throws where no day of the week is worked.
- * `weekday` is that of day 0.
+ * `weekday` is that of day 0; `waitAfter` may tell what a step's wait is in the air that is.
  */
 export function layOut(
   parts: readonly TimedPart[],
   hours: WorkingHours = usualHours,
   startAt = hours.from,
   weekday = 1,
+  waitAfter: (step: PlannedStep) => Wait = waitByLabel,
 ): Timeline {
   if (hours.days.length === 0 || hours.to <= hours.from) throw new Error('no working hours: choose at least one day and one hour')
-  const lanes: Lane[] = parts.map((part) => ({
+  const days: Days = { hours, weekday, waitAfter }
+  const lanes = parts.map((part): Lane => ({
     ...part,
+    steps: part.worked === undefined ? part.steps : leftOf(part.steps, part.worked),
     next: 0,
     readyAt: Math.max(startAt, part.readyAt ?? startAt),
-    closesAt: Infinity,
+    closesAt: part.closesAt ?? Infinity,
   }))
   const slots: Slotted[] = []
   let now = startAt
   let before: PlannedStep | undefined
   // a step whose window closes soon keeps a place for its follower
   let kept: Lane | null = null
-  for (;;) {
-    const open = lanes.filter(({ next, steps }) => next < steps.length)
-    if (open.length === 0) break
-    const keptStart: number = kept ? fitInto(Math.max(now, kept.readyAt), stepOf(kept).minutes, hours, weekday) : Infinity
-    const offers = open.map((lane) => offer(lane, now, before, hours, weekday)).sort(byWorth)
-    const fitting = offers.filter(
-      ({ lane, start, minutes }) =>
-        lane === kept || !kept || (start + minutes <= keptStart && closesAfter(stepOf(lane)) > nearMinutes),
-    )
-    const keeps = ({ lane, start, minutes }: Offer) =>
-      open.every(
-        (other) =>
-          other === lane ||
-          fitInto(Math.max(start + minutes, other.readyAt), stepOf(other).minutes, hours, weekday) <= other.closesAt,
-      )
-    // what would cost another part its window waits; where something must give, what closes first goes first
-    const taken: Offer | undefined = fitting.find(keeps) ?? fitting.sort((a, b) => a.lane.closesAt - b.lane.closesAt)[0]
-    if (!taken) throw new Error('no step can be laid into the day')
-    const { lane, start, minutes, saved, awkward } = taken
+  const lay = (lane: Lane, { start, minutes, saved, awkward }: Omit<Offer, 'lane'>) => {
     const step = stepOf(lane)
     slots.push({
       partId: lane.id,
@@ -130,48 +143,50 @@ export function layOut(
       end: start + minutes,
       saved,
       awkward: awkward || start > lane.closesAt,
+      missed: lane.next === 0 && lane.missed === true,
     })
     now = start + minutes
     before = step
     lane.next += 1
-    lane.readyAt = now + opensAfter(step)
-    lane.closesAt = now + closesAfter(step)
+    lane.readyAt = now + waitAfter(step).opens
+    lane.closesAt = now + waitAfter(step).closes
     if (kept === lane) kept = null
-    if (closesAfter(step) <= nearMinutes && lane.next < lane.steps.length) kept = lane
+    if (waitAfter(step).closes <= nearMinutes && lane.next < lane.steps.length) kept = lane
+  }
+  // what is in hand goes on, whatever the hour
+  for (const lane of lanes)
+    if (lane.worked !== undefined && lane.steps.length > 0)
+      lay(lane, { start: now, minutes: stepOf(lane).minutes, saved: 0, awkward: false })
+  kept = soonest(lanes.filter((lane) => lane.next < lane.steps.length && lane.closesAt - now <= nearMinutes))
+  for (;;) {
+    const open = lanes.filter(({ next, steps, readyAt }) => next < steps.length && readyAt < Infinity)
+    if (open.length === 0) break
+    const keptStart: number = kept ? fitInto(Math.max(now, kept.readyAt), stepOf(kept).minutes, days) : Infinity
+    const offers = open.map((lane) => offer(lane, now, before, days)).sort(byWorth(days))
+    const fitting = offers.filter(
+      ({ lane, start, minutes }) =>
+        lane === kept || !kept || (start + minutes <= keptStart && waitAfter(stepOf(lane)).closes > nearMinutes),
+    )
+    const keeps = ({ lane, start, minutes }: Offer) =>
+      open.every(
+        (other) =>
+          other === lane || fitInto(Math.max(start + minutes, other.readyAt), stepOf(other).minutes, days) <= other.closesAt,
+      )
+    // what would cost another part its window waits; where something must give, what closes first goes first
+    const taken: Offer | undefined = fitting.find(keeps) ?? fitting.sort((a, b) => a.lane.closesAt - b.lane.closesAt)[0]
+    if (!taken) throw new Error('no step can be laid into the day')
+    lay(taken.lane, taken)
   }
   const first = slots[0]?.start ?? startAt
   const last = Math.max(first, ...slots.map(({ end }) => end))
   return {
     slots,
+    stuck: lanes.flatMap(({ id, next, steps }) => (next < steps.length ? [{ partId: id, index: next }] : [])),
     attendedMinutes: slots.reduce((sum, { start, end }) => sum + end - start, 0),
     savedMinutes: slots.reduce((sum, { saved }) => sum + saved, 0),
     days: slots.length === 0 ? 0 : Math.floor(last / day) - Math.floor(first / day) + 1,
     awkward: slots.filter(({ awkward }) => awkward).length,
   }
-}
-
-/** Alike steps of several parts worked in one go: one set-up, one mix, one clean-up. */
-export interface SharedWork {
-  step: PlannedStep
-  partIds: PartId[]
-  savedMinutes: number
-}
-
-/** What the slots of a timeline share, in the order it is worked. */
-export function listShared(slots: readonly Slotted[], parts: readonly TimedPart[]): SharedWork[] {
-  const shared: SharedWork[] = []
-  slots.forEach(({ partId, index, saved }, k) => {
-    const step = parts.find(({ id }) => id === partId)?.steps[index]
-    const before = slots[k - 1]
-    if (saved === 0 || !step || !before) return
-    const group = shared.at(-1)
-    // a third alike step joins the two before it
-    if (group && (slots[k - 1]?.saved ?? 0) > 0 && alike(group.step, step)) {
-      group.partIds.push(partId)
-      group.savedMinutes += saved
-    } else shared.push({ step, partIds: [before.partId, partId], savedMinutes: saved })
-  })
-  return shared
 }
 
 interface Offer {
@@ -187,12 +202,22 @@ const stepOf = (lane: Lane): PlannedStep => {
   return step
 }
 
-function offer(lane: Lane, now: number, before: PlannedStep | undefined, hours: WorkingHours, weekday: number): Offer {
+/** The steps of a part whose first runs: so much of that is left. */
+function leftOf(steps: readonly PlannedStep[], worked: number): PlannedStep[] {
+  const [first, ...rest] = steps
+  return first ? [{ ...first, minutes: Math.max(1, Math.round(first.minutes - worked)) }, ...rest] : []
+}
+
+/** The lane whose window closes first. */
+const soonest = (lanes: readonly Lane[]): Lane | null => [...lanes].sort((a, b) => a.closesAt - b.closesAt)[0] ?? null
+
+function offer(lane: Lane, now: number, before: PlannedStep | undefined, days: Days): Offer {
   const step = stepOf(lane)
   const at = Math.max(now, lane.readyAt)
-  const first = fitInto(at, step.minutes, hours, weekday)
-  const tomorrow = fitInto((Math.floor(first / day) + 1) * day, step.minutes, hours, weekday)
-  const start = [first, tomorrow].find((each) => holds(lane.steps, lane.next, each, hours, weekday))
+  const first = fitInto(at, step.minutes, days)
+  const tomorrow = fitInto((Math.floor(first / day) + 1) * day, step.minutes, days)
+  // where its own window closes before the morning, it is begun today all the same
+  const start = [first, tomorrow].find((each) => each <= lane.closesAt && holds(lane.steps, lane.next, each, days))
   const shared = alike(before, step) && start === now ? Math.min(getOperation(step.operation).overhead, step.minutes - 1) : 0
   return { lane, start: start ?? first, minutes: step.minutes - shared, saved: shared, awkward: start === undefined }
 }
@@ -200,9 +225,11 @@ function offer(lane: Lane, now: number, before: PlannedStep | undefined, hours: 
 const turnOf = ({ kind }: Lane) => (kind === undefined ? 0 : undersideFirst.indexOf(kind))
 
 /** What can begin first; then what shares its set-up; then the underside before the flats; then what dries longest. */
-const byWorth = (a: Offer, b: Offer) =>
-  a.start - b.start ||
-  b.saved - a.saved ||
-  turnOf(a.lane) - turnOf(b.lane) ||
-  opensAfter(stepOf(b.lane)) - opensAfter(stepOf(a.lane)) ||
-  a.lane.id.localeCompare(b.lane.id)
+const byWorth =
+  ({ waitAfter }: Days) =>
+  (a: Offer, b: Offer) =>
+    a.start - b.start ||
+    b.saved - a.saved ||
+    turnOf(a.lane) - turnOf(b.lane) ||
+    waitAfter(stepOf(b.lane)).opens - waitAfter(stepOf(a.lane)).opens ||
+    a.lane.id.localeCompare(b.lane.id)

@@ -2,36 +2,43 @@
 import Link from 'next/link'
 import { getPieceView, loadProducts } from '@/app/_server/load'
 import { getFamily } from '@/core/craft/families'
-import { isAhead } from '@/core/log/stepStates'
+import { getRemedy } from '@/core/craft/remedies'
+import { referenceAir } from '@/core/drying/air'
+import { remedyOf } from '@/core/finish/missed'
 import { formatAmount } from '@/core/measure/amount'
 import type { PartId } from '@/core/measure/named'
-import { dayAfter, dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'
+import type { Writing } from '@/core/measure/number'
+import { dayAfter, dayOf } from '@/core/measure/time'
 import { type Measuring } from '@/core/measure/units'
+import { daysAhead } from '@/core/piece/daysAhead'
+import type { PartJourney } from '@/core/piece/journey'
+import type { PlanStep } from '@/core/piece/piece'
 import { type Amount, sumAmounts } from '@/core/plan/amounts'
-import { layOut, listShared } from '@/core/plan/timeline'
+import { listShared } from '@/core/plan/sharedWork'
+import type { Slotted } from '@/core/plan/timeline'
 import type { Product } from '@/core/stock/product'
 import { productFor } from '@/core/stock/product'
 import { stepTitle } from '@/words/craft'
-import { amountWords } from '@/words/measure'
+import { airWords, amountWords } from '@/words/measure'
 import { capital } from '@/words/text'
 import { dayWords, hoursOfWork, hoursWords, minuteWords } from '@/words/time'
 
 export const metadata = { title: 'Its way' }
 
 export default async function WayPage({ params }: { params: Promise<{ id: string }> }) {
-  const { studio, journey, nowMs } = await getPieceView(params)
+  const { studio, journey, nowMs, air, around } = await getPieceView(params)
   const products = await loadProducts()
   const { piece } = journey.file
-  const now = new Date(nowMs).toISOString()
-  const today = dayOf(now, studio.zone)
-  const startAt = minuteOfDay(now, studio.zone)
-  const parts = journey.parts.map(({ part, steps, window }) => ({
-    id: part.id,
-    kind: part.kind,
-    steps: steps.filter(({ state }) => isAhead(state)).map(({ step }) => step),
-    readyAt: startAt + Math.max(0, window?.times.opens ? (Date.parse(window.times.opens) - nowMs) / 60_000 : 0),
-  }))
-  const { slots, attendedMinutes, savedMinutes, days, awkward } = layOut(parts, studio.hours, startAt, weekdayOf(today))
+  const today = dayOf(new Date(nowMs).toISOString(), studio.zone)
+  const { zone, hours } = studio
+  const reckonedIn = air ?? referenceAir
+  const { parts, slots, stuck, attendedMinutes, savedMinutes, days, awkward } = daysAhead(journey, {
+    nowMs,
+    zone,
+    hours,
+    air: reckonedIn,
+    learned: around.learned ?? {},
+  })
   const named = new Map(journey.parts.map(({ part }) => [part.id, part.name]))
   const byDay = [...new Set(slots.map(({ start }) => Math.floor(start / 1440)))].map((index) => ({
     index,
@@ -45,17 +52,25 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
         <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
       </p>
       <h1 className="title text-5xl">Its way</h1>
-      {slots.length === 0 ? (
+      {slots.length === 0 && stuck.length === 0 ? (
         <p className="mt-4 text-xl">Nothing is ahead of it. Choose a finish for its parts, and their steps stand here in days.</p>
       ) : (
         <>
           <p className="mt-3">
             <span className="figure mr-1.5 text-6xl">{hoursWords(Math.round(attendedMinutes / 6) / 10, studio)}</span>{' '}
             <span className="text-xl text-soft">
-              of work over {days === 1 ? 'one day' : `${days} days`}; one painter, {hoursOfWork(studio.hours, studio)}
+              of work over {days === 1 ? 'one day' : `${days} days`}; one painter, {hoursOfWork(hours, studio)}
               {savedMinutes > 0 ? `; ${savedMinutes} min saved by working alike parts together` : ''}
             </span>
           </p>
+          <p className="mt-1 text-soft">
+            In the air of {air ? 'now' : 'an ordinary room'}, {airWords(reckonedIn, studio)}.
+          </p>
+          {stuck.map(({ partId }) => (
+            <p key={partId} className="mt-3 border-l-4 border-late pl-3 font-semibold">
+              {named.get(partId)}: too cold to dry. What comes then can’t be told a day; warm the room to 10 °C at least.
+            </p>
+          ))}
           {awkward > 0 && (
             <p className="mt-3 border-l-4 border-late pl-3 font-semibold">
               A window here can’t be kept within these hours: it is marked below.
@@ -69,24 +84,19 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                     {dayWords(dayAfter(today, day.index), studio)}
                   </h2>
                   <ol className="mt-1">
-                    {day.slots.map(({ partId, index, start, end, awkward: late }) => {
-                      const step = parts.find(({ id }) => id === partId)?.steps[index]
+                    {day.slots.map((slot) => {
+                      const part = journey.parts.find(({ part: { id } }) => id === slot.partId)
+                      const ahead = parts.find(({ id }) => id === slot.partId)
+                      const step = ahead?.steps[slot.index]
                       return (
-                        step && (
-                          <li
+                        step &&
+                        part && (
+                          <SlotLine
                             key={step.id}
-                            className="grid grid-cols-[5.5rem_1fr_auto] items-baseline gap-x-3 border-b border-line py-2"
-                          >
-                            <span className="figure text-2xl">{minuteWords(start % 1440, studio)}</span>
-                            <span>
-                              <span className="font-semibold">{stepTitle(step)}</span>{' '}
-                              <span className="text-soft">{named.get(partId)?.toLowerCase()}</span>
-                              {late && (
-                                <span className="block font-semibold text-late">its window closes while nobody works</span>
-                              )}
-                            </span>
-                            <span className="text-soft">{end - start} min</span>
-                          </li>
+                            {...{ slot, step, part }}
+                            runs={slot.index === 0 && ahead?.worked !== undefined}
+                            house={studio}
+                          />
                         )
                       )
                     })}
@@ -102,6 +112,37 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
         </>
       )}
     </div>
+  )
+}
+
+interface SlotProps {
+  slot: Slotted
+  step: PlanStep
+  part: PartJourney
+  /** its clock runs */
+  runs: boolean
+  house: Writing
+}
+
+/** One step at its hour, and what is wrong with its window. */
+function SlotLine({ slot: { start, end, awkward, missed }, step, part: { part, window }, runs, house }: SlotProps) {
+  const past = missed ? window?.label.past : undefined
+  return (
+    <li className="grid grid-cols-[5.5rem_1fr_auto] items-baseline gap-x-3 border-b border-line py-2">
+      <span className="figure text-2xl">{runs ? 'now' : minuteWords(start % 1440, house)}</span>
+      <span>
+        <span className="font-semibold">{stepTitle(step)}</span> <span className="text-soft">{part.name.toLowerCase()}</span>
+        {awkward && !missed && <span className="block font-semibold text-late">its window closes while nobody works</span>}
+        {missed && (
+          <span className="block font-semibold text-late">
+            its window has closed{past ? `: ${getRemedy(remedyOf[past]).remedy}` : ''}
+          </span>
+        )}
+      </span>
+      <span className="text-soft">
+        {end - start} min{runs && ' left'}
+      </span>
+    </li>
   )
 }
 

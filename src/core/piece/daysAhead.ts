@@ -1,0 +1,71 @@
+/**
+ * The days ahead of a piece as it stands: its parts' live windows, what runs, what is late, in the air of its room and by what
+ * the studio has learned. Pure.
+ */
+import { type Air, dryingSpeed } from '@/core/drying/air'
+import { filmMinutes } from '@/core/drying/windowFor'
+import type { PlannedStep } from '@/core/finish/planFinish'
+import { asLearned, type Learned } from '@/core/learn/learned'
+import { isAhead } from '@/core/log/stepStates'
+import { dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'
+import type { WorkingHours } from '@/core/measure/workingHours'
+import { layOut, type TimedPart, type Timeline, type Wait } from '@/core/plan/timeline'
+import type { Journey, PartJourney } from './journey'
+import type { PlanStep } from './piece'
+
+export interface PartAhead extends TimedPart {
+  steps: readonly PlanStep[]
+}
+export interface DaysAhead extends Timeline {
+  parts: PartAhead[]
+}
+
+interface Around {
+  nowMs: number
+  zone: string
+  hours: WorkingHours
+  /** of the room it stands in */
+  air: Air
+  learned: Learned
+}
+
+/** What must pass after a step in this air; for ever where it is too cold. */
+export function waitIn(air: Air, learned: Learned): (step: PlannedStep) => Wait {
+  return ({ window, family, film }) => {
+    if (!window) return { opens: 0, closes: Infinity }
+    const { opens, closes, clock } = asLearned(window, family, learned)
+    const minutes = filmMinutes[film] / dryingSpeed(clock, air)
+    return {
+      opens: opens[1] === 0 ? 0 : Math.ceil(opens[1] * minutes),
+      closes: closes ? Math.floor(closes[0] * minutes) : Infinity,
+    }
+  }
+}
+
+function partAhead({ part, steps, running, window }: PartJourney, startAt: number, nowMs: number): PartAhead {
+  const ahead = steps.filter(({ state }) => isAhead(state)).map(({ step }) => step)
+  const minuteOf = (instant: string) => startAt + (Date.parse(instant) - nowMs) / 60_000
+  const facts = { id: part.id, kind: part.kind }
+  if (running) {
+    const rest = ahead.filter(({ id }) => id !== running.step.id)
+    return { ...facts, steps: [running.step, ...rest], worked: running.state.minutes }
+  }
+  if (!window) return { ...facts, steps: ahead }
+  const { opens, closes } = window.times
+  const missed = closes !== null && Date.parse(closes) < nowMs
+  return {
+    ...facts,
+    steps: ahead,
+    readyAt: opens === null ? Infinity : Math.max(startAt, Math.ceil(minuteOf(opens))),
+    ...(closes !== null && !missed && { closesAt: Math.floor(minuteOf(closes)) }),
+    missed,
+  }
+}
+
+/** Minutes are counted from the midnight before now, on the studio's wall. */
+export function daysAhead({ parts }: Pick<Journey, 'parts'>, { nowMs, zone, hours, air, learned }: Around): DaysAhead {
+  const now = new Date(nowMs).toISOString()
+  const startAt = minuteOfDay(now, zone)
+  const ahead = parts.map((part) => partAhead(part, startAt, nowMs))
+  return { parts: ahead, ...layOut(ahead, hours, startAt, weekdayOf(dayOf(now, zone)), waitIn(air, learned)) }
+}
