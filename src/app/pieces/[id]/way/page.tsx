@@ -135,7 +135,7 @@ function SlotLine({ slot: { start, end, awkward, missed }, step, part: { part, w
         {awkward && !missed && <span className="block font-semibold text-late">its window closes while nobody works</span>}
         {missed && (
           <span className="block font-semibold text-late">
-            its window has closed{past ? `: ${getRemedy(remedyOf[past]).remedy}` : ''}
+            its window has closed.{past && ` ${getRemedy(remedyOf[past]).remedy}`}
           </span>
         )}
       </span>
