@@ -2,30 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { PlannedStep } from '@/core/finish/planFinish'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
+import { step as timedStep, wait } from '@/core/testing/timed'
 import { layOut, type TimedPart, type Wait } from './timeline'
 
-const step = (operation: PlannedStep['operation'], minutes: number, opens = 0, closes?: number): PlannedStep => ({
-  operation,
-  family: null,
-  colour: null,
-  mix: null,
-  applicator: null,
-  grit: null,
-  film: 'normal',
-  minutes,
-  amount: null,
-  window: {
-    clock: 'evaporation',
-    opens: [opens, opens],
-    ...(closes !== undefined && { closes: [closes, closes] as const }),
-    source: 'craft',
-  },
-  check: null,
-  cautions: [],
-  reason: 'cover',
-  coat: null,
-  needed: true,
-})
+const step = (operation: PlannedStep['operation'], minutes: number, opens = 0, closes?: number) =>
+  timedStep(operation, minutes, wait(opens, closes))
 const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute
 const laid = (parts: TimedPart[], startAt: number, hours = usualHours) =>
   layOut(parts, hours, startAt, 1).slots.map(({ partId, start, end, awkward, missed }) => ({
@@ -119,11 +100,11 @@ test('in any situation no step begins before its window opens, and none after it
   fc.assert(
     fc.property(anySituation, ({ startAt, parts: bare, hours, weekday, pace }) => {
       const parts = bare.map((part, k) => ({ ...part, id: String(k) }))
-      const wait = ({ window }: PlannedStep): Wait => ({
+      const waitAfter = ({ window }: PlannedStep): Wait => ({
         opens: Math.ceil((window?.opens[1] ?? 0) / pace),
         closes: window?.closes ? Math.floor(window.closes[0] / pace) : Infinity,
       })
-      const { slots } = layOut(parts, hours, startAt, weekday, wait)
+      const { slots } = layOut(parts, hours, startAt, weekday, waitAfter)
       expect(slots).toHaveLength(parts.reduce((sum, { steps }) => sum + steps.length, 0))
       let busyUntil: number = startAt
       for (const slot of slots) {
@@ -136,7 +117,7 @@ test('in any situation no step begins before its window opens, and none after it
         if (!runs) expect([hours.days.includes((weekday + day) % 7), slot.start % 1440 >= hours.from]).toEqual([true, true])
         // what came before it on this part, or the window it stands in
         const last = slots.find(({ partId, index }) => partId === slot.partId && index === slot.index - 1)
-        const after = last && part ? wait(part.steps[last.index] as PlannedStep) : null
+        const after = last && part ? waitAfter(part.steps[last.index] as PlannedStep) : null
         const opens = last && after ? last.end + after.opens : (part?.readyAt ?? startAt)
         const closes = last && after ? last.end + after.closes : (part?.closesAt ?? Infinity)
         expect(slot.start).toBeGreaterThanOrEqual(Math.min(opens, runs ? startAt : opens))

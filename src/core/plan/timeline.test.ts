@@ -1,33 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import type { PlannedStep } from '@/core/finish/planFinish'
 import { usualHours } from '@/core/measure/workingHours'
+import { step, wait } from '@/core/testing/timed'
 import { listShared } from './sharedWork'
 import { layOut } from './timeline'
 import { wholePiece } from './wholePiece'
 
-const step = (operation: PlannedStep['operation'], minutes: number, window: PlannedStep['window'] = null): PlannedStep => ({
-  operation,
-  family: null,
-  colour: null,
-  mix: null,
-  applicator: null,
-  grit: null,
-  film: 'normal',
-  minutes,
-  amount: null,
-  window,
-  check: null,
-  cautions: [],
-  reason: 'cover',
-  coat: null,
-  needed: true,
-})
-const wait = (opens: number, closes?: number): PlannedStep['window'] => ({
-  clock: 'evaporation',
-  opens: [opens, opens],
-  ...(closes !== undefined && { closes: [closes, closes] as const }),
-  source: 'craft',
-})
 const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute
 const starts = (...[parts, ...rest]: Parameters<typeof layOut>) =>
   layOut(parts, ...rest).slots.map(({ partId, start }) => [partId, start])
