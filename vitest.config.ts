@@ -28,6 +28,8 @@ export default defineConfig({
           testTimeout: 60_000,
           name: 'database',
           include: ['src/db/**/*.test.ts'],
+          // the demo is loaded, a cluster restored: long on a busy machine
+          hookTimeout: 120_000,
           globalSetup: ['src/db/testing/cluster.ts'],
         },
       },

@@ -52,6 +52,27 @@ beforeAll(async () => {
   await coat(coats.more, 4, 300)
   // more than one tin held: the second was never told of
   await coat(coats.beyond, 5, 200)
+  const [seat, wood, leather] = [uuidv7(), uuidv7(), uuidv7()]
+  await owner.query(
+    `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds)
+     values ($3, $1, $2, 1, 'Seat', 'seat', 1, 'leather', 'bare', 'unlikely', 'light', false)`,
+    [studio, piece, seat],
+  )
+  await owner.query(
+    `insert into plan (id, studio_id, part_id, look, paint, colours, made_at)
+     values ($2, $1, $4, 'smooth-solid', 'clay', '{}', '2026-03-01'), ($3, $1, $5, 'painted-leather', 'clay', '{}', '2026-03-01')`,
+    [studio, wood, leather, part, seat],
+  )
+  const step = (plan: string, position: number, operation: string, family: string) =>
+    owner.query(
+      `insert into step (id, studio_id, plan_id, position, operation, family, film, minutes, cautions, reason)
+       values ($2, $1, $3, $4, $5, $6, 'thin', 10, '{}', 'cover')`,
+      [studio, uuidv7(), plan, position, operation, family],
+    )
+  await step(wood, 0, 'seal-between', 'water-clear')
+  await step(wood, 1, 'clear-wax', 'clear-wax')
+  await step(leather, 0, 'coat', 'clay')
+  await step(leather, 1, 'clear-wax', 'clear-wax')
   await migrate(testOwnerUrl(name))
 })
 afterAll(async () => {
@@ -90,4 +111,16 @@ describe('a shelf that is older than its tins', () => {
 
 test('a schema that is up to date is left alone', async () => {
   expect(await migrate(testOwnerUrl(name))).toEqual([])
+})
+
+test('what was planned thinner than usual by mistake is planned in its usual film; leather’s first coat stays thin', async () => {
+  const { rows } = await owner.query<{ what: string }>(
+    `select l.look || ' ' || s.operation || ' ' || s.film as what from step s join plan l on l.id = s.plan_id order by 1`,
+  )
+  expect(rows.map(({ what }) => what)).toEqual([
+    'painted-leather clear-wax normal',
+    'painted-leather coat thin',
+    'smooth-solid clear-wax normal',
+    'smooth-solid seal-between normal',
+  ])
 })
