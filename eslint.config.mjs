@@ -32,6 +32,14 @@ const config = [
       eqeqeq: 'error',
     },
   },
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      // what a module is asked for stands in one line; types alone are imported as types
+      'import/no-duplicates': ['error', { 'prefer-inline': true }],
+      '@typescript-eslint/no-import-type-side-effects': 'error',
+    },
+  },
   ...(process.env.ITINERUM_LINT === 'quick' ? [] : [typed]),
   {
     files: ['src/core/**'],

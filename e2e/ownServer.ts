@@ -16,7 +16,8 @@ export const freePort = () =>
     })
   })
 
-export function ownServer(name: string) {
+/** `kind`: the demo studio, or an empty one of one's own. */
+export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
   const home = mkdtempSync(join(tmpdir(), `itinerum-${name}-`))
   const command = (...words: string[]) => run('./itinerum', words, { env: { ...process.env, ITINERUM_HOME: home } })
   let urls = { owner: '', app: '' }
@@ -54,12 +55,12 @@ export function ownServer(name: string) {
     killDatabase: () => command('database', 'kill'),
     start,
     stop,
-    /** Makes the home, loads the demo studio, serves it. */
+    /** Makes the home, loads the studio, serves it. */
     begin: async (): Promise<void> => {
       await run('chmod', ['755', home])
       await database()
       const secret = new URL(urls.app).password
-      const { stdout } = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
+      const { stdout } = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', kind], {
         env: { ...process.env, ITINERUM_OWNER_URL: urls.owner, ITINERUM_APP_SECRET: secret },
       })
       studio = stdout.trim().split('\n').at(-1) ?? ''

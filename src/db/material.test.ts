@@ -9,7 +9,6 @@ import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { at, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { listEntries, listMixLog, type NewEntry } from './entry'
 import { addWithMaterial } from './material'
-import { findPieceFile } from './piece'
 import { digestOf, takeDelivery } from './sent'
 import { addLot, emptyLot, listLots, putLotBack } from './stock'
 
@@ -237,35 +236,5 @@ describe('a mix', () => {
     expect(await add({ ...mixed, batch: { ...(mixed as EntryOf<'mixed'>).batch, volume: 0 } } as NewEntry)).toEqual({
       issue: 'not-whole',
     })
-  })
-})
-
-describe('a place on a photograph', () => {
-  test('is kept with its snag, and a photograph with its part', async () => {
-    const whole = await aPiece()
-    const snag: NewEntry = {
-      id: uuidv7(),
-      kind: 'snag',
-      pieceId: whole.piece.id,
-      partId: whole.part.id,
-      at,
-      remedy: 'runs',
-      severity: 'slight',
-      mark: { photoId: whole.photoId, x: 0.25, y: 0.6 },
-    }
-    await add(snag)
-    expect(await stored(whole, snag.id)).toMatchObject({ mark: { photoId: whole.photoId, x: 0.25, y: 0.6 } })
-    const file = await db.as(db.here, (client) => findPieceFile(client, whole.piece.id))
-    expect(file?.photos).toMatchObject([{ partId: whole.part.id, stepId: null }])
-  })
-  test.each([
-    ['beside it', { x: 1.2, y: 0.5 }],
-    ['on none that is here', { photoId: uuidv7(), x: 0.5, y: 0.5 }],
-  ])('%s is refused', async (_, place) => {
-    const whole = await aPiece()
-    const mark = { photoId: whole.photoId, ...place }
-    const on = { id: uuidv7(), pieceId: whole.piece.id, partId: whole.part.id, at }
-    const entry: NewEntry = { ...on, kind: 'snag', remedy: 'runs', severity: 'slight', mark }
-    expect(await add(entry)).not.toBeNull()
   })
 })

@@ -8,8 +8,9 @@ import { type Change, costKinds, type Entry, severities } from '@/core/log/entry
 import { sheens } from '@/core/log/figures'
 import { formatAmount } from '@/core/measure/amount'
 import { formatArea } from '@/core/measure/length'
+import { formatMoney, type Reckoning } from '@/core/measure/money'
 import type { ChannelId, RoomId } from '@/core/measure/named'
-import { type Measuring } from '@/core/measure/units'
+import type { Measuring } from '@/core/measure/units'
 import { sources } from '@/core/piece/piece'
 import { checkAsks, spotWords, touchWords, verdictWords } from './checks'
 import { airWords } from './measure'
@@ -19,9 +20,8 @@ import { spanWords } from './time'
 export interface LogWords {
   channels: readonly { id: ChannelId; name: string }[]
   rooms?: readonly { id: RoomId; name: string }[]
-  money: (minor: number) => string
-  /** how amounts and figures are written */
-  house: Measuring
+  /** how money, amounts and figures are written */
+  house: Reckoning & Measuring
 }
 
 /** What a changed fact is called, and how its value is said. */
@@ -52,8 +52,8 @@ const tests: Record<string, { words: string; say?: Readonly<Record<string, unkno
   ]),
 )
 
-function valueWords(name: string, value: string, { rooms, money, house }: LogWords): string {
-  if (name === 'expected' && /^\d+$/.test(value)) return money(Number(value))
+function valueWords(name: string, value: string, { rooms, house }: LogWords): string {
+  if (name === 'expected' && /^\d+$/.test(value)) return formatMoney(Number(value), house)
   if (name === 'areaM2') return formatArea(Number(value), house)
   if (name === 'roomId') return rooms?.find(({ id }) => id === value)?.name ?? 'another room'
   const said = (facts[name]?.say ?? tests[name]?.say)?.[value]
@@ -74,7 +74,8 @@ function changeWords(detail: Change, words: LogWords): string {
 
 /** What a kind of entry tells beside what it is; in the order it is read. */
 function factsOf(entry: Entry, words: LogWords): (string | null | undefined | false)[] {
-  const { channels, money, house } = words
+  const { channels, house } = words
+  const money = (minor: number) => formatMoney(minor, house)
   const channel = 'channelId' in entry ? channels.find(({ id }) => id === entry.channelId)?.name : null
   switch (entry.kind) {
     case 'started':

@@ -1,10 +1,9 @@
-/** Shapes and lengths in words. */
+/** Shapes, lengths, amounts and the air in words. */
 import { type FamilyCode, unitOf } from '@/core/craft/families'
 import { formatAmount } from '@/core/measure/amount'
 import { formatNumber, type Writing } from '@/core/measure/number'
 import type { Shape } from '@/core/measure/surfaceArea'
-import type { UnitSystem } from '@/core/measure/units'
-import { type Measuring } from '@/core/measure/units'
+import type { Measuring, UnitSystem } from '@/core/measure/units'
 
 export const shapeWords: Record<Shape, string> = {
   panel: 'panel',

@@ -6,7 +6,7 @@ import type { House } from '@/core/input/fields'
 import type { Batch } from '@/core/log/batch'
 import type { CoatFigures } from '@/core/log/figures'
 import { type AmountUnit, formatAmount } from '@/core/measure/amount'
-import { type Measuring } from '@/core/measure/units'
+import type { Measuring } from '@/core/measure/units'
 import type { ShelfLot } from '@/core/stock/product'
 import { momentWords } from './time'
 

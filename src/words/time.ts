@@ -1,6 +1,7 @@
 /** Times in words, on the studio's wall, as its country writes them. */
 import type { Day, Instant } from '@/core/measure/named'
 import { formatNumber, type Locale, type Writing } from '@/core/measure/number'
+import { remember } from '@/core/measure/remember'
 import { dayOf, daysBetween } from '@/core/measure/time'
 import type { WorkingHours } from '@/core/measure/workingHours'
 
@@ -9,16 +10,11 @@ export interface Wall extends Writing {
   zone: string
 }
 
-const formats = new Map<string, Intl.DateTimeFormat>()
 /** A format of Intl, made once. */
-export function dateFormat(locale: Locale, zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = `${locale} ${zone} ${JSON.stringify(options)}`
-  const known = formats.get(key)
-  if (known) return known
-  const made = new Intl.DateTimeFormat(locale, { timeZone: zone, ...options })
-  formats.set(key, made)
-  return made
-}
+export const dateFormat = remember(
+  (locale: Locale, zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
+    new Intl.DateTimeFormat(locale, { timeZone: zone, ...options }),
+)
 const written = (instant: Instant, { zone, locale }: Wall, options: Intl.DateTimeFormatOptions): string =>
   dateFormat(locale, zone, options).format(new Date(instant))
 /** a day is the same in every zone */

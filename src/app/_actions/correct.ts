@@ -23,7 +23,10 @@ export async function correctEntry(typed: CorrectionText): Promise<Answer> {
     typed,
     ({ entryId }) => entryId,
     async (client, studio, entered) => {
-      const corrected = correctedEntry(await getEntry(client, entered.pieceId, entered.corrects), entered)
+      const { unit, ...correction } = entered
+      const old = await getEntry(client, entered.pieceId, entered.corrects)
+      if (old.kind === 'coat' && unit !== '' && unit !== old.coat.unit) throw new Refused('not-readable')
+      const corrected = correctedEntry(old, correction)
       if (!corrected) throw new Refused('not-readable')
       await storeWithMaterial(client, studio.id, corrected)
     },

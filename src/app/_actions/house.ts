@@ -91,9 +91,10 @@ export async function buyLot(typed: LotText): Promise<Answer> {
     lotInput,
     typed,
     ({ id }) => id,
-    async (client, studio, { at, ...lot }) => {
+    async (client, studio, { at, unit, ...lot }) => {
       const product = await findProduct(client, lot.productId)
       if (!product) throw new Refused('not-found')
+      if (product.unit !== unit) throw new Refused('not-readable')
       await addLot(client, studio.id, { ...lot, boughtAt: at })
       await saveProduct(client, studio.id, { ...product, size: lot.size, price: lot.price })
     },

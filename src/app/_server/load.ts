@@ -155,18 +155,20 @@ export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
 
 /** The piece a route names; answers 404 where there is none. */
 export async function getPieceView(params: Promise<{ id: string }>): Promise<PieceView> {
+  return (await findPieceView(await idIn(params))) ?? notFound()
+}
+async function idIn(params: Promise<{ id: string }>): Promise<PieceId> {
   const id = z.uuid().safeParse((await params).id)
-  const view = id.success ? await findPieceView(id.data) : null
-  return view ?? notFound()
+  return id.success ? id.data : notFound()
 }
 
 /** The piece a route names as it stands in the records, for pages that read no windows and no figures from it; 404 likewise. */
 export async function getPieceFile(params: Promise<{ id: string }>): Promise<{ file: PieceFile; rooms: Room[] }> {
-  const id = z.uuid().safeParse((await params).id)
-  const found = id.success
-    ? await readStudio(async (client) => ({ file: await findPieceFile(client, id.data), rooms: await listRooms(client) }))
-    : null
-  return found?.file ? { file: found.file, rooms: found.rooms } : notFound()
+  const id = await idIn(params)
+  return readStudio(async (client) => ({
+    file: (await findPieceFile(client, id)) ?? notFound(),
+    rooms: await listRooms(client),
+  }))
 }
 
 export interface Stock {

@@ -1,6 +1,6 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
 import Link from 'next/link'
-import { loadStudio, withStudio } from '@/app/_server/session'
+import { loadStudio, readStudio } from '@/app/_server/session'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
 import type { Instant } from '@/core/measure/named'
 import { readPieces } from '@/core/piece/journey'
@@ -25,7 +25,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
   const studio = await loadStudio()
   const asked = (await searchParams).room
   const nowMs = clock()
-  const { rooms, room, readings, lines, last } = await withStudio(async (client) => {
+  const { rooms, room, readings, lines, last } = await readStudio(async (client) => {
     const all = await listRooms(client)
     const chosen = all.find(({ id }) => id === asked) ?? all[0] ?? null
     const since = new Date(nowMs - weekMs).toISOString()

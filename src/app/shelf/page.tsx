@@ -1,8 +1,9 @@
 /** The shelf: what stands there, by family, how full each tin is, and what a coat of it costs. */
 import Link from 'next/link'
-import { loadStudio, withStudio } from '@/app/_server/session'
+import { loadStudio, readStudio } from '@/app/_server/session'
 import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
 import { coatVolumes } from '@/core/measure/coatVolumes'
+import { sqFtPerM2 } from '@/core/measure/length'
 import { formatMoney } from '@/core/measure/money'
 import type { UnitSystem } from '@/core/measure/units'
 import type { Product } from '@/core/stock/product'
@@ -15,12 +16,12 @@ import { capital } from '@/words/text'
 export const metadata = { title: 'Shelf' }
 
 /** a coat's cost is told for a piece of board one can picture: 1 m², or 10 sq ft */
-const costedAreaM2 = (units: UnitSystem) => (units === 'metric' ? 1 : 10 / 10.7639)
+const costedAreaM2 = (units: UnitSystem) => (units === 'metric' ? 1 : 10 / sqFtPerM2)
 const costedWords = (units: UnitSystem) => (units === 'metric' ? '1 m²' : '10 sq ft')
 
 export default async function Shelf() {
   const studio = await loadStudio()
-  const { products, lots } = await withStudio(async (client) => ({
+  const { products, lots } = await readStudio(async (client) => ({
     products: await listProducts(client),
     lots: await listLots(client),
   }))

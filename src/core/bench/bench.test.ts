@@ -3,7 +3,6 @@ import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
 import { entryFromText } from '@/core/input/bench'
 import { findLastLike } from '@/core/log/lastLike'
-import { parseAmount } from '@/core/measure/amount'
 import { usualHours } from '@/core/measure/workingHours'
 import { readPiece } from '@/core/piece/journey'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
@@ -119,23 +118,6 @@ describe('the next morning', () => {
     ['Monday at 7:00', 420, 1, { days: 0, minute: 540 }],
     ['Sunday at 7:00', 420, 0, { days: 1, minute: 540 }],
   ] as const)('after %s', (_, minute, weekday, expected) => expect(nextMorning(minute, weekday, hours)).toEqual(expected))
-})
-
-describe('amounts as they are judged', () => {
-  test.each([
-    ['80', 80],
-    ['80 ml', 80],
-    ['1/3 tin', 167],
-    ['about a third of the tin', 167],
-    ['two thirds', 333],
-    ['half', 250],
-    ['¾ of the tin', 375],
-    ['all of it', 500],
-  ] as const)('“%s” of a tin of 500 is %d', (text, amount) => expect(parseAmount(text, 'ml', 'metric', 500)).toBe(amount))
-  test.each(['', 'some', '5/3', 'a good deal'])('“%s” is none', (text) =>
-    expect(parseAmount(text, 'ml', 'metric', 500)).toBeNull(),
-  )
-  test('a share of no tin is none', () => expect(parseAmount('half', 'ml', 'metric')).toBeNull())
 })
 
 describe('the last like coat', () => {

@@ -3,7 +3,7 @@
  * amount and reason; or a refusal that names the nearest that can be had. Pure and deterministic.
  */
 import { contrast, type Cover, coverFor, enoughContrast, hidesBadly, isPale } from '@/core/craft/colour'
-import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
 import { getLook, type Look } from '@/core/craft/looks'
 import { defaultMethod, type HouseMethod, methodAllows } from '@/core/craft/method'
@@ -13,8 +13,8 @@ import { primers, softPrep, soundFrom, strippedWood, veneerPass } from '@/core/c
 import { phases, type ReasonCode, type RecipeLine, type Slot } from '@/core/craft/recipe'
 import { getTopcoat, type TopcoatCode, topcoatFits } from '@/core/craft/topcoats'
 import { findStepWindow, type StepWindow } from '@/core/craft/windows'
-import { coatVolumes, usualLaterTake } from '@/core/measure/coatVolumes'
 import type { Film } from '@/core/measure/film'
+import { coatAmount } from './coatAmount'
 import { findRefusal, findTopcoat, type FinishRefusal } from './refusals'
 import type { Colour, FinishablePart, FinishWish } from './wish'
 
@@ -60,8 +60,6 @@ export interface FinishPlan {
   cover: Partial<Record<Slot, Cover>>
 }
 
-/** What is lost in brush and tin. */
-const waste = 0.1
 const defaultKnots = 6
 const primerHex = '#e9e4d8'
 
@@ -256,7 +254,7 @@ export function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly 
       grit: line.grit ?? null,
       film,
       minutes: standardMinutes(line.operation, { areaM2: part.areaM2, items: part.knots ?? defaultKnots, metres }),
-      amount: lays ? amountOf(part.areaM2, family, film, line.coat?.number ?? 1, line.operation) : null,
+      amount: lays ? coatAmount(part.areaM2, family, film, line.coat?.number ?? 1, line.operation) : null,
       window: null,
       check: proves && index === firstCoat ? 'scratch' : (operation.check ?? null),
       cautions: cautionsFor(operation.cautions ?? [], part),
@@ -275,29 +273,6 @@ export function withWindows<T extends PlannedStep>(steps: readonly T[], part: Fi
     ...step,
     window: findStepWindow(step.operation, step.family, steps[k + 1]?.operation ?? null, around),
   }))
-}
-
-/** ml or g for one coat, as it is laid: of the ready mix, where it is mixed. At the product's careful coverage. */
-function amountOf(areaM2: number, family: FamilyCode, film: Film, number: number, operation: OperationCode): number {
-  const volumes = coatVolumes({
-    area: areaM2 * (sharesOfArea[operation] ?? 1),
-    coverage: safeCoverage(family),
-    coats: [...Array.from({ length: number - 1 }, () => film), film],
-    laterTake: getFamily(family).laterTake ?? usualLaterTake,
-    waste,
-  })
-  const ml = volumes.ml.at(-1) ?? 0
-  return Math.max(1, Math.round(ml))
-}
-/** The share of the part that a step lays something on. Practice. */
-const sharesOfArea: Partial<Record<OperationCode, number>> = {
-  knotting: 0.05,
-  // thickened: its windows are those of the thick coat, its amount twice the usual
-  'texture-coat': 2,
-  resist: 0.1,
-  'dry-brush': 0.25,
-  'spray-runs': 0.5,
-  'metallic-wax': 0.05,
 }
 
 function cautionsFor(own: readonly CautionCode[], part: FinishablePart): readonly CautionCode[] {

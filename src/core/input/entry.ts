@@ -8,7 +8,6 @@ import { sheens } from '@/core/log/figures'
 import { films } from '@/core/measure/film'
 import {
   amountHint,
-  amountOf,
   figure,
   type House,
   id,
@@ -18,6 +17,7 @@ import {
   optionalMinutes,
   optionalMoney,
   optionalWords,
+  readAmount,
   wallTime,
   words,
 } from './fields'
@@ -70,7 +70,7 @@ function withAmount<Name extends string, Typed extends { family: FamilyCode } & 
   context: z.RefinementCtx,
 ): Omit<Typed, Name> & Record<Name, number> {
   const unit = unitOf(typed.family)
-  const amount = amountOf(typed[name], unit, house, least)
+  const amount = readAmount(typed[name], unit, house, least)
   if (amount !== null) return { ...typed, [name]: amount }
   context.addIssue({ code: 'custom', path: [name], message: amountHint(unit, house) })
   return z.NEVER
@@ -155,9 +155,10 @@ export const correctionInput = (house: House) =>
       channelId: z.union([id, z.literal('').transform(() => null)]),
       note: optionalWords(4000),
     })
-    .transform(({ unit, ...typed }, context) => {
+    .transform((typed, context) => {
+      const { unit } = typed
       if (unit === '' || typed.amount.trim() === '') return { ...typed, amount: null }
-      const amount = amountOf(typed.amount, unit, house, 0)
+      const amount = readAmount(typed.amount, unit, house, 0)
       if (amount !== null) return { ...typed, amount }
       context.addIssue({ code: 'custom', path: ['amount'], message: amountHint(unit, house) })
       return z.NEVER

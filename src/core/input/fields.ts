@@ -5,9 +5,9 @@
 import { z } from 'zod'
 import { type AmountUnit, parseAmount, smallUnit } from '@/core/measure/amount'
 import { parseLength } from '@/core/measure/length'
-import { parseMoney, type Reckoning } from '@/core/measure/money'
+import { moneyText, parseMoney, type Reckoning } from '@/core/measure/money'
 import { firstYear, instantOf, isDay, isInstant, lastYear } from '@/core/measure/time'
-import { type Measuring } from '@/core/measure/units'
+import type { Measuring } from '@/core/measure/units'
 
 /** What a form must know of the house to read an entry. */
 export interface House extends Reckoning, Measuring {
@@ -32,13 +32,14 @@ export const words = (what: string, max: number) => text.min(1, `Say ${what}.`).
 export const optionalWords = (max: number) =>
   text.max(max, `Keep it under ${max} letters.`).transform((said) => (said === '' ? null : said))
 
+const like = (house: Reckoning): string => `like 42 or ${moneyText(4250, house)}`
 /** Money as typed; blank counts as nothing spent. */
 export const money = (house: Reckoning) =>
   z.string().transform((text, context) => {
     if (text.trim() === '') return 0
     const minor = parseMoney(text, house)
     if (minor !== null) return minor
-    context.addIssue('Write an amount like 42 or 42.50.')
+    context.addIssue(`Write an amount ${like(house)}.`)
     return z.NEVER
   })
 export const optionalMoney = (house: Reckoning) =>
@@ -46,33 +47,33 @@ export const optionalMoney = (house: Reckoning) =>
     if (text.trim() === '') return null
     const minor = parseMoney(text, house)
     if (minor !== null) return minor
-    context.addIssue('Write an amount like 42 or 42.50, or leave it empty.')
+    context.addIssue(`Write an amount ${like(house)}, or leave it empty.`)
     return z.NEVER
   })
 export const neededMoney = (house: Reckoning) =>
   z.string().transform((text, context) => {
     const minor = text.trim() === '' ? null : parseMoney(text, house)
     if (minor !== null) return minor
-    context.addIssue('Write the amount, like 42 or 42.50.')
+    context.addIssue(`Write the amount, ${like(house)}.`)
     return z.NEVER
   })
 
 export const length = (house: House) =>
   z.string().transform((text, context) => {
-    const mm = parseLength(text, house.units)
+    const mm = parseLength(text, house)
     if (mm !== null) return mm
     context.addIssue(house.units === 'metric' ? 'A length in cm, like 82 or 82.5.' : 'A length in inches, like 32 or 32 1/2.')
     return z.NEVER
   })
 
 /** An amount of what is in tins, in ml or g, as {@link parseAmount} reads it; `least` of them at least. */
-export function amountOf(text: string, unit: AmountUnit, { units }: Pick<House, 'units'>, least: number): number | null {
-  const amount = parseAmount(text, unit, units)
+export function readAmount(text: string, unit: AmountUnit, house: Measuring, least: number): number | null {
+  const amount = parseAmount(text, unit, house)
   return amount !== null && amount >= least && amount <= mostAmount ? Math.round(amount * 1000) / 1000 : null
 }
 /** ml or g */
 const mostAmount = 100_000
-export const amountHint = (unit: AmountUnit, { units }: Pick<House, 'units'>): string =>
+export const amountHint = (unit: AmountUnit, { units }: Measuring): string =>
   unit === 'g'
     ? `An amount like ${units === 'metric' ? '250, 250 g or 0.5 kg' : '8, 8 oz or 1 lb'}.`
     : `An amount like ${units === 'metric' ? '500, 500 ml or 0.75 l' : `8, 8 ${smallUnit(unit, units).words}, 1 pint or ½ quart`}.`

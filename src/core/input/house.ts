@@ -7,7 +7,6 @@ import { locales } from '@/core/measure/number'
 import { unitSystems } from '@/core/measure/units'
 import {
   amountHint,
-  amountOf,
   colourHex,
   type House,
   id,
@@ -15,6 +14,7 @@ import {
   money,
   neededMoney,
   optionalWords,
+  readAmount,
   shareOfPercent,
   words,
 } from './fields'
@@ -92,7 +92,7 @@ export type ChannelText = z.input<ReturnType<typeof channelInput>>
 
 /** The size of a tin, as it stands on it. */
 function withSize<Typed extends { size: string }>(typed: Typed, unit: AmountUnit, house: House, context: z.RefinementCtx) {
-  const size = amountOf(typed.size, unit, house, 1)
+  const size = readAmount(typed.size, unit, house, 1)
   if (size !== null) return { ...typed, size }
   context.addIssue({ code: 'custom', path: ['size'], message: amountHint(unit, house) })
   return z.NEVER
@@ -129,7 +129,7 @@ export const lotInput = (house: House) =>
       price: neededMoney(house),
       at: instant,
     })
-    .transform(({ unit, ...typed }, context) => withSize(typed, unit, house, context))
+    .transform((typed, context) => withSize(typed, typed.unit, house, context))
 export type LotText = z.input<ReturnType<typeof lotInput>>
 /** `back`: it was taken off by mistake */
 export const emptyLotInput = z.object({ id, at: instant, back: z.boolean() })

@@ -18,16 +18,22 @@ describe('lengths as they are typed', () => {
     ['5′ 3½″', 'imperial', 1612.9],
     ['3/4', 'imperial', 19.05],
     ['32 in', 'metric', 812.8],
+    ['1,200 mm', 'metric', 1200],
   ] as const)('%s (%s) is %d mm', (text, units, mm) => {
-    expect(parseLength(text, units)).toBeCloseTo(mm, 6)
+    expect(parseLength(text, { units, locale: 'en-GB' })).toBeCloseTo(mm, 6)
   })
   test.each(['', 'wide', '0', '-4', '1/0', '20 m', '8 parsecs'])('“%s” is none', (text) => {
-    expect(parseLength(text, 'metric')).toBeNull()
+    expect(parseLength(text, metric)).toBeNull()
+  })
+  test('a mark that is not the country’s own parts thousands', () => {
+    expect(parseLength('1.200 mm', { units: 'metric', locale: 'de-DE' })).toBe(1200)
+    expect(parseLength('82,5', { units: 'metric', locale: 'de-DE' })).toBe(825)
+    expect(parseLength('1.2 m', { units: 'metric', locale: 'de-DE' })).toBe(1200)
   })
   test('what is written in cm is read back to the tenth', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 9999 }), (mm) => {
-        expect(parseLength(lengthText(mm, metric), 'metric')).toBeCloseTo(mm, 6)
+        expect(parseLength(lengthText(mm, metric), metric)).toBeCloseTo(mm, 6)
       }),
     )
   })
@@ -35,7 +41,7 @@ describe('lengths as they are typed', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 3000 }), (eighths) => {
         const mm = (eighths * 25.4) / 8
-        expect(parseLength(formatLength(mm, imperial), 'imperial')).toBeCloseTo(mm, 6)
+        expect(parseLength(formatLength(mm, imperial), imperial)).toBeCloseTo(mm, 6)
       }),
     )
   })

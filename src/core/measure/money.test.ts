@@ -18,6 +18,8 @@ describe('money', () => {
     ['42,50', 'EUR', 4250],
     ['£1,250.00', 'GBP', 125_000],
     ['1250', 'JPY', 1250],
+    ['18.00', 'JPY', 18],
+    ['42.500', 'GBP', 4250],
   ] as const)('“%s” in %s is %d', (text, currency, minor) => {
     expect(parseMoney(text, british(currency))).toBe(minor)
   })

@@ -1,7 +1,8 @@
 /**
  * Money as an integer of minor units beside an ISO 4217 code: reading what was typed, rounding, showing. Pure.
  */
-import { locales, numberFormat, type Writing } from './number'
+import { locales, numberFormat, readFigure, type Writing } from './number'
+import { remember } from './remember'
 
 /** Rounds half away from zero, as every money line does. */
 export function roundMoney(minor: number): number {
@@ -50,7 +51,7 @@ export function plainMoney(minor: number, currency: string): string {
 }
 
 /** What a currency is called beside a figure: its code, its sign, the letters some countries write for it. */
-function signsOf(currency: string): string[] {
+const signsOf = remember((currency: string): string[] => {
   const shown = (['symbol', 'narrowSymbol', 'name'] as const).flatMap((currencyDisplay) =>
     locales.map(
       (locale) =>
@@ -60,31 +61,22 @@ function signsOf(currency: string): string[] {
     ),
   )
   return [...new Set([currency, ...shown].map((sign) => sign.toLowerCase().replace(/[\s\u00a0\u202f]/g, '')))].filter(Boolean)
-}
-const signs = new Map<string, string[]>()
+})
 
 /**
  * Minor units from what was typed ("42", "42.5", "£1,234.50", "12,50", "42 GBP"); null where it is no amount: letters that are
- * not this currency's, a sign, more decimals than it has, or beyond a thousand million.
+ * not this currency's, a sign, smaller coins than it has, or beyond a thousand million.
  */
 export function parseMoney(text: string, house: Reckoning): number | null {
-  const { currency } = house
-  const digits = minorDigits(currency)
-  const own = signs.get(currency) ?? signsOf(currency)
-  signs.set(currency, own)
-  const bare = text.toLowerCase().replace(/[\s\u00a0\u202f'’]/g, '')
-  const sign = own.find((each) => bare.startsWith(each) || bare.endsWith(each))
+  const digits = minorDigits(house.currency)
+  const bare = text.toLowerCase().replace(/[\s\u00a0\u202f]/g, '')
+  const sign = signsOf(house.currency).find((each) => bare.startsWith(each) || bare.endsWith(each))
   const figure = sign === undefined ? bare : bare.startsWith(sign) ? bare.slice(sign.length) : bare.slice(0, -sign.length)
-  if (!/^[\d.,]+$/.test(figure)) return null
-  const lastMark = Math.max(figure.lastIndexOf('.'), figure.lastIndexOf(','))
-  const tail = lastMark < 0 ? '' : figure.slice(lastMark + 1)
-  const marks = figure.replace(/\d/g, '')
-  // before three digits the mark that is not the decimal one parts thousands; so does a mark that comes twice
-  const partsThousands = /^[1-9][\d.,]*[.,]\d{3}$/.test(figure) && figure[lastMark] !== decimalMark(house)
-  const isDecimal = lastMark >= 0 && !partsThousands && (marks.length === 1 || marks.at(-1) !== marks.at(-2))
-  const whole = (isDecimal ? figure.slice(0, lastMark) : figure).replace(/[.,](?=\d{3}(\D|$))/g, '')
-  const fraction = isDecimal ? tail : ''
-  if (!/^\d{1,10}$/.test(whole || '0') || !/^\d*$/.test(fraction) || fraction.length > digits) return null
-  if (whole === '' && fraction === '') return null
-  return Number(whole || '0') * 10 ** digits + Number(fraction.padEnd(digits, '0') || '0')
+  // 18.00 of a currency without small coins is 18
+  const [whole = '', fraction = ''] =
+    readFigure(figure, decimalMark(house))
+      ?.replace(/(\.\d*?)0+$/, '$1')
+      .split('.') ?? []
+  if (!/^\d{1,10}$/.test(whole) || fraction.length > digits) return null
+  return Number(whole) * 10 ** digits + Number(fraction.padEnd(digits, '0') || '0')
 }

@@ -3,13 +3,12 @@
  * the studio has learned. Pure.
  */
 import { type Air, dryingSpeed } from '@/core/drying/air'
-import { filmMinutes } from '@/core/drying/windowFor'
 import type { PlannedStep } from '@/core/finish/planFinish'
 import { asLearned, type Learned } from '@/core/learn/learned'
 import { isAhead } from '@/core/log/stepStates'
 import { dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'
 import type { WorkingHours } from '@/core/measure/workingHours'
-import { layOut, type TimedPart, type Timeline, type Wait } from '@/core/plan/timeline'
+import { layOut, type TimedPart, type Timeline, type Wait, waitOf } from '@/core/plan/timeline'
 import type { Journey, PartJourney } from './journey'
 import type { PlanStep } from './piece'
 
@@ -32,13 +31,8 @@ interface Around {
 /** What must pass after a step in this air; for ever where it is too cold. */
 export function waitIn(air: Air, learned: Learned): (step: PlannedStep) => Wait {
   return ({ window, family, film }) => {
-    if (!window) return { opens: 0, closes: Infinity }
-    const { opens, closes, clock } = asLearned(window, family, learned)
-    const minutes = filmMinutes[film] / dryingSpeed(clock, air)
-    return {
-      opens: opens[1] === 0 ? 0 : Math.ceil(opens[1] * minutes),
-      closes: closes ? Math.floor(closes[0] * minutes) : Infinity,
-    }
+    const own = window && asLearned(window, family, learned)
+    return waitOf(own, film, own ? dryingSpeed(own.clock, air) : 1)
   }
 }
 

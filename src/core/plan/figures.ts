@@ -4,8 +4,7 @@ import { demandsOf, type RiskCode, type Skill } from '@/core/finish/demands'
 import type { PlannedStep } from '@/core/finish/planFinish'
 import { roundMoney } from '@/core/measure/money'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
-import type { Shelf } from './amounts'
-import { type Amount, lackingOn, sumAmounts } from './amounts'
+import { type Amount, lackingOn, type Shelf, sumAmounts } from './amounts'
 import { layOut } from './timeline'
 
 /** What a house has to work with. */

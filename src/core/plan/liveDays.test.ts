@@ -51,6 +51,17 @@ describe('what is under way when the days are laid', () => {
     )
     expect([slots.map(({ partId }) => partId), stuck]).toEqual([['wood'], [{ partId: 'cold', index: 0 }]])
   })
+  test('a window that closes while its coat stands still keeps nobody from another that closes soon', () => {
+    const { slots, stuck } = layOut(
+      [
+        { id: 'cold', steps: [step('coat', 30)], readyAt: Infinity, closesAt: at(0, 12) },
+        { id: 'wax', steps: [step('clear-wax', 20, 30, 60), step('wax-off', 10)] },
+      ],
+      usualHours,
+      at(0, 9),
+    )
+    expect([slots.map(({ partId }) => partId), stuck]).toEqual([['wax', 'wax'], [{ partId: 'cold', index: 0 }]])
+  })
 })
 
 /** Any situation a studio may be in: parts wet, open, closing, late or running, in an air of its own. */

@@ -5,8 +5,10 @@
  */
 import { getOperation } from '@/core/craft/operations'
 import { type PartKind, undersideFirst } from '@/core/craft/parts'
+import type { StepWindow } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
 import type { PlannedStep } from '@/core/finish/planFinish'
+import type { Film } from '@/core/measure/film'
 import type { PartId } from '@/core/measure/named'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 
@@ -57,11 +59,17 @@ const day = 1440
 /** A window that closes sooner than this keeps the painter near. */
 const nearMinutes = 8 * 60
 
+/** A window as a wait where its clock runs at `speed`: the careful end of each range. It never opens where the clock stands. */
+export function waitOf(window: StepWindow | null, film: Film, speed = 1): Wait {
+  const [, opens] = window?.opens ?? [0, 0]
+  const minutes = filmMinutes[film] / speed
+  return {
+    opens: opens === 0 ? 0 : Math.ceil(opens * minutes),
+    closes: window?.closes ? Math.floor(window.closes[0] * minutes) : Infinity,
+  }
+}
 /** By the label, at the reference air. */
-const waitByLabel = ({ window, film }: PlannedStep): Wait => ({
-  opens: Math.ceil((window?.opens[1] ?? 0) * filmMinutes[film]),
-  closes: window?.closes ? Math.floor(window.closes[0] * filmMinutes[film]) : Infinity,
-})
+const waitByLabel = ({ window, film }: PlannedStep): Wait => waitOf(window, film)
 
 /** What every slot is reckoned by. */
 interface Days {
@@ -157,9 +165,9 @@ export function layOut(
   for (const lane of lanes)
     if (lane.worked !== undefined && lane.steps.length > 0)
       lay(lane, { start: now, minutes: stepOf(lane).minutes, saved: 0, awkward: false })
-  kept = soonest(lanes.filter((lane) => lane.next < lane.steps.length && lane.closesAt - now <= nearMinutes))
+  kept = soonest(lanes.filter((lane) => isOpen(lane) && lane.closesAt - now <= nearMinutes))
   for (;;) {
-    const open = lanes.filter(({ next, steps, readyAt }) => next < steps.length && readyAt < Infinity)
+    const open = lanes.filter(isOpen)
     if (open.length === 0) break
     const keptStart: number = kept ? fitInto(Math.max(now, kept.readyAt), stepOf(kept).minutes, days) : Infinity
     const offers = open.map((lane) => offer(lane, now, before, days)).sort(byWorth(days))
@@ -196,6 +204,8 @@ interface Offer {
   saved: number
   awkward: boolean
 }
+/** Whether it has a step that will be ready. */
+const isOpen = ({ next, steps, readyAt }: Lane): boolean => next < steps.length && readyAt < Infinity
 const stepOf = (lane: Lane): PlannedStep => {
   const step = lane.steps[lane.next]
   if (!step) throw new Error(`no step ${lane.next} in part ${lane.id}`)

@@ -3,8 +3,7 @@
  */
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
-import type { CautionCode, CheckCode, OperationCode } from '@/core/craft/operations'
-import { getOperation } from '@/core/craft/operations'
+import { type CautionCode, type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import type { Colour, FinishablePart } from '@/core/finish/planFinish'
 import type { Film } from '@/core/measure/film'

@@ -111,7 +111,7 @@ function Amount({ form, plan, troubleOf }: Props) {
   // of the tin in hand; the product's usual one where none was named
   const size = product ? (product.lots.find(({ id }) => id === watch('lotId'))?.size ?? product.size) : null
   const measure = (text: string) => {
-    const amount = parseAmount(text, plan.unit, house.units, size)
+    const amount = parseAmount(text, plan.unit, house, size)
     if (amount !== null) setValue('amount', amountText(amount, plan.unit, house), { shouldValidate: true })
   }
   return (
@@ -130,7 +130,7 @@ function Amount({ form, plan, troubleOf }: Props) {
               type="button"
               className="press px-3 text-sm"
               aria-label={`${words} of the tin`}
-              onClick={() => setValue('amount', amountText(share * size, plan.unit, house))}
+              onClick={() => setValue('amount', amountText(Math.round(share * size), plan.unit, house))}
             >
               {words} tin
             </button>

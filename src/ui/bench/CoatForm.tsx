@@ -8,9 +8,9 @@ import type { CoatPlan } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { Reading } from '@/core/drying/windowFor'
 import { coatInput, type CoatText } from '@/core/input/entry'
-import { amountText, parseAmount, smallUnit } from '@/core/measure/amount'
+import { amountText, parseAmount, plainAmount, smallUnit } from '@/core/measure/amount'
 import type { EntryId, Instant } from '@/core/measure/named'
-import { type Measuring } from '@/core/measure/units'
+import type { Measuring } from '@/core/measure/units'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
@@ -62,7 +62,11 @@ export function CoatForm(props: Props) {
   const { form, submit, pending, issue, troubleOf } = useEntryForm<CoatText>(
     coatInput(house),
     coatText(props, entryId, house),
-    (typed) => send('logCoat', typed, `Coat: ${cardName(card)}`),
+    // it may be sent when the house measures otherwise
+    (typed) => {
+      const amount = plainAmount(parseAmount(typed.amount, plan.unit, house) ?? plan.amount, plan.unit)
+      return send('logCoat', { ...typed, amount }, `Coat: ${cardName(card)}`)
+    },
     () => judge(verdict.current),
   )
   const { errors } = form.formState
@@ -103,7 +107,7 @@ export function CoatForm(props: Props) {
         <Trouble>{issue}</Trouble>
       </div>
       {/* at the thumb, however much was different */}
-      <div className="sticky bottom-0 mt-2 bg-sheet py-2">
+      <div className="sticky -bottom-5 -mb-5 mt-2 bg-sheet pb-5 pt-2 sm:-bottom-7 sm:-mb-7 sm:pb-7">
         <Verdicts
           words={card.check ? 'All well, write it down' : 'Write it down'}
           judge={(chosen) => (verdict.current = chosen)}
@@ -119,7 +123,7 @@ export function CoatForm(props: Props) {
 function Sentence({ form, plan }: { form: UseFormReturn<CoatText>; plan: CoatPlan }) {
   const house = useHouse()
   const said = useWatch({ control: form.control })
-  const amount = parseAmount(said.amount ?? '', plan.unit, house.units)
+  const amount = parseAmount(said.amount ?? '', plan.unit, house)
   const unit = smallUnit(plan.unit, house.units).words
   const figure = amount === null ? said.amount : amountText(amount, plan.unit, house)
   return (

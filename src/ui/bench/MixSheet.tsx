@@ -8,7 +8,7 @@ import type { CoatPlan, MixPlan } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import { type Component, componentsOf } from '@/core/craft/mixes'
 import { mixInput, type MixText } from '@/core/input/entry'
-import { amountText, type AmountUnit, formatAmount, parseAmount, smallUnit } from '@/core/measure/amount'
+import { amountText, type AmountUnit, formatAmount, parseAmount, plainAmount, smallUnit } from '@/core/measure/amount'
 import type { LotId, ProductId } from '@/core/measure/named'
 import { formatNumber } from '@/core/measure/number'
 import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
@@ -70,11 +70,14 @@ function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
   const { form, submit, pending, issue, troubleOf } = useEntryForm<MixText>(
     mixInput(house),
     defaults,
-    (typed) => send('mixBatch', { ...typed, at: moment() }, `Mixed: ${typed.mix}, ${card.pieceName}`),
+    (typed) => {
+      const volume = plainAmount(parseAmount(typed.volume, plan.unit, house) ?? plan.amount, plan.unit)
+      return send('mixBatch', { ...typed, volume, at: moment() }, `Mixed: ${typed.mix}, ${card.pieceName}`)
+    },
     done,
   )
   const { register, watch, setValue } = form
-  const components = partsOf(watch('mix'), parseAmount(watch('volume'), plan.unit, house.units) ?? NaN)
+  const components = partsOf(watch('mix'), parseAmount(watch('volume'), plan.unit, house) ?? NaN)
   const { volumeOfAll } = making
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="grid grid-cols-2 items-start gap-4">

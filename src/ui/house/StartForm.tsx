@@ -8,25 +8,30 @@ import { useActions } from '@/ui/form/actions'
 import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { unitWords } from '@/words/measure'
+import { guessHouse } from './guessHouse'
 import type { HouseChoices } from './houseChoices'
-import { guessHouse, studioText, writingChoices } from './studioText'
+import { studioText, writingChoices } from './studioText'
+
+const unasked = { overheadRate: '0', wishKind: 'earnedRate', wishValue: '0', priceStep: '5' } as const
 
 export function StartForm({ studio, zones, currencies }: HouseChoices & { studio: Studio }) {
   const { changeStudio } = useActions()
   const router = useRouter()
-  const [defaults] = useState(() => studioText(studio))
+  // what is not asked here begins with figures that are some in every currency; the house's own page asks for it
+  const [defaults] = useState<StudioText>(() => ({ ...studioText(studio), ...unasked }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<StudioText>(
     studioInput,
     defaults,
-    // an hour earns at least what it costs; what is not asked here is asked on the house's own page
-    (typed) => changeStudio({ ...typed, wishKind: 'earnedRate', wishValue: typed.hourRate, overheadRate: '0' }),
+    // an hour earns what it costs
+    (typed) => changeStudio({ ...typed, wishValue: typed.hourRate }),
     () => router.refresh(),
   )
   useEffect(() => {
     const guess = guessHouse(navigator.language, Intl.DateTimeFormat().resolvedOptions().timeZone)
     for (const [name, value] of Object.entries(guess) as [keyof StudioText, string][])
-      if (!form.getFieldState(name).isDirty) form.setValue(name, value)
-  }, [form])
+      // a device may know a zone by a name that the server does not
+      if (name !== 'zone' || zones.includes(value)) form.setValue(name, value)
+  }, [form, zones])
   const { register, watch } = form
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-4 grid max-w-3xl grid-cols-2 items-end gap-4">
@@ -64,7 +69,7 @@ export function StartForm({ studio, zones, currencies }: HouseChoices & { studio
         </button>
       </div>
       <div className="col-span-2 empty:hidden">
-        <Trouble>{issue ?? troubleOf('priceStep') ?? troubleOf('haggleShare')}</Trouble>
+        <Trouble>{issue}</Trouble>
       </div>
     </form>
   )

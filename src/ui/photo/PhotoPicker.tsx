@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { Instant } from '@/core/measure/named'
 import type { PhotoTyped } from '@/outbox/store'
-import { type PhotoSent } from '@/ui/outbox/outbox'
+import type { PhotoSent } from '@/ui/outbox/outbox'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 
 export interface Chosen {

@@ -5,8 +5,7 @@ import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { SalesChannel } from '@/core/house/studio'
 import { correctionInput, type CorrectionText } from '@/core/input/entry'
-import type { Entry } from '@/core/log/entry'
-import { costKinds } from '@/core/log/entry'
+import { costKinds, type Entry } from '@/core/log/entry'
 import { amountText, smallUnit } from '@/core/measure/amount'
 import { moneyText } from '@/core/measure/money'
 import type { ProductId } from '@/core/measure/named'
@@ -53,7 +52,8 @@ export function CorrectionForm({ entry, channels, tins }: Props) {
   const { form, submit, pending, issue, troubleOf } = useEntryForm<CorrectionText>(
     correctionInput(house),
     defaults,
-    correctEntry,
+    // a figure that nobody touched stays as it was written, not as it is shown
+    (typed) => correctEntry({ ...typed, amount: typed.amount === defaults.amount ? '' : typed.amount }),
     back,
   )
   const { register } = form

@@ -17,7 +17,6 @@ interface Props {
   channels: readonly SalesChannel[]
   house: House
   nowMs: number
-  money: (minor: number) => string
 }
 
 /** One line of the log: when, what, on what; a corrected one shows what it was. */
@@ -26,14 +25,13 @@ export function LogLine({
   journey,
   channels,
   house,
-  money,
   when,
   beside,
 }: Omit<Props, 'nowMs'> & { entry: Entry; when: (at: Instant) => string; beside?: ReactNode }) {
   const on = entry.stepId ? findStep(journey, entry.stepId) : undefined
   const before = historyOf(entry, journey.file.log)
   const worked = entry.kind === 'ended' && entry.minutes === null ? workedOn(journey, entry.stepId) : null
-  const sentence = [worked !== null && `took ${spanWords(worked)}`, entrySentence(entry, { channels, money, house })]
+  const sentence = [worked !== null && `took ${spanWords(worked)}`, entrySentence(entry, { channels, house })]
     .filter(Boolean)
     .join(' · ')
   return (
@@ -54,7 +52,7 @@ export function LogLine({
         {before.map((old) => (
           <span key={old.id} className="block text-soft">
             <span className="sr-only">Before that: </span>
-            <s>{[when(old.at), entrySentence(old, { channels, money, house })].filter(Boolean).join(' · ')}</s>
+            <s>{[when(old.at), entrySentence(old, { channels, house })].filter(Boolean).join(' · ')}</s>
           </span>
         ))}
       </p>
@@ -84,13 +82,13 @@ function findStep(journey: Journey, stepId: StepId) {
 }
 
 /** The last lines, the newest first; at most `most`. */
-export function LogList({ journey, channels, house, nowMs, money, most }: Props & { most: number }) {
+export function LogList({ journey, channels, house, nowMs, most }: Props & { most: number }) {
   const lines = journey.log.slice(-most).reverse()
   if (lines.length === 0) return <p className="text-soft">Nothing yet. What is done at the bench is written here by itself.</p>
   return (
     <ol className="border-t border-line">
       {lines.map((entry) => (
-        <LogLine key={entry.id} {...{ entry, journey, channels, house, money }} when={(at) => loggedWords(at, house, nowMs)} />
+        <LogLine key={entry.id} {...{ entry, journey, channels, house }} when={(at) => loggedWords(at, house, nowMs)} />
       ))}
     </ol>
   )

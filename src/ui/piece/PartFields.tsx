@@ -58,7 +58,7 @@ function areaTyped(part: PartText | undefined, house: House): number | null {
     const lengths = Object.fromEntries(
       shapeLengths[surface.shape].map((name) => [
         name,
-        parseLength(String((surface as Record<string, unknown>)[name] ?? ''), house.units),
+        parseLength(String((surface as Record<string, unknown>)[name] ?? ''), house),
       ]),
     )
     if (Object.values(lengths).some((mm) => mm === null)) return null

@@ -20,7 +20,7 @@ import { PartWindow } from './PartWindow'
 import { SnagList } from './SnagList'
 
 export function PartProgress(props: PartProps) {
-  const { journey, part, stock, house, money, nowMs } = props
+  const { journey, part, stock, house, nowMs } = props
   const { part: facts, next, running } = part
   const current = running?.step ?? next
   const around: CardContext = { ...stock, journeys: [journey], coats: loggedCoats([journey]), nowMs }
@@ -60,7 +60,7 @@ export function PartProgress(props: PartProps) {
           </div>
         )}
         {here && facts.plan && part.done.length > 0 && <MendForm on={snagOn(journey, part)} />}
-        <SnagList journey={journey} part={part} house={house} nowMs={nowMs} money={money} />
+        <SnagList journey={journey} part={part} house={house} nowMs={nowMs} />
         <StepsAhead part={part} house={house} />
         {part.done.map(
           ({ step, state }) =>

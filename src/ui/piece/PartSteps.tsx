@@ -14,7 +14,6 @@ export interface PartProps {
   /** the shelf and the mixes */
   stock: Pick<CardContext, 'products' | 'lots' | 'batches'>
   house: House
-  money: (minor: number) => string
   nowMs: number
 }
 

@@ -3,6 +3,7 @@ import { faceOf } from '@/core/bench/stepCard'
 import { getRemedy } from '@/core/craft/remedies'
 import type { House } from '@/core/input/fields'
 import { severities } from '@/core/log/entry'
+import { formatMoney } from '@/core/measure/money'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import { snagsOf } from '@/core/piece/snags'
 import { PartDrawing } from '@/ui/drawing/PartDrawing'
@@ -15,10 +16,9 @@ interface Props {
   part: PartJourney
   house: House
   nowMs: number
-  money: (minor: number) => string
 }
 
-export function SnagList({ journey, part, house, nowMs, money }: Props) {
+export function SnagList({ journey, part, house, nowMs }: Props) {
   const snags = snagsOf(journey).filter(({ entry }) => entry.partId === part.part.id)
   if (snags.length === 0) return null
   return (
@@ -63,7 +63,7 @@ export function SnagList({ journey, part, house, nowMs, money }: Props) {
               <span className="block text-soft">
                 {ahead > 0 ? `${ahead === 1 ? 'one step' : `${ahead} steps`} to mend it` : steps > 0 ? 'mended' : 'noted'}
                 {minutes > 0
-                  ? `, ${[spanWords(minutes), spent > 0 && money(spent)].filter(Boolean).join(' and ')} spent on it`
+                  ? `, ${[spanWords(minutes), spent > 0 && formatMoney(spent, house)].filter(Boolean).join(' and ')} spent on it`
                   : ''}
               </span>
             </p>

@@ -30,7 +30,6 @@ export default async function PiecePage({ params }: Params) {
   const { studio, journey, channels, air, nowMs } = view
   const stock = await loadStock(view)
   const { piece, photos } = journey.file
-  const money = (minor: number) => formatMoney(minor, studio)
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
   return (
@@ -39,15 +38,7 @@ export default async function PiecePage({ params }: Params) {
       <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]">
         <div className="space-y-6">
           {journey.parts.map((part) => (
-            <PartProgress
-              key={part.part.id}
-              journey={journey}
-              part={part}
-              stock={stock}
-              house={studio}
-              money={money}
-              nowMs={nowMs}
-            />
+            <PartProgress key={part.part.id} journey={journey} part={part} stock={stock} house={studio} nowMs={nowMs} />
           ))}
           {journey.file.takenOut.length > 0 && (
             <p className="border-t border-line pt-3 text-soft">
@@ -84,7 +75,7 @@ export default async function PiecePage({ params }: Params) {
             </h2>
             <AddToLog pieceId={piece.id} />
             <div className="mt-4" role="group" aria-label="Log entries">
-              <LogList journey={journey} channels={channels} house={studio} nowMs={nowMs} money={money} most={lastLines} />
+              <LogList journey={journey} channels={channels} house={studio} nowMs={nowMs} most={lastLines} />
               {journey.log.length > lastLines && (
                 <Link href={`/pieces/${piece.id}/story`} className="inline-flex min-h-12 items-center font-semibold">
                   All {journey.log.length} lines of it

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto'
 import ical, { ICalAlarmType } from 'ical-generator'
 import { loadWorkshop } from '@/app/_server/load'
-import { withStudio } from '@/app/_server/session'
+import { readStudio } from '@/app/_server/session'
 import { listReminders } from '@/core/bench/reminders'
 import { isCalendarFeed } from '@/db/calendarFeed'
 import { stepTitle } from '@/words/craft'
@@ -25,7 +25,7 @@ const token = /^([0-9a-f]{48})\.ics$/
 export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
   const given = token.exec((await params).token)?.[1]
   const digest = given && createHash('sha256').update(given).digest('hex')
-  const answers = digest ? await withStudio((client) => isCalendarFeed(client, digest)) : false
+  const answers = digest ? await readStudio((client) => isCalendarFeed(client, digest)) : false
   // the same answer to a wrong address and to a revoked one
   if (!answers) return new Response('There is no calendar here.', { status: 404 })
   const { studio, journeys, nowMs } = await loadWorkshop()

@@ -1,7 +1,6 @@
 /** The piece's story: its log as an account, day by day, with the section growing along it. */
 import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
-import { formatMoney } from '@/core/measure/money'
 import { dayOf } from '@/core/measure/time'
 import { type StoryFilter, storyFilters, storyOf } from '@/core/piece/story'
 import { Section } from '@/ui/drawing/Section'
@@ -26,7 +25,6 @@ export default async function StoryPage({
   const { piece } = journey.file
   const days = storyOf(journey.file, around, studio.zone, filter)
   const photos = stripOf(journey.file)
-  const money = (minor: number) => formatMoney(minor, studio)
   return (
     <div className="pt-6">
       <p className="text-lg">
@@ -68,7 +66,7 @@ export default async function StoryPage({
               {lines.map(({ entry, section }) => (
                 <LogLine
                   key={entry.id}
-                  {...{ entry, journey, channels, money }}
+                  {...{ entry, journey, channels }}
                   house={studio}
                   when={(at) => clockTime(at, studio)}
                   beside={section && <Section model={section} className="size-16 sm:size-20" />}

@@ -9,15 +9,14 @@ import { formatAmount } from '@/core/measure/amount'
 import type { PartId } from '@/core/measure/named'
 import type { Writing } from '@/core/measure/number'
 import { dayAfter, dayOf } from '@/core/measure/time'
-import { type Measuring } from '@/core/measure/units'
+import type { Measuring } from '@/core/measure/units'
 import { daysAhead } from '@/core/piece/daysAhead'
-import type { PartJourney } from '@/core/piece/journey'
+import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 import { type Amount, sumAmounts } from '@/core/plan/amounts'
 import { listShared } from '@/core/plan/sharedWork'
 import type { Slotted } from '@/core/plan/timeline'
-import type { Product } from '@/core/stock/product'
-import { productFor } from '@/core/stock/product'
+import { type Product, productFor } from '@/core/stock/product'
 import { stepTitle } from '@/words/craft'
 import { airWords, amountWords } from '@/words/measure'
 import { capital } from '@/words/text'
@@ -39,7 +38,8 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
     air: reckonedIn,
     learned: around.learned ?? {},
   })
-  const named = new Map(journey.parts.map(({ part }) => [part.id, part.name]))
+  const standing = new Map(journey.parts.map((part, k) => [part.part.id, { part, ahead: parts[k] }]))
+  const nameOf = (id: PartId) => standing.get(id)?.part.part.name
   const byDay = [...new Set(slots.map(({ start }) => Math.floor(start / 1440)))].map((index) => ({
     index,
     slots: slots.filter(({ start }) => Math.floor(start / 1440) === index),
@@ -53,22 +53,24 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
       </p>
       <h1 className="title text-5xl">Its way</h1>
       {slots.length === 0 && stuck.length === 0 ? (
-        <p className="mt-4 text-xl">Nothing is ahead of it. Choose a finish for its parts, and their steps stand here in days.</p>
+        <p className="mt-4 text-xl">{nothingAhead(journey)}</p>
       ) : (
         <>
-          <p className="mt-3">
-            <span className="figure mr-1.5 text-6xl">{hoursWords(Math.round(attendedMinutes / 6) / 10, studio)}</span>{' '}
-            <span className="text-xl text-soft">
-              of work over {days === 1 ? 'one day' : `${days} days`}; one painter, {hoursOfWork(hours, studio)}
-              {savedMinutes > 0 ? `; ${savedMinutes} min saved by working alike parts together` : ''}
-            </span>
-          </p>
+          {slots.length > 0 && (
+            <p className="mt-3">
+              <span className="figure mr-1.5 text-6xl">{hoursWords(Math.round(attendedMinutes / 6) / 10, studio)}</span>{' '}
+              <span className="text-xl text-soft">
+                of work over {days === 1 ? 'one day' : `${days} days`}; one painter, {hoursOfWork(hours, studio)}
+                {savedMinutes > 0 ? `; ${savedMinutes} min saved by working alike parts together` : ''}
+              </span>
+            </p>
+          )}
           <p className="mt-1 text-soft">
             In the air of {air ? 'now' : 'an ordinary room'}, {airWords(reckonedIn, studio)}.
           </p>
           {stuck.map(({ partId }) => (
             <p key={partId} className="mt-3 border-l-4 border-late pl-3 font-semibold">
-              {named.get(partId)}: too cold to dry. What comes then can’t be told a day; warm the room to 10 °C at least.
+              {nameOf(partId)}: too cold to dry. What comes then can’t be told a day; warm the room to 10 °C at least.
             </p>
           ))}
           {awkward > 0 && (
@@ -85,8 +87,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                   </h2>
                   <ol className="mt-1">
                     {day.slots.map((slot) => {
-                      const part = journey.parts.find(({ part: { id } }) => id === slot.partId)
-                      const ahead = parts.find(({ id }) => id === slot.partId)
+                      const { part, ahead } = standing.get(slot.partId) ?? {}
                       const step = ahead?.steps[slot.index]
                       return (
                         step &&
@@ -106,13 +107,20 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
             </div>
             <div className="space-y-10">
               <Takes amounts={amounts} products={products} house={studio} />
-              {shared.length > 0 && <InOneGo shared={shared} nameOf={(id) => named.get(id)?.toLowerCase()} />}
+              {shared.length > 0 && <InOneGo shared={shared} nameOf={(id) => nameOf(id)?.toLowerCase()} />}
             </div>
           </div>
         </>
       )}
     </div>
   )
+}
+
+function nothingAhead({ ending, parts }: Journey): string {
+  if (ending) return 'It has left: nothing is ahead of it.'
+  return parts.every(({ part }) => part.plan !== null)
+    ? 'Nothing is ahead of it: every step is done.'
+    : 'Nothing is ahead of it. Choose a finish for its parts, and their steps stand here in days.'
 }
 
 interface SlotProps {

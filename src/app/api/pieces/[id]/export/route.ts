@@ -3,7 +3,6 @@ import Papa from 'papaparse'
 import { z } from 'zod'
 import { findPieceView } from '@/app/_server/load'
 import { loadHouse } from '@/app/_server/session'
-import { formatMoney } from '@/core/measure/money'
 import { logTable } from '@/words/logTable'
 
 const fileName = (name: string, as: string) =>
@@ -34,7 +33,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     people: (await loadHouse()).people,
     channels: view.channels,
     rooms: view.rooms,
-    money: (minor) => formatMoney(minor, studio),
   })
   const rows = table.map((row) => Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value)])))
   return new Response(`${byteOrderMark}${Papa.unparse(rows)}`, {

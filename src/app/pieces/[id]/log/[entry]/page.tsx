@@ -2,7 +2,6 @@
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getPieceView, loadProducts } from '@/app/_server/load'
-import { formatMoney } from '@/core/measure/money'
 import { CorrectionForm, StrikeButton } from '@/ui/piece/CorrectionForm'
 import { entrySentence } from '@/words/log'
 import { entryWords } from '@/words/piece'
@@ -24,9 +23,8 @@ export default async function EntryPage({ params }: { params: Promise<{ id: stri
       </p>
       <h1 className="title text-5xl">Put right: {entryWords[entry.kind].toLowerCase()}</h1>
       <p className="mt-2 text-lg text-soft">
-        Now it says: {momentWords(entry.at, studio, nowMs)}{' '}
-        {entrySentence(entry, { channels, house: studio, money: (minor) => formatMoney(minor, studio) })}. It stays in the log,
-        struck through.
+        Now it says: {momentWords(entry.at, studio, nowMs)} {entrySentence(entry, { channels, house: studio })}. It stays in the
+        log, struck through.
       </p>
       {entry.kind === 'mixed' ? (
         <div className="mt-5 max-w-md">

@@ -2,7 +2,7 @@
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getPieceView, loadStock } from '@/app/_server/load'
-import { withStudio } from '@/app/_server/session'
+import { readStudio } from '@/app/_server/session'
 import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
 import { areaOfPart } from '@/core/piece/area'
@@ -43,7 +43,7 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
       </p>
       <PlanForm
         part={{ ...part, pieceId: piece.id, done, ahead, others, before: plan, method: studio.method }}
-        recipes={await withStudio(listRecipes)}
+        recipes={await readStudio(listRecipes)}
         means={{
           shelf: shelfOf(products, lots),
           hours: studio.hours,

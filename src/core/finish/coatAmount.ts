@@ -1,0 +1,31 @@
+/** How much one coat of a plan takes. Pure. */
+import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
+import type { OperationCode } from '@/core/craft/operations'
+import { coatVolumes, usualLaterTake } from '@/core/measure/coatVolumes'
+import type { Film } from '@/core/measure/film'
+
+/** What is lost in brush and tin. */
+const waste = 0.1
+/** The share of the part that a step lays something on. Practice. */
+const sharesOfArea: Partial<Record<OperationCode, number>> = {
+  knotting: 0.05,
+  // thickened: its windows are those of the thick coat, its amount twice the usual
+  'texture-coat': 2,
+  resist: 0.1,
+  'dry-brush': 0.25,
+  'spray-runs': 0.5,
+  'metallic-wax': 0.05,
+}
+
+/** ml or g for one coat, as it is laid: of the ready mix, where it is mixed. At the product's careful coverage. */
+export function coatAmount(areaM2: number, family: FamilyCode, film: Film, number: number, operation: OperationCode): number {
+  const volumes = coatVolumes({
+    area: areaM2 * (sharesOfArea[operation] ?? 1),
+    coverage: safeCoverage(family),
+    coats: [...Array.from({ length: number - 1 }, () => film), film],
+    laterTake: getFamily(family).laterTake ?? usualLaterTake,
+    waste,
+  })
+  const ml = volumes.ml.at(-1) ?? 0
+  return Math.max(1, Math.round(ml))
+}
