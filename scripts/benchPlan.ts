@@ -1,6 +1,7 @@
 /** How long a piece of six parts takes to plan, beside one part alone, in one run: medians. Usage: npm run bench:plan. */
 import { getLook, lookCodes } from '@/core/craft/looks'
-import { type FinishablePart, type FinishWish, planFinish } from '@/core/finish/planFinish'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { planFinish } from '@/core/plan/planFinish'
 import { planPiece } from '@/core/plan/planPiece'
 
 /** ms that six parts may take */

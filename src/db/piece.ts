@@ -66,7 +66,8 @@ function groupBy<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[
 const partsOfPieces = query(
   'a part',
   partRow,
-  `select id, piece_id as "pieceId", name, kind, count, substrate, existing, lead, use, bleeds, knots, taken_out_at as "takenOutAt"
+  `select id, piece_id as "pieceId", name, kind, count, substrate, existing, lead, use, bleeds, polish, slips,
+     found_colour as "foundColour", knots, taken_out_at as "takenOutAt"
    from part where piece_id = any($1) order by position, id`,
 )
 const facesOfParts = query(

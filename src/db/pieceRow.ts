@@ -5,7 +5,7 @@ import { leadFindings } from '@/core/craft/lead'
 import { lookCodes } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
 import { cautionCodes, checkCodes, operations } from '@/core/craft/operations'
-import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { reasonCodes } from '@/core/craft/recipe'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { films } from '@/core/measure/film'
@@ -43,6 +43,9 @@ export const partRow = z.object({
   lead: z.enum(codesOf(leadFindings)),
   use: z.enum(codesOf(uses)),
   bleeds: z.boolean(),
+  polish: z.enum(codesOf(polishes)),
+  slips: z.boolean(),
+  foundColour: words,
   knots: z.number().nullable(),
   takenOutAt: words,
 }) satisfies z.ZodType<Omit<Part, 'surfaces' | 'plan' | 'earlier'>>

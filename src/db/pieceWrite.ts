@@ -58,7 +58,8 @@ export type PartFacts = Omit<Part, 'id' | 'plan' | 'earlier' | 'surfaces'>
 /** Changes what is known of a part; the caller writes what it was into the log. */
 export async function changePart(client: Client, partId: PartId, facts: PartFacts): Promise<void> {
   await client.query(
-    `update part set name = $2, kind = $3, count = $4, substrate = $5, existing = $6, lead = $7, use = $8, bleeds = $9, knots = $10
+    `update part set name = $2, kind = $3, count = $4, substrate = $5, existing = $6, lead = $7, use = $8, bleeds = $9, knots = $10,
+       polish = $11, slips = $12, found_colour = $13
      where id = $1`,
     [
       partId,
@@ -71,6 +72,9 @@ export async function changePart(client: Client, partId: PartId, facts: PartFact
       facts.use,
       facts.bleeds,
       facts.knots,
+      facts.polish,
+      facts.slips,
+      facts.foundColour,
     ],
   )
 }
@@ -107,10 +111,11 @@ export async function addParts(
   parts: readonly NewPart[],
 ): Promise<void> {
   await client.query(
-    `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, knots)
-     select id, $2, $3, position, name, kind, count, substrate, existing, lead, use, bleeds, knots
+    `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, polish,
+       slips, found_colour)
+     select id, $2, $3, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, polish, slips, "foundColour"
      from jsonb_to_recordset($1::jsonb) as p(id uuid, position int, name text, kind text, count int, substrate text,
-       existing text, lead text, use text, bleeds boolean, knots int)`,
+       existing text, lead text, use text, bleeds boolean, knots int, polish text, slips boolean, "foundColour" text)`,
     [JSON.stringify(parts.map(({ surfaces: _, ...part }, index) => ({ ...part, position: from + index }))), studioId, pieceId],
   )
   const faces = parts.flatMap((part) => part.surfaces.map((face, position) => ({ ...face, partId: part.id, position })))

@@ -5,8 +5,9 @@ import { getFamily } from '@/core/craft/families'
 import { type CautionCode, type CheckCode, getOperation } from '@/core/craft/operations'
 import type { ReasonCode } from '@/core/craft/recipe'
 import type { PastCode } from '@/core/craft/windows'
-import type { AdviceCode, PlannedStep } from '@/core/finish/planFinish'
 import type { RefusalCode } from '@/core/finish/refusals'
+import type { PlannedStep } from '@/core/finish/step'
+import type { AdviceCode } from '@/core/plan/planFinish'
 
 export const reasonWords: Record<ReasonCode, string> = {
   cover: 'This colour needs so many coats to cover; pale and clean colours hide badly.',
@@ -53,6 +54,10 @@ export const reasonWords: Record<ReasonCode, string> = {
   'degreaser-defeats-paint': 'What is left of the cleaner defeats paint too.',
   'wax-defeats-paint': 'Nothing grips wax or oil. All of it must come off; change the cloth often.',
   'oil-defeats-paint': 'Oil that is still open keeps paint from gripping.',
+  'wet-key': 'A wet key raises no dust: lead is possible in what is rubbed.',
+  'own-film': 'What you laid shines: it wants a key before another coat.',
+  'high-points': 'Rubbed on the high points, the cracks stand out.',
+  reveal: 'Rubbed back after a night: this brings the colours out.',
   key: 'Fine roughness for the coat to grip.',
   'bare-for-look': 'The wood shows through this look, so the old finish comes off.',
   soften: 'While it is soft; dried stripper must be put on again.',
@@ -112,6 +117,8 @@ export const adviceWords: Record<AdviceCode, string> = {
   'contrast-none': 'The two colours are all but the same: nothing will show where it is worn.',
   'knots-show': 'Knots stay visible under a wash, and may yellow it.',
   'test-lead': 'Lead is possible here. The plan covers it and abrades nothing; have it tested first.',
+  'test-wax':
+    'Nobody looked for wax: draw a nail across it, wipe a hidden spot with spirits. A smear means wax, and all of it must come off.',
   'prove-grip': 'Nothing is scuffed here: prove the grip with a scratch and a tape pull before you go on.',
   'veneer-care': 'Veneer is thin: wear and scrape lightly, and stop at the first pale wood.',
   'chips-as-it-likes': 'How much it chips can’t be promised. If it does not, wear it by hand.',

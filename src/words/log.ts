@@ -2,7 +2,7 @@
 import { assessTests, signs } from '@/core/assess/tests'
 import { getFamily } from '@/core/craft/families'
 import { leadFindings } from '@/core/craft/lead'
-import { existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { existingFinishes, oldTones, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { getRemedy } from '@/core/craft/remedies'
 import { type Change, costKinds, type Entry, severities } from '@/core/log/entry'
 import { sheens } from '@/core/log/figures'
@@ -41,6 +41,9 @@ const facts: Record<string, { words: string; say?: Readonly<Record<string, unkno
   lead: { words: 'lead', say: { ...signs.lead.results, ...leadFindings } },
   use: { words: 'where it will live', say: uses },
   bleeds: { words: 'a test patch bled', say: { true: 'yes', false: 'no' } },
+  polish: { words: 'over it', say: polishes },
+  slips: { words: 'a test patch came off', say: { true: 'yes', false: 'no' } },
+  foundColour: { words: 'the old colour', say: oldTones },
   knots: { words: 'knots' },
   areaM2: { words: 'painted area' },
   stands: { words: 'part', say: { in: 'of the piece', out: 'taken out' } },

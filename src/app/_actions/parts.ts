@@ -45,6 +45,9 @@ const changeable = [
   'lead',
   'use',
   'bleeds',
+  'polish',
+  'slips',
+  'foundColour',
   'knots',
 ] as const satisfies (keyof PartFacts)[]
 /** as it is read on the tape: m² to the square centimetre */

@@ -4,7 +4,7 @@ import { momentOf } from '@/app/_server/moment'
 import { store } from '@/app/_server/store'
 import { Refused, writeOnce } from '@/app/_server/write'
 import { assess } from '@/core/assess/assess'
-import { withWindows } from '@/core/finish/planFinish'
+import { withWindows } from '@/core/finish/step'
 import type { Answer } from '@/core/input/issues'
 import {
   amendInput,
@@ -135,6 +135,8 @@ export async function keepFindings(typed: FindingText): Promise<Answer> {
       const found = assess({ tests, signs }, part)
       const after = {
         existing: existing ?? (found.existing === 'unknown' ? part.existing : found.existing),
+        polish: found.polish,
+        slips: found.slips,
         lead: found.lead,
         substrate: found.substrate,
         bleeds: found.bleeds || (part.bleeds && signs.bleed !== 'held'),
@@ -143,7 +145,7 @@ export async function keepFindings(typed: FindingText): Promise<Answer> {
       const seen: Change = Object.fromEntries(
         Object.entries({ ...tests, ...signs }).map(([test, result]) => [test, [null, result]]),
       )
-      const detail = { ...seen, ...changeOf(['existing', 'lead', 'substrate', 'bleeds'], part, after) }
+      const detail = { ...seen, ...changeOf(['existing', 'polish', 'lead', 'substrate', 'bleeds', 'slips'], part, after) }
       if (Object.keys(detail).length === 0) return
       await store(client, studio.id, [{ id: entryId, pieceId, partId, kind: 'amended', at, detail }])
     },

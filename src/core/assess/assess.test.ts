@@ -1,7 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { assess, type Findings, sharesAfter, tellsBits } from './assess'
-import { assessTestCodes, assessTests, getAssessTest, type KnownFinish, priors } from './tests'
+import { assess, type Findings, sharesAfter, states, worthOf } from './assess'
+import {
+  assessTestCodes,
+  assessTests,
+  getAssessTest,
+  type KnownFinish,
+  overPriors,
+  priors,
+  priorsOf,
+  signsOn,
+  testsOn,
+} from './tests'
 
 const part = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely' } as const
 const after = (tests: Findings['tests'], signs: Findings['signs'] = {}) => assess({ tests, signs }, part)
@@ -16,42 +26,68 @@ describe('the tables', () => {
         expect([code, finish, Math.abs(sum - 1) < 0.08]).toEqual([code, finish, true])
       }
     }
-    expect(Object.values(priors).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1)
+    for (const kind of ['wood', 'slick'] as const)
+      expect(Object.values(priorsOf(kind)).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1)
+    for (const { wax, oil } of Object.values(overPriors)) expect(wax + oil).toBeLessThan(1)
   })
 })
 
 describe('what is on it', () => {
-  test('nothing tested: not known, and the first look tells most', () => {
-    const { existing, next, likely } = after({})
-    expect([existing, next, likely[0]?.finish]).toEqual(['unknown', 'look', 'varnish'])
+  test('nothing tested: not known, and wax is asked first', () => {
+    const { existing, next, likely, polish } = after({})
+    expect([existing, next, likely[0]?.finish, polish]).toEqual(['unknown', 'spirits', 'varnish', 'unknown'])
   })
-  test('wood under a shine that a drop of spirits smears is wax', () => {
-    expect(after({ look: 'shiny-wood', spirits: 'smear' }).existing).toBe('wax')
+  test('wax is asked before anything else, whatever was found already; then comes a look', () => {
+    expect(after({ look: 'shiny-wood', alcohol: 'softens' }).next).toBe('spirits')
+    expect(after({ spirits: 'smear' }).next).toBe('look')
   })
-  test('wood under a shine that alcohol softens is shellac', () => {
-    expect(after({ look: 'shiny-wood', alcohol: 'softens' }).existing).toBe('shellac')
+  test('polish over shellac is found besides the shellac', () => {
+    const { existing, polish, risks } = after({ spirits: 'smear', look: 'shiny-wood', alcohol: 'softens' })
+    expect([existing, polish]).toEqual(['shellac', 'wax'])
+    expect(risks).toContain('wax-left')
+  })
+  test('wood under a shine that smears and that nothing else moves: what holds the wax is not known, the wax is', () => {
+    const { existing, over } = after({ spirits: 'smear', look: 'shiny-wood', alcohol: 'nothing', thinner: 'nothing' })
+    expect(['wax', 'varnish', 'unknown']).toContain(existing)
+    expect(over.wax).toBeGreaterThan(0.85)
   })
   test('what alcohol leaves and lacquer thinner softens is lacquer; what neither moves is varnish', () => {
-    const shiny = { look: 'shiny-wood', spirits: 'clean', alcohol: 'nothing' }
+    const shiny = { spirits: 'clean', look: 'shiny-wood', alcohol: 'nothing' }
     expect(after({ ...shiny, thinner: 'softens' }).existing).toBe('lacquer')
-    expect(after({ ...shiny, thinner: 'nothing', 'oil-drop': 'beads' }).existing).toBe('varnish')
+    expect(after({ ...shiny, thinner: 'nothing' }).existing).toBe('varnish')
+  })
+  test('one clean cloth does not rule polish out on shellac: a wipe is still planned for', () => {
+    expect(after({ spirits: 'clean', look: 'shiny-wood', alcohol: 'softens' })).toMatchObject({
+      existing: 'shellac',
+      polish: 'possible',
+    })
   })
   test('colour that alcohol lifts is water-based paint', () => {
-    expect(after({ look: 'flat-colour', alcohol: 'colour' }).existing).toBe('water-paint')
+    expect(after({ spirits: 'clean', look: 'flat-colour', alcohol: 'colour' }).existing).toBe('water-paint')
   })
   test('flat colour that stains when wet is casein paint', () => {
-    expect(after({ look: 'flat-colour', alcohol: 'nothing', 'water-drop': 'stains' }).existing).toBe('casein')
+    expect(after({ spirits: 'clean', look: 'flat-colour', alcohol: 'nothing', 'water-drop': 'stains' }).existing).toBe('casein')
   })
-  test('wood without shine that drinks oil and stains with water is bare', () => {
-    expect(after({ look: 'flat-wood', 'oil-drop': 'soaks', 'water-drop': 'stains' }).existing).toBe('bare')
+  test('wood without shine that drinks oil: stained by water it is bare, beading water it is oiled', () => {
+    const dull = { spirits: 'clean', look: 'flat-wood', 'oil-drop': 'soaks', smell: 'nothing' }
+    expect(after({ ...dull, 'water-drop': 'stains' }).existing).toBe('bare')
+    expect(after({ ...dull, 'water-drop': 'beads' }).existing).toBe('oil')
   })
-  test('two tests out of seven are enough for shellac: nothing more is asked', () => {
-    expect(after({ look: 'shiny-wood', alcohol: 'softens' }).next).toBeNull()
+  test('oil that stays on the hand is wiped off, whatever it lies on', () => {
+    const { polish, risks } = after({ spirits: 'clean', look: 'flat-wood', smell: 'oily', 'oil-drop': 'beads' })
+    expect(['oil', 'possible']).toContain(polish)
+    expect(risks).toContain('fresh-oil')
   })
   test('“I don’t know” changes nothing and is not asked again', () => {
-    const { likely, next } = after({ look: 'unknown' })
-    expect(likely).toEqual(after({}).likely)
-    expect(next).not.toBe('look')
+    const { likely, next, existing } = after({ spirits: 'unknown' })
+    expect([likely, existing]).toEqual([after({}).likely, 'unknown'])
+    expect(next).toBe('look')
+  })
+  test('cloth knows none of the tests; plastic is spared alcohol and thinner', () => {
+    const on = (substrate: 'fabric' | 'plastic') => assess({ tests: {}, signs: {} }, { ...part, substrate })
+    expect(on('fabric')).toMatchObject({ next: null, likely: [], existing: 'unknown', risks: [] })
+    expect(testsOn('plastic')).toEqual(['look', 'spirits', 'smell'])
+    expect(signsOn('leather')).toEqual(['bleed', 'grip', 'mould'])
   })
 })
 
@@ -75,7 +111,14 @@ describe('risks', () => {
   })
   test('wax that is not ruled out stays a risk', () => {
     expect(after({ look: 'shiny-wood' }).risks).toContain('wax-left')
-    expect(after({ look: 'shiny-wood', spirits: 'clean' }).risks).not.toContain('wax-left')
+    expect(after({ look: 'flat-wood', spirits: 'clean', 'water-drop': 'stains', 'oil-drop': 'soaks' }).risks).not.toContain(
+      'wax-left',
+    )
+  })
+  test('a patch of paint that came off is kept on the part until one holds', () => {
+    expect(after({}, { grip: 'peels' })).toMatchObject({ slips: true, risks: expect.arrayContaining(['slick']) as unknown })
+    expect(assess({ tests: {}, signs: {} }, { ...part, slips: true }).slips).toBe(true)
+    expect(assess({ tests: {}, signs: { grip: 'holds' } }, { ...part, slips: true }).slips).toBe(false)
   })
 })
 
@@ -94,17 +137,24 @@ describe('any findings', () => {
   test('shares add to one, and the order of the tests does not matter', () => {
     fc.assert(
       fc.property(anyTests, (tests) => {
-        const shares = sharesAfter(tests)
-        expect([...shares.values()].reduce((sum, share) => sum + share, 0)).toBeCloseTo(1)
-        const backwards = sharesAfter(Object.fromEntries(Object.entries(tests).reverse()))
-        for (const [finish, share] of shares) expect(backwards.get(finish)).toBeCloseTo(share, 10)
+        const shares = sharesAfter(tests, 'close-grained')
+        expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1)
+        sharesAfter(Object.fromEntries(Object.entries(tests).reverse()), 'close-grained').forEach((share, k) =>
+          expect(share).toBeCloseTo(shares[k] ?? NaN, 10),
+        )
+        expect(shares).toHaveLength(states.length)
       }),
     )
   })
-  test('no test is expected to make it less sure', () => {
+  test('what is worth asking is asked, and nothing twice', () => {
     fc.assert(
       fc.property(anyTests, (tests) => {
-        for (const code of assessTestCodes) if (tests[code] === undefined) expect(tellsBits(code, tests)).toBeGreaterThan(-0.08)
+        const { next } = after(tests)
+        if (next !== null) expect(tests[next]).toBeUndefined()
+        if (next !== null && next !== 'spirits' && next !== 'look')
+          for (const code of assessTestCodes)
+            if (tests[code] === undefined)
+              expect(worthOf(next, tests, 'close-grained')).toBeGreaterThanOrEqual(worthOf(code, tests, 'close-grained'))
       }),
     )
   })

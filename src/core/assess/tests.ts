@@ -2,7 +2,7 @@
  * The tests that tell what is on a part, all on a hidden spot: what each may show, and how likely each finish shows it.
  * Source: the craft, section on finding out; the shares are `practice`, put into figures and editable.
  */
-import type { ExistingFinishCode } from '@/core/craft/parts'
+import { type ExistingFinishCode, getSubstrate, type SubstrateCode, type SubstrateKind } from '@/core/craft/parts'
 
 /** What the tests tell apart: every finish but "not known". */
 export type KnownFinish = Exclude<ExistingFinishCode, 'unknown'>
@@ -20,6 +20,33 @@ export const priors: Record<KnownFinish, number> = {
   'oil-paint': 0.09,
   casein: 0.03,
 }
+/** On what has no pores or is covered with cane's skin, nothing soaks in: old paint or lacquer, or nothing. */
+const slickPriors: Record<KnownFinish, number> = {
+  bare: 0.62,
+  wax: 0.04,
+  oil: 0.005,
+  'fresh-oil': 0.005,
+  shellac: 0.01,
+  lacquer: 0.12,
+  varnish: 0.04,
+  'water-paint': 0.09,
+  'oil-paint': 0.065,
+  casein: 0.005,
+}
+export const priorsOf = (kind: SubstrateKind): Record<KnownFinish, number> => (kind === 'slick' ? slickPriors : priors)
+
+/** What lies over a finish, besides it: polish is the commonest thing to find on shellac. */
+export type Over = 'none' | 'wax' | 'oil'
+/** How common polish and fresh oil are over each finish; the rest has nothing over it. */
+export const overPriors: Partial<Record<KnownFinish, Record<Exclude<Over, 'none'>, number>>> = {
+  oil: { wax: 0.25, oil: 0 },
+  shellac: { wax: 0.3, oil: 0.05 },
+  lacquer: { wax: 0.12, oil: 0.03 },
+  varnish: { wax: 0.2, oil: 0.05 },
+  'water-paint': { wax: 0.05, oil: 0.01 },
+  'oil-paint': { wax: 0.06, oil: 0.02 },
+  casein: { wax: 0.25, oil: 0.05 },
+}
 
 export interface AssessTest {
   words: string
@@ -28,12 +55,23 @@ export interface AssessTest {
   results: Record<string, string>
   /** by result: the share of each finish that shows it; `other` for those not named */
   shows: Record<string, Partial<Record<KnownFinish, number>> & { other: number }>
+  /** how far polish or oil lying over a finish is what answers instead of the finish: 0 not at all, 1 altogether */
+  answersOver: number
+  /** the materials that know this test */
+  on: readonly SubstrateKind[]
+  /** what it would harm */
+  notOn?: readonly SubstrateCode[]
 }
+
+const hardKinds: readonly SubstrateKind[] = ['wood', 'board', 'slick', 'cane']
+const poredKinds: readonly SubstrateKind[] = ['wood', 'board', 'cane']
 
 export const assessTests = {
   look: {
     words: 'Look at it',
     how: 'In raking light, at an edge that is not worn.',
+    answersOver: 0.25,
+    on: hardKinds,
     results: {
       'flat-wood': 'wood, no shine',
       'shiny-wood': 'wood under a shine',
@@ -59,6 +97,8 @@ export const assessTests = {
   spirits: {
     words: 'Fingernail, then mineral spirits on a cloth',
     how: 'Draw a nail across it; then rub a hidden spot with a drop of spirits on a white cloth.',
+    answersOver: 1,
+    on: hardKinds,
     results: { smear: 'a smear comes off', clean: 'nothing comes off' },
     shows: {
       smear: { wax: 0.95, 'fresh-oil': 0.35, oil: 0.12, other: 0.015 },
@@ -68,6 +108,9 @@ export const assessTests = {
   alcohol: {
     words: 'Alcohol on a white cloth, one minute',
     how: 'Lay a wet corner of the cloth on a hidden spot, wait a minute, press and lift.',
+    answersOver: 0.15,
+    on: hardKinds,
+    notOn: ['plastic'],
     results: { softens: 'it goes soft or sticky', colour: 'colour comes off on the cloth', nothing: 'nothing happens' },
     shows: {
       softens: { shellac: 0.93, lacquer: 0.08, 'water-paint': 0.06, other: 0.02 },
@@ -78,6 +121,9 @@ export const assessTests = {
   thinner: {
     words: 'Lacquer thinner on a cloth',
     how: 'A drop on a hidden spot, half a minute. Moving air, gloves, no flame.',
+    answersOver: 0.1,
+    on: ['wood', 'board', 'slick'],
+    notOn: ['plastic'],
     results: { softens: 'it goes soft or sticky', nothing: 'nothing happens' },
     shows: {
       softens: { lacquer: 0.94, shellac: 0.7, 'water-paint': 0.7, 'oil-paint': 0.2, varnish: 0.05, other: 0.05 },
@@ -87,6 +133,8 @@ export const assessTests = {
   'oil-drop': {
     words: 'A drop of linseed oil',
     how: 'On a hidden, level spot. Look after five minutes, then wipe it off.',
+    answersOver: 0.7,
+    on: poredKinds,
     results: { soaks: 'it soaks in', beads: 'it stands as a bead' },
     shows: {
       soaks: { bare: 0.96, oil: 0.85, 'fresh-oil': 0.5, casein: 0.5, wax: 0.2, other: 0.03 },
@@ -96,6 +144,8 @@ export const assessTests = {
   'water-drop': {
     words: 'A drop of water',
     how: 'On a hidden, level spot. Look after two minutes.',
+    answersOver: 0.7,
+    on: poredKinds,
     results: { stains: 'it leaves a dark stain', beads: 'it stands as a bead' },
     shows: {
       stains: { casein: 0.92, bare: 0.92, 'water-paint': 0.15, oil: 0.2, other: 0.04 },
@@ -105,6 +155,8 @@ export const assessTests = {
   smell: {
     words: 'Smell and touch',
     how: 'Press a palm on it for a while, then smell the palm.',
+    answersOver: 0.9,
+    on: hardKinds,
     results: { oily: 'oily, or it stays on the hand', nothing: 'nothing' },
     shows: {
       oily: { 'fresh-oil': 0.92, oil: 0.12, wax: 0.15, other: 0.02 },
@@ -118,22 +170,58 @@ export function getAssessTest(code: AssessTestCode): AssessTest {
   return assessTests[code]
 }
 
+export interface Sign {
+  words: string
+  results: Record<string, string>
+  /** the materials on which there is anything to look for; any unless given */
+  on?: readonly SubstrateKind[]
+}
+const allKinds: readonly SubstrateKind[] = ['wood', 'board', 'slick', 'cane', 'fabric', 'pile', 'leather']
+
 /** Looked for beside the finish: each is a risk of its own. */
 export const signs = {
   veneer: {
     words: 'End grain and underside',
+    on: ['wood'],
     results: { veneer: 'a thin sheet over another wood', solid: 'the same grain right through' },
   },
   // a young coat on top says nothing of what is below it
-  age: { words: 'The oldest coat on it', results: { old: 'from before about 1980', young: 'all of it surely later' } },
-  lead: { words: 'Lead test kit through every coat, or a laboratory', results: { found: 'lead', none: 'no lead' } },
+  age: {
+    words: 'The oldest coat on it',
+    on: hardKinds,
+    results: { old: 'from before about 1980', young: 'all of it surely later' },
+  },
+  lead: {
+    on: hardKinds,
+    words: 'Lead test kit through every coat, or a laboratory',
+    results: { found: 'lead', none: 'no lead' },
+  },
   bleed: {
+    on: [...hardKinds, 'fabric', 'leather'],
     words: 'A patch of the paint, left overnight',
     results: { bled: 'yellow or pink came through', held: 'it stayed clean' },
   },
-  grip: { words: 'Scuffed patch, nail and tape', results: { peels: 'it scratches or peels off', holds: 'it holds' } },
-  beetle: { words: 'Small round holes, dust below', results: { fresh: 'holes with pale dust', none: 'none, or old and clean' } },
-  mould: { words: 'Mould, musty smell', results: { found: 'some', none: 'none' } },
-} as const
+  grip: {
+    on: [...hardKinds, 'leather'],
+    words: 'Scuffed patch of the planned paint, nail and tape',
+    results: { peels: 'it scratches or peels off', holds: 'it holds' },
+  },
+  beetle: {
+    on: ['wood', 'board', 'cane'],
+    words: 'Small round holes, dust below',
+    results: { fresh: 'holes with pale dust', none: 'none, or old and clean' },
+  },
+  mould: { on: allKinds, words: 'Mould, musty smell', results: { found: 'some', none: 'none' } },
+} as const satisfies Record<string, Sign>
 export type SignCode = keyof typeof signs
 export const signCodes = Object.keys(signs) as SignCode[]
+
+/** The tests that this material knows, and none that would harm it. */
+export const testsOn = (substrate: SubstrateCode): AssessTestCode[] =>
+  assessTestCodes.filter((code) => {
+    const { on, notOn } = getAssessTest(code)
+    return on.includes(getSubstrate(substrate).kind) && !notOn?.includes(substrate)
+  })
+/** The signs there are to look for on this material. */
+export const signsOn = (substrate: SubstrateCode): SignCode[] =>
+  signCodes.filter((code) => (signs[code] as Sign).on?.includes(getSubstrate(substrate).kind) ?? true)

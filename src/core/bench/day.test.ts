@@ -5,7 +5,7 @@
 import { beforeAll, describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
 import type { Reading } from '@/core/drying/windowFor'
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 import { type BenchAction, entryFromText } from '@/core/input/bench'
 import { ofKind } from '@/core/log/entry'
 import { factsOf } from '@/core/piece/facts'

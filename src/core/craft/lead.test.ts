@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { assess } from '@/core/assess/assess'
-import { type FinishWish, planFinish } from '@/core/finish/planFinish'
+import type { FinishWish } from '@/core/finish/wish'
+import { planFinish } from '@/core/plan/planFinish'
 import { type LeadFinding, leadFindings, mayHoldLead } from './lead'
 import { codesOf, existingFinishes } from './parts'
 
@@ -27,7 +28,9 @@ describe('lead is never assumed absent', () => {
       if ('refusal' in outcome) throw new Error(outcome.refusal.code)
       const done = outcome.plan.steps.map(({ operation }) => operation)
       expect(done).toContain('adhesion-prime')
-      expect(done.slice(0, done.indexOf('adhesion-prime'))).not.toContain('scuff')
+      const rubbed = outcome.plan.steps.filter(({ operation }) => ['scuff', 'sand', 'smooth', 'dry-distress'].includes(operation))
+      expect(rubbed.length).toBeGreaterThan(0)
+      for (const { grit } of rubbed) expect(grit).toMatch(/^wet/)
       expect(done).not.toContain('dewax')
       expect(outcome.plan.advice).toContain('test-lead')
     },

@@ -16,7 +16,7 @@ export const schools = {
   layers: { apart: 'seal between colours that re-wet', blend: 'let them blend' },
   distress: { damp: 'damp cloth where it can', hand: 'abrasive by hand', sander: 'power sander' },
   waxRest: { overnight: 'left 12 to 24 hours, then buffed', hour: 'off and buffed within the hour' },
-  cleaner: { degreaser: 'all-purpose cleaner and rinse', soap: 'soap and hot water, rinsed' },
+  cleaner: { degreaser: 'all-purpose cleaner and rinse', soap: 'soap and hot water, rinsed', spirits: 'spirits only' },
   fullUse: { '30': 'after 30 days', '21': 'after 21 days' },
 } as const
 

@@ -46,6 +46,8 @@ export interface Substrate {
   veneer?: boolean
   /** tannin that comes through pale colours */
   bleeds?: boolean
+  /** the lightness from which a colour shows it; pale ones alone unless given */
+  bleedsFrom?: number
   /** colour of the sawn face in a drawing */
   tone: string
 }
@@ -53,9 +55,9 @@ export interface Substrate {
 export const substrates = {
   'close-grained': { words: 'solid wood, close-grained', kind: 'wood', wood: true, tone: '#c49a6c' },
   'open-grained': { words: 'solid wood, open-grained', kind: 'wood', wood: true, tone: '#b07f4f', bleeds: true },
-  'red-wood': { words: 'solid wood, dark and red', kind: 'wood', wood: true, tone: '#7d4030', bleeds: true },
+  'red-wood': { words: 'solid wood, dark and red', kind: 'wood', wood: true, tone: '#7d4030', bleeds: true, bleedsFrom: 0.6 },
   softwood: { words: 'knotty softwood', kind: 'wood', wood: true, knotty: true, tone: '#d9b074' },
-  veneer: { words: 'veneer', kind: 'wood', wood: true, veneer: true, tone: '#a9713f' },
+  veneer: { words: 'veneer', kind: 'wood', wood: true, veneer: true, tone: '#a9713f', bleeds: true },
   board: { words: 'MDF or ply', kind: 'board', wood: false, tone: '#bfa98a' },
   laminate: { words: 'laminate or melamine', kind: 'slick', wood: false, tone: '#a8a49b' },
   metal: { words: 'metal', kind: 'slick', wood: false, tone: '#7f868a' },
@@ -94,6 +96,27 @@ export const existingFinishes = {
 } as const satisfies Record<string, ExistingFinish>
 export type ExistingFinishCode = keyof typeof existingFinishes
 export const getExistingFinish = (code: ExistingFinishCode): ExistingFinish => existingFinishes[code]
+
+/** What lies over the finish, besides it: polish on shellac is the commonest thing to find. */
+export const polishes = {
+  unknown: 'not looked for',
+  none: 'nothing: a cloth with spirits stayed clean',
+  possible: 'wax or oil, perhaps',
+  wax: 'wax or polish',
+  oil: 'oil that has not cured',
+} as const
+export type Polish = keyof typeof polishes
+
+/** Old paint as near as the eye says it; a value of its own may stand instead. */
+export const oldTones = {
+  '#e9e4d8': 'white or pale',
+  '#8d8d88': 'mid grey',
+  '#b07a4a': 'tan or ochre',
+  '#5a3d28': 'brown',
+  '#8a2f25': 'red',
+  '#3d5661': 'strong blue or green',
+  '#2c2f33': 'black or nearly',
+} as const
 
 export const uses = {
   display: 'to look at',

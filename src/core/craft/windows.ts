@@ -49,6 +49,9 @@ export const windowRows: readonly Row[] = [
   { after: ['rinse'], on: ['fabric', 'leather'], window: { opens: [night, night] } },
   { after: ['rinse', 'neutralise'], window: { clock: 'evaporation', opens: [120, 240] } },
   { after: ['clean'], before: ['rinse'], window: {} },
+  // dissolved wax is wiped while it is wet; what will be washed off with the stripper needs no rest
+  { after: ['dewax'], before: ['wipe-spirits', 'dewax'], window: {} },
+  { after: ['rinse'], before: ['strip'], window: {} },
   { after: ['dewax', 'wipe-spirits'], window: { clock: 'reaction', opens: [30, 60], source: 'practice' } },
   { after: ['strip'], window: { clock: 'reaction', opens: [10, 15], closes: [30, 45], past: 're-apply' } },
   { after: ['knotting', 'block-prime', 'adhesion-prime'], window: { from: 'recoat' } },
@@ -62,6 +65,12 @@ export const windowRows: readonly Row[] = [
   {
     after: ['coat'],
     family: ['chalk-mineral'],
+    before: ['wet-distress'],
+    window: { opens: [0, 0], closes: [20, 30], past: 'slower' },
+  },
+  {
+    after: ['coat'],
+    family: ['chalk-mineral'],
     before: ['dry-distress', 'scrape-distress'],
     window: { opens: [30, 60], closes: [150, 180], past: 'slower' },
   },
@@ -72,10 +81,7 @@ export const windowRows: readonly Row[] = [
   { after: ['coat'], before: ['heat-gun'], window: { opens: [0, 0], closes: [20, 30], past: 'no-chips', source: 'practice' } },
   { after: ['coat', 'heat-gun'], before: ['brush-off-flakes'], window: { clock: 'evaporation', opens: [night, night] } },
   { after: ['coat'], before: ['pull-tape'], window: { opens: [0, 0], closes: [10, 10], past: 'score-edge' } },
-  {
-    after: ['tape', 'resist'],
-    window: { clock: 'evaporation', opens: [0, 0], closes: [480, 480], past: 'score-edge', source: 'practice' },
-  },
+  { after: ['tape', 'resist'], window: { clock: 'evaporation', opens: [0, 0] } },
   // worn back while young, the paint still wants the rest of its time before a topcoat
   {
     after: ['dust-off'],
@@ -83,6 +89,10 @@ export const windowRows: readonly Row[] = [
     window: { clock: 'evaporation', opens: [60, 90], source: 'practice' },
   },
   { after: ['pull-tape'], window: { clock: 'evaporation', opens: [60, 120] } },
+  // the two colours of a wet blend are both wet
+  { after: ['coat'], before: ['blend'], window: { opens: [0, 0] } },
+  { after: ['coat'], before: ['sand'], window: { clock: 'evaporation', opens: [night, night] } },
+  { after: ['wet-distress'], window: { clock: 'evaporation', opens: [20, 30] } },
   { after: ['coat'], before: ['wash', 'spray-runs'], window: { opens: [night, night] } },
   {
     after: ['undercoat', 'coat', 'crackle-coat', 'wash', 'glaze', 'dry-brush', 'spray-runs', 'blend', 'fabric-coat'],
@@ -93,6 +103,8 @@ export const windowRows: readonly Row[] = [
     before: ['clear-coat', 'coat', 'seal-between', 'tape', 'resist'],
     window: { opens: [120, 120], closes: [1440, 1440], past: 'scuff-first' },
   },
+  // a solvent wax on a young acrylic clear bites it
+  { after: ['clear-coat', 'seal-between'], before: ['clear-wax', 'tinted-wax'], window: { opens: [night, night] } },
   { after: ['seal-between', 'clear-coat'], window: { opens: [120, 120] } },
   { after: ['clear-wax'], on: ['leather'], before: ['wax-off'], window: { clock: 'reaction', opens: [night, 1440] } },
   {
@@ -112,9 +124,13 @@ export const windowRows: readonly Row[] = [
     window: { clock: 'reaction', opens: [40, 40] },
   },
   { after: ['metallic-wax'], before: ['buff'], window: { clock: 'reaction', opens: [40, 40], source: 'practice' } },
+  // it rested before it was taken off
+  { after: ['wax-off'], on: ['leather'], before: ['buff'], window: { clock: 'reaction', opens: [0, 0] } },
   { after: ['wax-off'], before: ['buff'], school: { waxRest: ['hour'] }, window: { clock: 'reaction', opens: [0, 0] } },
   { after: ['wax-off'], before: ['buff'], window: { clock: 'reaction', opens: [night, 1440] } },
   { after: ['buff'], before: ['metallic-wax'], window: {} },
+  // it shows prints: an hour, and again
+  { after: ['buff'], before: ['buff'], window: { clock: 'reaction', opens: [60, 60] } },
   { after: ['buff'], window: { clock: 'reaction', opens: [1440, 1440] } },
   {
     after: ['oil'],

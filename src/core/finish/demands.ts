@@ -3,7 +3,7 @@
  * Source: the craft, what goes wrong with each look; the skill figures are practice.
  */
 import type { OperationCode } from '@/core/craft/operations'
-import type { PlannedStep } from './planFinish'
+import type { PlannedStep } from './step'
 
 export type Skill = 1 | 2 | 3
 export type RiskCode =

@@ -2,8 +2,8 @@
 import type { HouseMethod } from '@/core/craft/method'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { PastCode } from '@/core/craft/windows'
-import type { PlannedStep } from './planFinish'
 import { remedySteps } from './remedySteps'
+import type { PlannedStep } from './step'
 import type { FinishablePart, FinishWish } from './wish'
 
 export const remedyOf: Record<PastCode, RemedyCode> = {

@@ -64,6 +64,23 @@ const reasons: readonly Reason[] = [
     stands: (part, _, looks) => looks.some((look) => !materialsOf(look).includes(kindOf(part))),
     nearest: (part, { paint }) => nearestLook(part, paint),
   },
+  // no blade on veneer
+  {
+    code: 'material',
+    stands: (part, _, looks) =>
+      getSubstrate(part.substrate).veneer === true &&
+      looks.some(({ recipe }) => recipe.some(({ operation }) => operation === 'scrape-distress')),
+    nearest: (part, { paint }) => nearestLook(part, paint),
+  },
+  // wax stands no heat, standing water or weather, whatever lies below it
+  {
+    code: 'seal-use',
+    stands: ({ use }, _, looks) =>
+      ['heat', 'damp', 'outdoors'].includes(use) &&
+      looks.some(({ recipe }) => recipe.some(({ operation }) => operation === 'tinted-wax')),
+    nearest: (part, { look, paint, with: over }) =>
+      look === 'aged-wax' ? nearestLook(part, paint) : { with: (over ?? []).filter((code) => code !== 'aged-wax') },
+  },
   {
     code: 'lead',
     stands: (part, _, looks) => mayHoldLead(part) && looks.some(({ abrades }) => abrades),

@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import { type RemedyCode, remedyCodes } from '@/core/craft/remedies'
+import { planFinish } from '@/core/plan/planFinish'
 import { checkStack } from '@/core/stack/checkStack'
-import { type FinishablePart, type FinishWish, planFinish } from './planFinish'
 import { remedySteps } from './remedySteps'
+import type { FinishablePart, FinishWish } from './wish'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 2 }
 const wish = (over: Partial<FinishWish>): FinishWish => ({

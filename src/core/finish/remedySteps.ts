@@ -2,7 +2,8 @@
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getOperation } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
-import { type FinishablePart, type FinishWish, type PlannedStep, toSteps } from './planFinish'
+import { type PlannedStep, toSteps } from './step'
+import type { FinishablePart, FinishWish } from './wish'
 
 /** The steps that mend a mistake on this part, over the share of it that is usual. */
 export function remedySteps(
@@ -12,8 +13,10 @@ export function remedySteps(
   method: HouseMethod = defaultMethod,
 ): PlannedStep[] {
   const { steps, share } = getRemedy(code)
-  return toSteps({ ...part, areaM2: part.areaM2 * share, knots: 1 }, wish, steps, method).map((step) => ({
-    ...step,
-    check: step.check ?? getOperation(step.operation).check ?? null,
-  }))
+  return toSteps({ ...part, areaM2: part.areaM2 * share, knots: 1 }, wish, steps, { method, primed: true, proves: false }).map(
+    (step) => ({
+      ...step,
+      check: step.check ?? getOperation(step.operation).check ?? null,
+    }),
+  )
 }

@@ -2,7 +2,7 @@
 import type { FamilyCode } from '@/core/craft/families'
 import type { LeadFinding } from '@/core/craft/lead'
 import type { LookCode } from '@/core/craft/looks'
-import type { ExistingFinishCode, SubstrateCode, UseCode } from '@/core/craft/parts'
+import type { ExistingFinishCode, Polish, SubstrateCode, UseCode } from '@/core/craft/parts'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 
@@ -22,6 +22,12 @@ export interface FinishablePart {
   knots?: number | undefined
   /** a test patch bled, or dye stain is known */
   bleeds?: boolean
+  /** what lies over the finish; not looked for unless given */
+  polish?: Polish
+  /** a patch of paint came off */
+  slips?: boolean
+  /** the colour of old paint, #rrggbb; not known unless given */
+  foundColour?: string | null
 }
 export interface FinishWish {
   look: LookCode

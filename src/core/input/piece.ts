@@ -6,43 +6,14 @@ import { leadFindings } from '@/core/craft/lead'
 import { lookCodes } from '@/core/craft/looks'
 import { type HouseMethod, schoolCodes, schools } from '@/core/craft/method'
 import { checkCodes } from '@/core/craft/operations'
-import { codesOf, existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { remedyCodes } from '@/core/craft/remedies'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { outcomes, severities } from '@/core/log/entry'
-import { reliefs } from '@/core/measure/surfaceArea'
 import { concernCodes } from '@/core/piece/leaving'
 import { sources } from '@/core/piece/piece'
-import {
-  colourHex,
-  day,
-  figure,
-  type House,
-  id,
-  instant,
-  length,
-  money,
-  neededMoney,
-  optionalDay,
-  optionalMoney,
-  optionalWords,
-  words,
-} from './fields'
-
-const wholeCount = (what: string, high: number, low = 1) =>
-  figure(what, low, high).refine((n) => Number.isInteger(n), 'A whole number.')
-
-const surface = (house: House) => {
-  const common = { id, count: wholeCount('how many', 999), relief: z.enum(codesOf(reliefs)) }
-  const mm = length(house)
-  return z.discriminatedUnion('shape', [
-    z.object({ ...common, shape: z.literal('panel'), width: mm, height: mm }),
-    z.object({ ...common, shape: z.literal('squareLeg'), width: mm, length: mm }),
-    z.object({ ...common, shape: z.literal('taperedLeg'), top: mm, foot: mm, length: mm }),
-    z.object({ ...common, shape: z.literal('roundLeg'), diameter: mm, length: mm }),
-    z.object({ ...common, shape: z.literal('turnedLeg'), diameter: mm, length: mm }),
-  ])
-}
+import { colourHex, day, type House, id, instant, money, neededMoney, optionalDay, optionalMoney, optionalWords, words } from './fields'
+import { surface, wholeCount } from './surface'
 
 export const partInput = (house: House) =>
   z.object({
@@ -55,6 +26,9 @@ export const partInput = (house: House) =>
     lead: z.enum(codesOf(leadFindings)),
     use: z.enum(codesOf(uses)),
     bleeds: z.boolean(),
+    polish: z.enum(codesOf(polishes)).default('unknown'),
+    slips: z.boolean().default(false),
+    foundColour: z.union([z.literal('').transform(() => null), colourHex]).default(null),
     knots: z.string().transform((text) => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null)),
     surfaces: z.array(surface(house)).min(1, 'Measure at least one surface.').max(40),
   })

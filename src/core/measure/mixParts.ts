@@ -8,7 +8,9 @@ export interface MixPart {
 
 const number = String.raw`\d+(?:[.,]\d+)?`
 const ratio = new RegExp(String.raw`^(.+?)\s+(${number}(?:\s*:\s*${number})+)`)
-const share = new RegExp(String.raw`^(.+?) with (${number}) % (.+?)(?:,|$)`)
+const share = new RegExp(String.raw`^(.+?) with (${number}) ?% (.+?)(?:,|$)`)
+const alone = new RegExp(String.raw`^(?:with )?(${number}) ?% (.+?)(?:,|$)`)
+const told = new RegExp(String.raw`(${number}) parts? (?:of )?([a-z][a-z -]*?)(?=,| and |$)`, 'gi')
 const read = (text: string) => Number(text.replace(',', '.'))
 
 /** The parts in the order they are named; null where none are given: used as it comes, or told by the eye. */
@@ -20,7 +22,9 @@ export function parseMix(mix: string): MixPart[] | null {
     const whole = names.length === parts.length && names.every(Boolean) && parts.every((each) => each > 0)
     return whole ? names.map((name, k) => ({ name, parts: parts[k] as number })) : null
   }
-  const [, base, percent, other] = share.exec(mix.trim()) ?? []
+  const inWords = [...mix.matchAll(told)].map(([, parts = '', name = '']) => ({ name: name.trim(), parts: read(parts) }))
+  if (inWords.length > 1) return inWords
+  const [, base, percent, other] = share.exec(mix.trim()) ?? ['', 'paint', ...(alone.exec(mix.trim())?.slice(1) ?? [])]
   if (!base || !percent || !other || !(read(percent) > 0)) return null
   return [
     { name: base.trim(), parts: 100 },

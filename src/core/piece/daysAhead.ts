@@ -3,7 +3,7 @@
  * the studio has learned. Pure.
  */
 import { type Air, dryingSpeed } from '@/core/drying/air'
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 import { asLearned, type Learned } from '@/core/learn/learned'
 import { isAhead } from '@/core/log/stepStates'
 import { dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'

@@ -1,5 +1,5 @@
 /** A part as the planner sees it: its facts, and what the log says has been done on it. */
-import type { FinishablePart } from '@/core/finish/planFinish'
+import type { FinishablePart } from '@/core/finish/wish'
 import { areaOfPart } from './area'
 import type { PartJourney } from './journey'
 import type { Part, PlanStep } from './piece'
@@ -10,6 +10,9 @@ export const factsOf = (part: Omit<Part, 'plan' | 'earlier'>): FinishablePart =>
   lead: part.lead,
   use: part.use,
   bleeds: part.bleeds,
+  polish: part.polish,
+  slips: part.slips,
+  foundColour: part.foundColour,
   knots: part.knots ?? undefined,
   areaM2: areaOfPart(part),
 })

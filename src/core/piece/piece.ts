@@ -3,11 +3,12 @@ import type { FamilyCode } from '@/core/craft/families'
 import type { LeadFinding } from '@/core/craft/lead'
 import type { LookCode } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
-import type { ExistingFinishCode, PartKind, SubstrateCode, UseCode } from '@/core/craft/parts'
+import type { ExistingFinishCode, PartKind, Polish, SubstrateCode, UseCode } from '@/core/craft/parts'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Reading } from '@/core/drying/windowFor'
-import type { Colour, PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
+import type { Colour } from '@/core/finish/wish'
 import type { Entry } from '@/core/log/entry'
 import type { Day, Instant, PartId, PhotoId, PieceId, PlanId, RoomId, StepId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
@@ -68,6 +69,11 @@ export interface Part {
   lead: LeadFinding
   use: UseCode
   bleeds: boolean
+  polish: Polish
+  /** a patch of paint came off */
+  slips: boolean
+  /** the colour of old paint, #rrggbb */
+  foundColour: string | null
   knots: number | null
   surfaces: MeasuredFace[]
   /** the plan in force; null until a finish is chosen */

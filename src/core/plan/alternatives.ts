@@ -7,9 +7,11 @@ import { type FamilyCode, paintCodes } from '@/core/craft/families'
 import { type LookCode, lookCodes } from '@/core/craft/looks'
 import { type HouseMethod, type SchoolCode, schoolCodes, schools } from '@/core/craft/method'
 import { type TopcoatCode, topcoatCodes } from '@/core/craft/topcoats'
-import { type Colour, type FinishablePart, type FinishWish, planFinish, type PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
+import type { Colour, FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Shelf } from './amounts'
 import { figuresOf, type HouseResources, type PlanFigures } from './figures'
+import { planFinish } from './planFinish'
 
 export type Change =
   | { kind: 'school'; code: SchoolCode; to: string }

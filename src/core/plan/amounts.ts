@@ -1,7 +1,7 @@
 /** What steps take from the shelf. Amounts in ml, or g for wax; pure. */
 import { type FamilyCode, getFamily, isPaint } from '@/core/craft/families'
 import { componentsOf } from '@/core/craft/mixes'
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 
 /** How much stands on the shelf of each family and colour, ml or g. */
 export type Shelf = readonly { family: FamilyCode; hex: string | null; name: string | null; amount: number }[]

@@ -1,7 +1,7 @@
 /** What a plan asks: hours, days, money, materials, a hand, an awkward hour. At the reference climate; pure. */
 import type { FamilyCode } from '@/core/craft/families'
 import { demandsOf, type RiskCode, type Skill } from '@/core/finish/demands'
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 import { roundMoney } from '@/core/measure/money'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { type Amount, lackingOn, type Shelf, sumAmounts } from './amounts'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { step as timedStep, wait } from '@/core/testing/timed'
 import { layOut, type TimedPart, type Wait } from './timeline'

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
-import { type FinishablePart, type FinishWish, planFinish } from '@/core/finish/planFinish'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { mend } from './mend'
+import { planFinish } from './planFinish'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 2 }
 const wish: FinishWish = { look: 'smooth-solid', paint: 'chalk-style', colours: { a: { name: 'Kelp Jar', hex: '#4c5a3c' } } }

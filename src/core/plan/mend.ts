@@ -1,8 +1,9 @@
 /** A plan grown by the steps that mend a mistake: they come first, the rest of the way stays as it was. Pure. */
 import type { HouseMethod } from '@/core/craft/method'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
-import { type FinishablePart, type FinishWish, type PlannedStep, withWindows } from '@/core/finish/planFinish'
 import { remedySteps } from '@/core/finish/remedySteps'
+import { type PlannedStep, withWindows } from '@/core/finish/step'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Act } from '@/core/stack/surface'
 
 /** A step still ahead; one that mends names its snag. */

@@ -1,10 +1,12 @@
 import { describe, expect, test } from 'vitest'
 import type { FamilyCode } from '@/core/craft/families'
 import { defaultMethod } from '@/core/craft/method'
-import { type FinishablePart, type FinishWish, planFinish, type PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { checkStack } from '@/core/stack/checkStack'
 import { findFromShelf, listAlternatives } from './alternatives'
 import { figuresOf, type HouseResources, noMeans } from './figures'
+import { planFinish } from './planFinish'
 import { planPiece } from './planPiece'
 import { differenceOf, replan } from './replan'
 

@@ -1,22 +1,18 @@
 /**
- * The way on from the middle: what was done stays, the rest follows the new wish, and what the two need between them is put
- * in. Pure; nothing done is ever asked for twice.
+ * The way on from the middle: what was done stays, the rest follows the new wish, and what the two need between them is put in
+ * by the rules. Pure; nothing done is ever asked for twice.
  */
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getOperation } from '@/core/craft/operations'
-import {
-  type FinishablePart,
-  type FinishWish,
-  planFinish,
-  type PlannedStep,
-  toSteps,
-  withWindows,
-} from '@/core/finish/planFinish'
-import type { FinishRefusal } from '@/core/finish/refusals'
+import { isPrimed } from '@/core/finish/lines'
+import { findRefusal, type FinishRefusal } from '@/core/finish/refusals'
+import type { PlannedStep } from '@/core/finish/step'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
-import { checkStack } from '@/core/stack/checkStack'
 import type { Act } from '@/core/stack/surface'
 import { type Amount, amountDifference } from './amounts'
+import { complete } from './complete'
+import { wantedSteps } from './planFinish'
 import { layOut } from './timeline'
 
 const colourless = (act: Act) => ['intake', 'repair', 'prep', 'prime'].includes(getOperation(act.operation).stage)
@@ -37,9 +33,6 @@ export function positionAfter(steps: readonly Act[], done: readonly Act[]): numb
   return position
 }
 
-/** How often what is still missing may be put in before giving up. */
-const mostBridges = 8
-
 /** The steps still ahead of a part, or why the wish can't be had. */
 export function replan(
   part: FinishablePart,
@@ -47,29 +40,14 @@ export function replan(
   done: readonly Act[],
   method: HouseMethod = defaultMethod,
 ): { steps: PlannedStep[] } | { refusal: FinishRefusal } {
-  const outcome = planFinish(part, wish, method)
-  if ('refusal' in outcome) return outcome
-  const { steps: whole } = outcome.plan
-  let steps = whole.slice(positionAfter(whole, done))
-  for (let k = 0; k < mostBridges; k += 1) {
-    const conflicts = checkStack({ part, wish, method, acts: [...done, ...steps] })
-    const bridged = conflicts.find(
-      ({ severity, acts, remedies }) => severity !== 'advice' && remedies.length > 0 && (acts.at(-1) ?? -1) >= done.length,
-    )
-    const at = bridged ? (bridged.acts.at(-1) ?? 0) - done.length : -1
-    const missing = bridged?.remedies.filter(({ operation }) => steps[at - 1]?.operation !== operation) ?? []
-    if (!bridged || missing.length === 0) break
-    const lines = missing.map(({ operation, family }) => ({
-      phase: 'prep' as const,
-      operation,
-      ...(family && { family }),
-      ...(operation === 'scuff' && { grit: '220, one light hand pass' }),
-      reason: 'dust-defeats-paint' as const,
-    }))
-    const bridge = toSteps(part, wish, lines, method)
-    steps = withWindows([...steps.slice(0, at), ...bridge, ...steps.slice(at)], part, method)
+  const refusal = findRefusal(part, wish)
+  if (refusal) return { refusal }
+  const plan = (primed: boolean) => {
+    const whole = wantedSteps(part, wish, method, primed)
+    return complete({ part, wish, method, done, wanted: whole.slice(positionAfter(whole, done)) }).steps
   }
-  return { steps }
+  const first = plan(isPrimed(done))
+  return { steps: !isPrimed(done) && isPrimed(first) ? plan(true) : first }
 }
 
 export interface PlanDifference {

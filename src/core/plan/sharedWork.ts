@@ -1,5 +1,5 @@
 /** Steps of several parts that are worked in one go. Pure. */
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 import type { PartId } from '@/core/measure/named'
 import { alike, type Slotted, type TimedPart } from './timeline'
 

@@ -8,7 +8,8 @@ import { getLook } from '@/core/craft/looks'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getOperation } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
-import type { FinishablePart, FinishWish, PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { planPiece } from './planPiece'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }

@@ -6,16 +6,19 @@ import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
 import { curingOf, findStepWindow } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
-import { chooseTopcoat, coverOf, type FinishablePart, type FinishWish, isPrimed, looksOf } from '@/core/finish/planFinish'
+import { chooseTopcoat, coverOf, isPrimed, looksOf } from '@/core/finish/lines'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import {
   type ConflictCode,
   type EndingRule,
   endingRules,
   type Intent,
+  type Meeting,
   type MeetingRule,
   meetingRules,
   type Remedy,
   type Severity,
+  type StackEnding,
 } from './rules'
 import { type Act, afterAct, foundSurface, isLaid, type SurfaceState } from './surface'
 
@@ -39,6 +42,13 @@ export interface StackInput {
 
 const meetings = Object.entries(meetingRules) as [keyof typeof meetingRules, MeetingRule][]
 const endings = Object.entries(endingRules) as [keyof typeof endingRules, EndingRule][]
+/** The rules that speak of an act on the surface it meets, in the order in which they are put right. */
+export const rulesMet = (meeting: Meeting): [keyof typeof meetingRules, MeetingRule][] =>
+  meetings.filter(([, { meets }]) => meets(meeting))
+/** The rules that speak of the whole. */
+export const rulesEnded = (ending: StackEnding): [keyof typeof endingRules, EndingRule][] =>
+  endings.filter(([, { ends }]) => ends(ending))
+
 const waitRemedy: readonly Remedy[] = [{ operation: 'rest' }]
 
 /** Every conflict, in order of the acts; those of the whole stack last. */
@@ -48,20 +58,16 @@ export function checkStack(input: StackInput): Conflict[] {
   const found: Conflict[] = []
   let on: SurfaceState = foundSurface(part)
   acts.forEach((act, index) => {
-    const meeting = { ...intent, act, index, on, acts }
-    for (const [code, { meets, severity, remedies }] of meetings) {
-      if (!meets(meeting)) continue
-      const below = on.layers.at(-1)?.index
-      found.push({ code, severity, remedies, acts: below === undefined ? [index] : [below, index] })
-    }
+    const below = on.layers.at(-1)?.index
+    const concerned = below === undefined ? [index] : [below, index]
+    for (const [code, { severity, remedies }] of rulesMet({ ...intent, act, index, on, ahead: acts.slice(index + 1) }))
+      found.push({ code, severity, remedies, acts: concerned })
     found.push(...timesOff(acts, index, on, part, method))
     on = afterAct(on, act, index)
   })
   if (!finished) return found
-  const ending = { ...intent, acts, on }
-  for (const [code, { ends, severity, remedies }] of endings) {
-    if (ends(ending)) found.push({ code, severity, remedies, acts: [] })
-  }
+  for (const [code, { severity, remedies }] of rulesEnded({ ...intent, acts, on }))
+    found.push({ code, severity, remedies, acts: [] })
   const lastCoat = on.layers.at(-1)
   if (usedAt !== undefined && lastCoat?.act.at && lastCoat.act.family) {
     const cured = curingOf(lastCoat.act.family, Number(method.fullUse)).use.opens[0]
@@ -72,7 +78,7 @@ export function checkStack(input: StackInput): Conflict[] {
 }
 
 /** What the rules must know of the wish: its looks, its topcoat, how many coats its colours need. */
-function intentOf(part: FinishablePart, wish: FinishWish, acts: readonly Act[], method: HouseMethod): Intent {
+export function intentOf(part: FinishablePart, wish: FinishWish, acts: readonly Act[], method: HouseMethod): Intent {
   const looks = looksOf(wish)
   return { part, wish, method, looks, cover: coverOf(part, wish, isPrimed(acts)), seal: chooseTopcoat(part, wish, looks, method) }
 }

@@ -2,7 +2,9 @@
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
 import type { OperationCode } from '@/core/craft/operations'
-import { type FinishablePart, type FinishWish, planFinish, type PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { planFinish } from '@/core/plan/planFinish'
 import { checkStack } from './checkStack'
 import { type ConflictCode, endingRules, meetingRules } from './rules'
 import type { Act } from './surface'
@@ -67,6 +69,14 @@ const clearWax = act('clear-wax', { family: 'clear-wax' })
 const twoInClay = { look: 'two-colour-distress', paint: 'clay', with: ['aged-wax'] } as const
 const chippy = { look: 'chippy-casein', paint: 'casein' } as const
 const crackled = { look: 'crackle', paint: 'chalk-style' } as const
+const oiledCasein = { look: 'light-distress', paint: 'casein', seal: 'oil' } as const
+const stained = { look: 'stained-wood', paint: 'stain' } as const
+const resisted = { look: 'chippy-resist', paint: 'chalk-style' } as const
+const striped = { look: 'stripes', paint: 'chalk-style' } as const
+const clothed = {
+  part: { substrate: 'fabric', existing: 'bare' },
+  wish: { look: 'painted-fabric', paint: 'chalk-style' },
+} as const
 const oldLead = { lead: 'suspected', existing: 'oil-paint' } as const
 
 const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-before-cure'>, Case> = {
@@ -110,7 +120,7 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   'crackle-back-brushed': { wish: crackled, wrong: with_('crackle-coat', { marks: ['back-brushed'] }) },
   'wash-lifts-base': { wish: { look: 'colour-wash', paint: 'clay' }, wrong: without('seal-between') },
   'resist-under-topcoat': { wish: { look: 'chippy-resist', paint: 'chalk-style' }, wrong: without('remove-resist') },
-  'flakes-sealed-in': { wish: chippy, wrong: without('brush-off-flakes') },
+  'flakes-under-coat': { wish: chippy, wrong: without('brush-off-flakes') },
   'tape-under-topcoat': { wish: { look: 'stripes', paint: 'chalk-style' }, wrong: without('pull-tape') },
   'wet-distress-will-not-lift': {
     wish: { look: 'light-distress', paint: 'clay' },
@@ -153,6 +163,86 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     wish: { look: 'light-distress', paint: 'casein', seal: 'oil' },
     wrong: before('oil', act('seal-between', { family: 'water-clear' })),
   },
+  'soiled-under-stripper': { wish: { look: 'whitewash' }, wrong: without('clean', 'rinse') },
+  'stain-cannot-soak': { wish: stained, wrong: before('wash', act('block-prime', { family: 'blocking-primer' })) },
+  'own-oil-under-paint': {
+    wish: oiledCasein,
+    wrong: (acts) => [...acts, act('coat', { family: 'chalk-mineral', colour: pale })],
+  },
+  'only-wiped': { part: { existing: 'wax' }, wrong: without('clean', 'rinse') },
+  'rough-wood': { part: { existing: 'bare' }, wrong: without('sand') },
+  'patch-came-off': { part: { slips: true }, wrong: without('adhesion-prime') },
+  'knots-late': {
+    part: { substrate: 'softwood', existing: 'bare' },
+    wrong: (acts) => [...acts.filter(({ operation }) => operation !== 'knotting'), act('knotting', { family: 'knotting' })],
+  },
+  'knots-below': { part: { substrate: 'softwood', existing: 'water-paint' }, wrong: without('knotting') },
+  'too-coarse': { wrong: with_('scuff', { grit: '60' }) },
+  'grits-backwards': { part: { existing: 'bare' }, wrong: with_('sand', { grit: '220 → 150' }) },
+  'cloth-wrong-product': { ...clothed, wrong: (acts) => [...acts, act('clear-coat', { family: 'water-clear' })] },
+  'cloth-abraded': { ...clothed, wrong: with_('smooth', { grit: '220' }) },
+  'cloth-degreased': { ...clothed, wrong: with_('clean', { family: 'degreaser' }) },
+  'cloth-thick': { ...clothed, wrong: with_('fabric-coat', { mix: null }) },
+  'no-key-on-own-film': { wrong: (acts) => [...acts, act('coat', { family: 'chalk-mineral', colour: pale })] },
+  'casein-watery': { wish: { look: 'light-distress', paint: 'casein' }, wrong: with_('coat', { mix: 'powder : water 1 : 3' }) },
+  'rewets-below-another': { wish: { paint: 'clay' }, wrong: after('coat', act('coat', { family: 'latex', colour: slate })) },
+  'soaks-instead': { part: { existing: 'bare' }, wish: chippy, wrong: without('undercoat', 'seal-between') },
+  'chips-twice': {
+    wish: chippy,
+    wrong: (acts) => acts.flatMap((each) => (each.operation === 'coat' ? [each, each] : [each])),
+  },
+  'effect-buried': {
+    wish: { look: 'colour-wash', paint: 'latex' },
+    wrong: after('wash', act('coat', { family: 'latex', colour: slate })),
+  },
+  'primer-over-colour': { wrong: before('de-lint', act('block-prime', { family: 'blocking-primer' })) },
+  'primer-bare': { wrong: before('de-lint', act('block-prime', { family: 'blocking-primer' })) },
+  'too-thick': { wrong: with_('clear-coat', { film: 'heavy' }) },
+  'crackle-wrong-paint': { wish: crackled, wrong: with_('crackle-coat', { family: 'all-in-one' }) },
+  'medium-thin': { wish: crackled, wrong: with_('crackle-medium', { film: 'thin' }) },
+  'coat-over-medium': { wish: crackled, wrong: with_('crackle-coat', { operation: 'coat' }) },
+  'wash-on-raw-crackle': {
+    wish: crackled,
+    wrong: after('crackle-coat', act('wash', { family: 'chalk-style', colour: slate, mix: 'paint : water 1 : 1' })),
+  },
+  'crackle-worn-wet': { wish: crackled, wrong: after('crackle-coat', act('wet-distress')) },
+  'wash-neat': { wish: { look: 'colour-wash', paint: 'latex' }, wrong: with_('wash', { mix: null }) },
+  'glaze-neat': { wish: { look: 'glaze-lift', paint: 'latex' }, wrong: with_('glaze', { family: 'latex', mix: null }) },
+  'nothing-to-lay-down': { wrong: after('coat', act('knock-down')) },
+  'resist-on-nothing': { wish: resisted, wrong: before('coat', act('resist', { family: 'resist' })) },
+  'resist-wiped-first': {
+    wish: resisted,
+    wrong: (acts) => {
+      const wiped = acts.filter(({ operation }) => operation !== 'remove-resist')
+      return before('dry-distress', act('remove-resist'))(wiped)
+    },
+  },
+  'resist-uncovered': { wish: resisted, wrong: after('resist', act('remove-resist')) },
+  'resist-under-other-work': { wrong: after('coat', act('resist', { family: 'resist' })) },
+  'open-under-resist': { wish: { ...resisted, paint: 'clay' }, wrong: without('seal-between') },
+  'tape-under-base': { wish: striped, wrong: before('tape', act('tape'), act('coat', { family: 'chalk-style', colour: slate })) },
+  'tape-pulled-early': { wish: striped, wrong: after('tape', act('pull-tape')) },
+  'tape-on-weave': { ...clothed, wrong: after('fabric-coat', act('tape')) },
+  'wet-wear-briefly': { wish: { look: 'light-distress' }, wrong: with_('dry-distress', { operation: 'wet-distress' }) },
+  'rub-over-wax': { wish: { seal: 'wax' }, wrong: (acts) => [...acts, act('smooth', { grit: '320' })] },
+  'heat-for-nothing': { wrong: after('coat', act('heat-gun', { cautions: ['heat'] })) },
+  'heat-harms': {
+    part: { substrate: 'leather', existing: 'bare' },
+    wish: { look: 'painted-leather' },
+    wrong: after('coat', act('heat-gun', { cautions: ['heat'] })),
+  },
+  'over-salve': {
+    part: { existing: 'bare' },
+    wish: oiledCasein,
+    wrong: (acts) => [...acts, act('salve', { family: 'salve' }), act('coat', { family: 'chalk-mineral', colour: pale })],
+  },
+  'wax-over-fresh-oil': { wish: oiledCasein, wrong: (acts) => [...acts, clearWax] },
+  'buffed-over-excess': { wish: { seal: 'wax' }, wrong: before('wax-off', act('buff', { family: 'clear-wax' })) },
+  'gilding-on-open-paint': { wish: { paint: 'clay', with: ['gilded-edges'] }, wrong: without('clear-coat', 'de-lint', 'smooth') },
+  'oil-left': { wish: oiledCasein, wrong: without('wipe-oil') },
+  'cleaner-left': { wrong: (acts) => [...acts, act('clean', { family: 'soap' })] },
+  'worn-unsealed': { wrong: (acts) => [...acts, act('dry-distress', { grit: '220' })] },
+  'wax-out-of-place': { part: { use: 'outdoors' }, wrong: (acts) => [...acts, clearWax] },
   'thirsty-under-hard-clear': {
     part: { use: 'outdoors' },
     wish: { paint: 'chalk-style' },
@@ -165,9 +255,9 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   },
   'gilding-on-raw-wax': { wish: { with: ['gilded-edges'], seal: 'wax' }, wrong: without('wax-off') },
   'nothing-to-rub': { wish: { seal: 'wax' }, wrong: without('clear-wax') },
-  'oily-rags': { part: { existing: 'oil' }, wrong: with_('wipe-spirits', { cautions: [] }) },
+  'caution-missing': { part: { existing: 'fresh-oil' }, wrong: with_('wipe-spirits', { cautions: [] }) },
   'coarse-last-rub': { wrong: with_('smooth', { grit: '120' }) },
-  'steps-of-the-look': { wish: { look: 'stripes', paint: 'chalk-style' }, wrong: without('tape') },
+  'steps-of-the-look': { wish: { look: 'stripes', paint: 'chalk-style' }, wrong: without('tape', 'pull-tape') },
   'low-contrast': {
     wish: { look: 'two-colour-distress', paint: 'chalk-style' },
     wrong: (acts) => acts,

@@ -2,10 +2,11 @@
  * What a part's surface is like after each thing done to it: the state that the stack rules look at. Pure.
  */
 import { type FamilyCode, getFamily } from '@/core/craft/families'
+import { coarsest, lastOf, readGrit } from '@/core/craft/grit'
 import { mayHoldLead } from '@/core/craft/lead'
 import { type CautionCode, type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
-import type { Colour, FinishablePart } from '@/core/finish/planFinish'
+import type { Colour, FinishablePart } from '@/core/finish/wish'
 import type { Film } from '@/core/measure/film'
 
 /** One thing done or to be done on a part; a planned step is one. */
@@ -18,6 +19,8 @@ export interface Act {
   film: Film
   check: CheckCode | null
   cautions: readonly CautionCode[]
+  /** the tool, in the painter's words; not known unless given */
+  applicator?: string | null
   /** minutes since any common beginning, at the reference climate; absent where the times aren't known */
   at?: { start: number; end: number } | undefined
   /** what was noticed while it was done */
@@ -32,8 +35,8 @@ export interface Laid {
 }
 
 export interface SurfaceState {
-  /** grease, polish, smoke */
-  soiled: boolean
+  /** grease, polish, smoke; wiped with spirits alone some of it stays */
+  soiled: 'soiled' | 'wiped' | 'clean'
   /** degreaser or soap not rinsed off */
   cleaner: boolean
   stripper: 'none' | 'on' | 'residue'
@@ -41,18 +44,29 @@ export interface SurfaceState {
   wax: 'thick' | 'smear' | 'none'
   /** old oil, or fresh oil, not wiped with spirits */
   oily: boolean
-  /** a film whose shine is unbroken */
+  /** an oil of one's own that has not cured, not wiped with spirits */
+  ownOil: boolean
+  /** a found film, or a slick material, whose shine is unbroken */
   shiny: boolean
+  /** a film of one's own that shines, and was not rubbed since */
+  sleek: boolean
   /** the old finish is still there */
   filmed: boolean
   /** furred and uneven after stripping */
   furred: boolean
+  /** how often the ground itself was abraded, and the last grit it was left at */
+  abraded: { times: number; last: number | null }
   dusty: boolean
   lint: boolean
-  resist: boolean
+  /** on the wear points; covered by a coat; worn through to */
+  resist: 'none' | 'on' | 'covered' | 'worn'
   flakes: boolean
-  taped: boolean
+  taped: 'none' | 'on' | 'painted'
   misted: boolean
+  /** soft peaks that can be laid down */
+  peaks: boolean
+  /** worn or abraded since the last topcoat, so that what is below it lies bare */
+  worn: boolean
   excess: 'none' | 'wax' | 'oil'
   unbuffed: boolean
   primed: { knots: boolean; bleed: boolean; grip: boolean }
@@ -61,31 +75,42 @@ export interface SurfaceState {
 
 /** The surface as it was found. */
 export function foundSurface(part: FinishablePart): SurfaceState {
-  const { existing } = part
+  const { existing, polish } = part
   const film = getExistingFinish(existing).film === true
-  const soft = ['fabric', 'leather'].includes(kindOf(part))
-  const waxed = existing === 'wax' || existing === 'unknown'
+  const kind = kindOf(part)
+  const gentle = ['fabric', 'leather', 'pile', 'cane'].includes(kind)
   return {
-    soiled: true,
+    soiled: 'soiled',
     cleaner: false,
     stripper: 'none',
-    // where lead is possible nothing is rubbed with wool: spirits alone take what may be there
-    wax: !waxed ? 'none' : mayHoldLead(part) || soft ? 'smear' : 'thick',
-    oily: existing === 'oil' || existing === 'fresh-oil',
-    shiny: film,
+    wax: waxFound(part, gentle),
+    oily: existing === 'fresh-oil' || polish === 'oil' || polish === 'possible',
+    ownOil: false,
+    shiny: film || (kind === 'slick' && part.substrate !== 'glass'),
+    sleek: false,
     filmed: film,
     furred: false,
+    abraded: { times: 0, last: null },
     dusty: false,
     lint: false,
-    resist: false,
+    resist: 'none',
     flakes: false,
-    taped: false,
+    taped: 'none',
     misted: false,
+    peaks: false,
+    worn: false,
     excess: 'none',
     unbuffed: false,
     primed: { knots: false, bleed: false, grip: false },
     layers: [],
   }
+}
+
+/** Wax that was found or is not ruled out; where lead may be nothing is rubbed with wool: spirits alone take what is there. */
+function waxFound({ existing, polish, ...part }: FinishablePart, gentle: boolean): SurfaceState['wax'] {
+  const found = existing === 'wax' || polish === 'wax' || (existing === 'unknown' && polish !== 'none')
+  if (!found) return 'none'
+  return gentle || mayHoldLead({ lead: part.lead, existing }) ? 'smear' : 'thick'
 }
 
 const topsWithWax = (layers: readonly Laid[]) => layers.at(-1)?.role === 'wax'
@@ -97,53 +122,109 @@ function withoutTopWax(layers: readonly Laid[]): readonly Laid[] {
 type Change = (surface: SurfaceState, act: Act) => Partial<SurfaceState>
 const stripped: Change = ({ stripper }) =>
   stripper === 'on' ? { stripper: 'residue', filmed: false, shiny: false, wax: 'none', oily: false, furred: true } : {}
+/** A rub of the ground or of what lies on it; wet it leaves slurry to rinse instead of dust. */
+const abrades: Change = ({ layers, abraded, resist }, act) => {
+  const grit = readGrit(act.grit, act.applicator)
+  return {
+    shiny: false,
+    sleek: false,
+    furred: false,
+    peaks: false,
+    ...(grit.wet ? { cleaner: true } : { dusty: true }),
+    // so coarse a grit takes the old finish off
+    ...(layers.length === 0 && act.operation === 'sand' && coarsest(grit) <= 100 && { filmed: false }),
+    ...(layers.length === 0 && { abraded: { times: abraded.times + 1, last: lastOf(grit) } }),
+    ...(resist === 'covered' && { resist: 'worn' as const }),
+  }
+}
+const wears: Change = (surface, act) => ({
+  ...abrades(surface, act),
+  cleaner: surface.cleaner,
+  dusty: true,
+  worn: true,
+})
 
 /** What each operation changes, beside the layer it lays. */
 const changes: Partial<Record<OperationCode, Change>> = {
-  clean: () => ({ soiled: false, cleaner: true }),
+  clean: () => ({ soiled: 'clean', cleaner: true }),
   rinse: () => ({ cleaner: false }),
-  dewax: ({ wax, layers }) => ({ wax: wax === 'none' && !topsWithWax(layers) ? 'none' : 'smear', layers: withoutTopWax(layers) }),
-  'wipe-spirits': ({ wax }) => ({ wax: wax === 'thick' ? 'thick' : 'none', oily: false }),
+  dewax: ({ wax, layers }) => ({
+    wax: wax === 'none' && !topsWithWax(layers) ? 'none' : 'smear',
+    layers: withoutTopWax(layers),
+    excess: 'none',
+    unbuffed: false,
+  }),
+  'wipe-spirits': ({ wax, soiled }) => ({
+    wax: wax === 'thick' ? 'thick' : 'none',
+    oily: false,
+    ownOil: false,
+    soiled: soiled === 'clean' ? 'clean' : 'wiped',
+  }),
   strip: () => ({ stripper: 'on' }),
-  scrape: stripped,
+  scrape: (surface, act) =>
+    surface.stripper === 'on'
+      ? stripped(surface, act)
+      : { wax: surface.wax === 'none' ? 'none' : 'smear', layers: withoutTopWax(surface.layers), shiny: false, dusty: true },
   neutralise: ({ stripper }) => ({ stripper: stripper === 'on' ? 'on' : 'none' }),
-  scuff: () => ({ shiny: false, dusty: true, furred: false }),
-  sand: () => ({ shiny: false, dusty: true, furred: false }),
+  scuff: abrades,
+  sand: (surface, act) => ({ ...abrades(surface, act), ...(surface.layers.length > 0 && { worn: true }) }),
+  // the dust of a smoothing is taken off with it
+  smooth: (surface) => ({ sleek: false, shiny: surface.layers.length === 0 ? false : surface.shiny }),
   'dust-off': () => ({ dusty: false, lint: false }),
   'de-lint': () => ({ dusty: false, lint: false }),
   knotting: ({ primed }) => ({ primed: { ...primed, knots: true } }),
-  'block-prime': ({ primed }) => ({ primed: { ...primed, bleed: true } }),
+  // what blocks tannin blocks knots
+  'block-prime': ({ primed }) => ({ primed: { ...primed, bleed: true, knots: true } }),
   'adhesion-prime': ({ primed }) => ({ primed: { ...primed, grip: true } }),
-  resist: () => ({ resist: true }),
-  'remove-resist': () => ({ resist: false }),
-  tape: () => ({ taped: true }),
-  'pull-tape': () => ({ taped: false }),
+  'texture-coat': () => ({ peaks: true }),
+  'knock-down': () => ({ peaks: false }),
+  resist: () => ({ resist: 'on' }),
+  'remove-resist': () => ({ resist: 'none' }),
+  tape: () => ({ taped: 'on' }),
+  'pull-tape': () => ({ taped: 'none' }),
   'mist-fabric': () => ({ misted: true }),
-  'wet-distress': () => ({ dusty: true }),
-  'dry-distress': () => ({ dusty: true }),
-  'scrape-distress': () => ({ dusty: true }),
+  'wet-distress': ({ resist }) => ({ dusty: true, worn: true, ...(resist === 'covered' && { resist: 'worn' }) }),
+  'dry-distress': wears,
+  'scrape-distress': wears,
   'brush-off-flakes': () => ({ flakes: false, dusty: true }),
-  'clear-wax': () => ({ excess: 'wax', unbuffed: true }),
+  'clear-wax': () => ({ excess: 'wax', unbuffed: true, worn: false }),
   'tinted-wax': () => ({ excess: 'wax', unbuffed: true }),
   'metallic-wax': () => ({ unbuffed: true }),
   'wax-off': ({ excess }) => ({ excess: excess === 'wax' ? 'none' : excess }),
   buff: () => ({ unbuffed: false }),
-  oil: () => ({ excess: 'oil' }),
+  'clear-coat': () => ({ worn: false }),
+  'seal-between': () => ({ worn: false }),
+  oil: () => ({ excess: 'oil', worn: false, ownOil: true }),
   'wipe-oil': ({ excess }) => ({ excess: excess === 'oil' ? 'none' : excess }),
+  // a salve is taken off again with spirits
+  salve: () => ({ ownOil: true }),
 }
 
 /** Milk paint without its bonding agent lets go wherever it does not soak in. */
 const letsGo = (surface: SurfaceState, act: Act) =>
-  act.family === 'casein' && act.operation === 'coat' && !bonded(act) && (surface.filmed || surface.layers.length > 0)
+  act.family === 'casein' &&
+  act.operation === 'coat' &&
+  !bonded(act) &&
+  (surface.filmed || surface.layers.some((below) => below.act.family !== 'casein'))
 export const bonded = ({ mix }: Pick<Act, 'mix'>): boolean => mix?.includes('with bonding agent') ?? false
 
 /** The surface after one more act. */
 export function afterAct(surface: SurfaceState, act: Act, index: number): SurfaceState {
   const changed = { ...surface, ...changes[act.operation]?.(surface, act) }
   if (!getOperation(act.operation).layer || act.family === null) return changed
-  const flakes = changed.flakes || letsGo(surface, act)
-  const layers = [...changed.layers, { act, index, role: getFamily(act.family).role }]
-  return { ...changed, flakes, layers, lint: isPainted(act) || changed.lint, oily: false }
+  const painted = isPainted(act)
+  return {
+    ...changed,
+    flakes: changed.flakes || letsGo(surface, act),
+    layers: [...changed.layers, { act, index, role: getFamily(act.family).role }],
+    sleek: act.operation === 'clear-coat' || act.family === 'alkyd',
+    lint: painted || changed.lint,
+    peaks: act.operation === 'texture-coat',
+    oily: false,
+    ...(painted && changed.resist === 'on' && { resist: 'covered' }),
+    ...(painted && changed.taped === 'on' && { taped: 'painted' }),
+    ...(painted && { worn: false }),
+  }
 }
 
 /** Whether an act lays colour: paint, stain, wash, glaze and their like. */

@@ -5,7 +5,8 @@
 import { paintCodes } from '@/core/craft/families'
 import { lookCodes } from '@/core/craft/looks'
 import { codesOf, existingFinishes, type SubstrateCode, substrates, uses } from '@/core/craft/parts'
-import { type FinishablePart, type FinishWish, planFinish } from '@/core/finish/planFinish'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { planFinish } from '@/core/plan/planFinish'
 import { checkStack } from '@/core/stack/checkStack'
 
 const slate = { name: 'Ferry Slate', hex: '#3d5661' }

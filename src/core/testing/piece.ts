@@ -1,5 +1,5 @@
 /** A small piece with a plan and a log, for tests: every figure is plain to work by hand. */
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 import { type Entry, type EntryDraft, type EntryKind, type EntryOf, wholeEntry } from '@/core/log/entry'
 import type { CoatFigures } from '@/core/log/figures'
 import type { Part, PieceFile, PlanStep } from '@/core/piece/piece'
@@ -38,6 +38,9 @@ export function partWith(steps: PlanStep[], over: Partial<Part> = {}): Part {
     lead: 'unlikely',
     use: 'light',
     bleeds: false,
+    polish: 'none',
+    slips: false,
+    foundColour: null,
     knots: null,
     surfaces: [{ shape: 'panel', relief: 'flat', count: 1, width: 1000, height: 1000 }],
     plan: {

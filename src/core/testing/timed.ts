@@ -1,5 +1,5 @@
 /** Steps that take so long and leave a window behind them, for tests of days: every figure is plain to work by hand. */
-import type { PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
 
 export const step = (
   operation: PlannedStep['operation'],

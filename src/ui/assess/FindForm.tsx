@@ -3,10 +3,10 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { assess, type Assessment, type Findings, type KnownPart, sureShare } from '@/core/assess/assess'
-import { type AssessTestCode, assessTestCodes, getAssessTest, signCodes, signs } from '@/core/assess/tests'
+import { assess, type Assessment, type Findings, type KnownPart } from '@/core/assess/assess'
+import { type AssessTestCode, assessTestCodes, getAssessTest, type SignCode, signs, signsOn, testsOn } from '@/core/assess/tests'
 import { leadFindings, mayHoldLead } from '@/core/craft/lead'
-import { codesOf, type ExistingFinishCode, existingFinishes, getExistingFinish } from '@/core/craft/parts'
+import { codesOf, type ExistingFinishCode, existingFinishes, getExistingFinish, polishes } from '@/core/craft/parts'
 import type { PartId, PieceId } from '@/core/measure/named'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, Trouble } from '@/ui/form/Field'
@@ -34,7 +34,7 @@ export function FindForm({ pieceId, part }: Props) {
     setFindings({ ...findings, tests })
   }
   const done = assessTestCodes.filter((test) => findings.tests[test] !== undefined)
-  const others = assessTestCodes.filter((test) => test !== asked && findings.tests[test] === undefined)
+  const others = testsOn(part.substrate).filter((test) => test !== asked && findings.tests[test] === undefined)
   const save = async () => {
     const at = new Date().toISOString()
     if (await write.send({ entryId, pieceId, partId: part.id, at, ...findings, existing }))
@@ -46,11 +46,7 @@ export function FindForm({ pieceId, part }: Props) {
         {asked ? (
           <TestCard key={asked} test={asked} answer={(result) => answer(asked, result)} large />
         ) : (
-          <p className="title border-t-2 border-ink pt-4 text-3xl">
-            {found.existing === 'unknown'
-              ? 'No test left would tell more. The plan takes the safe side.'
-              : `Sure enough: ${getExistingFinish(found.existing).words}.`}
-          </p>
+          <p className="title border-t-2 border-ink pt-4 text-3xl">{verdictOf(found)}</p>
         )}
         {done.length > 0 && <Tested done={done} findings={findings} again={(test) => answer(test, undefined)} />}
         {others.length > 0 && (
@@ -63,7 +59,11 @@ export function FindForm({ pieceId, part }: Props) {
             </div>
           </details>
         )}
-        <AlsoLook findings={findings} look={(next) => setFindings({ ...findings, signs: next })} />
+        <AlsoLook
+          findings={findings}
+          codes={signsOn(part.substrate)}
+          look={(next) => setFindings({ ...findings, signs: next })}
+        />
       </div>
       <section aria-labelledby="likely" aria-live="polite" className="border-t-2 border-ink pt-4">
         <Likely found={found} tested={done.length > 0} />
@@ -112,6 +112,14 @@ export function FindForm({ pieceId, part }: Props) {
       </section>
     </div>
   )
+}
+
+/** What the tests came to, in a sentence. */
+function verdictOf({ likely, existing, polish }: Assessment): string {
+  if (likely.length === 0) return 'No test for a finish suits this material. Look for the signs below.'
+  if (existing === 'unknown') return 'No test left would tell more. The plan takes the safe side.'
+  const over = polish === 'wax' || polish === 'oil' ? `, ${polishes[polish]} over it` : ''
+  return `Sure enough: ${getExistingFinish(existing).words}${over}.`
 }
 
 function TestCard({ test, answer, large = false }: { test: AssessTestCode; answer: (result: string) => void; large?: boolean }) {
@@ -174,12 +182,20 @@ function Tested({
 }
 
 /** Signs that stand beside the tests: lead above all. */
-function AlsoLook({ findings, look }: { findings: Findings; look: (signs: Findings['signs']) => void }) {
+function AlsoLook({
+  findings,
+  codes,
+  look,
+}: {
+  findings: Findings
+  codes: readonly SignCode[]
+  look: (signs: Findings['signs']) => void
+}) {
   return (
     <>
       <h2 className="title mt-8 border-t-2 border-ink pt-4 text-3xl">Also look for</h2>
       <div className="mt-3 grid gap-4 sm:grid-cols-2">
-        {signCodes.map((code) => (
+        {codes.map((code) => (
           <ChoiceField
             key={code}
             label={signs[code].words}
@@ -202,9 +218,14 @@ function Likely({ found, tested }: { found: Assessment; tested: boolean }) {
   return (
     <>
       <h2 id="likely" className="title text-3xl">
-        {tested ? 'On it is likely' : 'Not tested yet'}
+        {found.likely.length === 0 ? 'Nothing to test' : tested ? 'On it is likely' : 'Not tested yet'}
       </h2>
-      {!tested && <p className="mt-1 text-soft">How common each is, before anybody looked:</p>}
+      {!tested && found.likely.length > 0 && <p className="mt-1 text-soft">How common each is, before anybody looked:</p>}
+      {tested && found.over.wax + found.over.oil > 0.01 && (
+        <p className="mt-1 text-soft">
+          Wax on it: {Math.round(found.over.wax * 100)} %. Oil that has not cured: {Math.round(found.over.oil * 100)} %.
+        </p>
+      )}
       <ol className="mt-3">
         {found.likely.slice(0, 4).map(({ finish, share }) => (
           <li key={finish} className="border-b border-line py-2">
@@ -215,7 +236,7 @@ function Likely({ found, tested }: { found: Assessment; tested: boolean }) {
             <svg viewBox="0 0 100 6" preserveAspectRatio="none" className="mt-1 h-3 w-full" aria-hidden>
               <path
                 d={`M0 0H${share * 100}L${Math.min(100, share * 100 + 1)} 3L${share * 100} 6H0Z`}
-                fill={share >= sureShare ? 'var(--now)' : 'var(--soft)'}
+                fill={share > 0.5 ? 'var(--now)' : 'var(--soft)'}
               />
             </svg>
           </li>

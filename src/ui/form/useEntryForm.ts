@@ -53,12 +53,24 @@ function useDraft<T extends FieldValues>(form: UseFormReturn<T>, key: string | u
   }, [form, key])
 }
 
-/** The fields stand in the markup with their values: a form is there, and can be read, before any script has run. */
+/**
+ * The fields stand in the markup with their values: a form is there, and can be read and filled in, before any script has run.
+ * What was typed or chosen by then counts.
+ */
 function withValues<T extends FieldValues>(form: UseFormReturn<T>, defaults: DefaultValues<T>): UseFormReturn<T> {
+  const met = new WeakSet<HTMLElement>()
   const register: typeof form.register = (name, options) => {
     const value: unknown = get(defaults, name)
+    const field = form.register(name, options)
+    const ref = (element: HTMLInputElement | null) => {
+      const typed = element && !met.has(element) && typeof value === 'string' && element.value !== value ? element.value : null
+      if (element) met.add(element)
+      field.ref(element)
+      if (typed !== null) form.setValue(name, typed as never, { shouldDirty: true })
+    }
     return {
-      ...form.register(name, options),
+      ...field,
+      ref,
       ...(typeof value === 'string' && { defaultValue: value }),
       ...(typeof value === 'boolean' && { defaultChecked: value }),
     }

@@ -66,5 +66,12 @@ function useTellWhenGone(answer: Answer | null): (answer: Answer) => void {
       if (performance.now() - last.current.atMs < readMs) tellNow(last.current.answer)
     }
   }, [tellNow])
-  return useCallback((said: Answer) => (there.current ? undefined : tellNow(said)), [tellNow])
+  return useCallback(
+    (said: Answer) => {
+      // kept at once: the page may change in the very commit that would have shown the answer
+      last.current = { answer: said, atMs: performance.now() }
+      if (!there.current) tellNow(said)
+    },
+    [tellNow],
+  )
 }

@@ -4,7 +4,7 @@ import { Minus, Plus } from 'lucide-react'
 import { type Control, type FieldPath, useFieldArray, type UseFormRegister, useWatch } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import { leadFindings } from '@/core/craft/lead'
-import { existingFinishes, partKinds, substrates, uses } from '@/core/craft/parts'
+import { existingFinishes, getExistingFinish, oldTones, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import type { House } from '@/core/input/fields'
 import type { IntakeText } from '@/core/input/piece'
 import { formatArea, lengthText, parseLength } from '@/core/measure/length'
@@ -46,6 +46,9 @@ export function newPart(template: PartTemplate | null, house: House): PartText {
     lead: 'unknown',
     use: 'light',
     bleeds: false,
+    polish: 'unknown',
+    slips: false,
+    foundColour: '',
     knots: '',
     surfaces: template ? template.surfaces.map((surface) => newSurface(surface, house)) : [emptySurface('panel')],
   }
@@ -109,12 +112,24 @@ export function PartFields({ index, control, register, troubleOf, remove }: Prop
         <ChoiceField label="Where it will live" {...slot('use')} options={pairs(uses)} />
         <ChoiceField label="Made of" {...slot('substrate')} options={pairs(substrates)} />
         <ChoiceField label="On it now" {...slot('existing')} options={pairs(existingFinishes)} />
+        <ChoiceField label="Over it" {...slot('polish')} options={pairs(polishes)} className="col-span-2" />
         <ChoiceField label="Lead" {...slot('lead')} options={pairs(leadFindings)} className="col-span-2" />
+        {part && getExistingFinish(part.existing).layer === 'oldPaint' && (
+          <ChoiceField
+            label="The old colour"
+            {...slot('foundColour')}
+            options={[['', 'not known'], ...pairs(oldTones)]}
+            className="col-span-2"
+          />
+        )}
         {part?.substrate === 'softwood' && (
           <TextField label="Knots to seal" inputMode="numeric" placeholder="6" {...slot('knots')} />
         )}
-        <label className="col-span-2 flex min-h-12 items-center gap-3 sm:col-span-4">
+        <label className="col-span-2 flex min-h-12 items-center gap-3">
           <input type="checkbox" {...register(at('bleeds'))} className="size-6 accent-now" /> A test patch bled yellow or pink
+        </label>
+        <label className="col-span-2 flex min-h-12 items-center gap-3">
+          <input type="checkbox" {...register(at('slips'))} className="size-6 accent-now" /> A test patch came off
         </label>
       </div>
       <h4 className="mt-3 font-semibold">Surfaces of one, in {units === 'metric' ? 'cm' : 'inches'}</h4>

@@ -14,10 +14,11 @@ export function PartForm({ pieceId, part }: { pieceId: PieceId; part: Part }) {
   const house = useHouse()
   const [first] = useState(() => ({ entryId: uuidv7(), at: new Date().toISOString() }))
   const begin = (): PartText => {
-    const { plan: _, earlier: __, surfaces, count, knots, ...facts } = part
+    const { plan: _, earlier: __, surfaces, count, knots, foundColour, ...facts } = part
     return {
       ...facts,
       count: String(count),
+      foundColour: foundColour ?? '',
       knots: knots === null ? '' : String(knots),
       surfaces: surfaces.map((face) => newSurface(face, house)),
     }

@@ -1,6 +1,6 @@
 'use client'
 /** A colour of a look: from the tins on the shelf, or any other with a name of its own. */
-import type { Colour } from '@/core/finish/planFinish'
+import type { Colour } from '@/core/finish/wish'
 import { TextField } from '@/ui/form/Field'
 import type { DeskTin } from './planPart'
 

@@ -2,8 +2,8 @@
 /** Every look this part can have, each drawn by its section; what it can't have stands apart, with why. */
 import { RadioGroup } from 'radix-ui'
 import { getLook, type LookCode } from '@/core/craft/looks'
-import type { FinishWish } from '@/core/finish/planFinish'
 import type { RefusalCode } from '@/core/finish/refusals'
+import type { FinishWish } from '@/core/finish/wish'
 import type { CrossSection as SectionModel } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
 import { refusalWords } from '@/words/craft'

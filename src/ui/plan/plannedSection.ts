@@ -1,5 +1,6 @@
 /** The section as it will be when a plan is done: for the drawing of looks and plans. Pure. */
-import type { FinishWish, PlannedStep } from '@/core/finish/planFinish'
+import type { PlannedStep } from '@/core/finish/step'
+import type { FinishWish } from '@/core/finish/wish'
 import { untouched } from '@/core/log/stepStates'
 import { type CrossSection, sectionOf } from '@/core/piece/section'
 import type { PlanPart } from './planPart'

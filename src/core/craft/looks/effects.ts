@@ -1,5 +1,5 @@
 /** Looks made in or over the colour: texture, crackle, washes, glazes, patterns. Source: the craft, section on looks. */
-import { base, covering, crackled, keepApart, thinnable, topB, washedOver } from './lines'
+import { base, covering, crackled, highPoints, thinnable, topB, washedOver } from './lines'
 import type { Look } from './look'
 
 export const effectLooks = {
@@ -21,7 +21,9 @@ export const effectLooks = {
         applicator: 'old brush',
         reason: 'rough',
       },
-      base,
+      // what is rough is rubbed when dry; one coat over it, or the texture is filled
+      { phase: 'texture', operation: 'smooth', grit: '180–220', reason: 'rough', optional: true },
+      { ...base, times: 1 },
     ],
   },
   'salt-texture': {
@@ -42,9 +44,10 @@ export const effectLooks = {
         reason: 'rough',
       },
       { phase: 'texture', operation: 'knock-down', applicator: 'damp brush if late', reason: 'peaks' },
-      keepApart,
       topB,
-      { phase: 'finish', operation: 'smooth', grit: '220', reason: 'last-rub', optional: true },
+      // the rub that reveals the colours
+      { phase: 'wear', operation: 'sand', grit: '220', reason: 'reveal' },
+      { phase: 'wear', operation: 'dust-off', reason: 'no-dust-under-clear' },
     ],
   },
   crackle: {
@@ -56,7 +59,7 @@ export const effectLooks = {
     apart: true,
     seals: ['clear', 'wax', 'hard'],
     wear: 'none',
-    recipe: [base, keepApart, ...crackled],
+    recipe: [base, ...crackled, highPoints],
   },
   'colour-wash': {
     words: 'Wash over a base',
@@ -91,7 +94,6 @@ export const effectLooks = {
     wear: 'none',
     recipe: [
       base,
-      keepApart,
       {
         phase: 'over',
         operation: 'glaze',
@@ -175,7 +177,6 @@ export const effectLooks = {
     wear: 'none',
     recipe: [
       base,
-      keepApart,
       { phase: 'medium', operation: 'tape', applicator: 'painter’s tape, edges pressed', reason: 'sharp-lines' },
       {
         phase: 'top',
@@ -200,7 +201,6 @@ export const effectLooks = {
     wear: 'none',
     recipe: [
       base,
-      keepApart,
       {
         phase: 'over',
         operation: 'dry-brush',

@@ -1,5 +1,5 @@
 /** Looks made of whole layers: solid, worn, chipped, scraped. Source: the craft, section on looks. */
-import { base, brushed, chalky, keepApart, smoothBase, topB, wornBack } from './lines'
+import { base, brushed, chalky, smoothBase, topB, wornBack } from './lines'
 import type { Look } from './look'
 
 export const layeredLooks = {
@@ -46,7 +46,6 @@ export const layeredLooks = {
     wear: 'edges',
     recipe: [
       { phase: 'base', operation: 'coat', times: 1, paint: 'a', applicator: 'bristle brush', reason: 'under-colour' },
-      keepApart,
       topB,
       ...wornBack('wear-to-a'),
     ],
@@ -71,7 +70,6 @@ export const layeredLooks = {
         applicator: 'bristle brush',
         reason: 'dark-under',
       },
-      { ...keepApart, reason: 'keep-undercoat' },
       {
         phase: 'top',
         operation: 'coat',
@@ -98,7 +96,6 @@ export const layeredLooks = {
     wear: 'edges',
     recipe: [
       { ...base, times: 1, reason: 'under-colour' },
-      keepApart,
       {
         phase: 'medium',
         operation: 'resist',
@@ -138,7 +135,6 @@ export const layeredLooks = {
         applicator: 'old brush',
         reason: 'rough',
       },
-      keepApart,
       { ...topB, times: 1, reason: 'under-colour' },
       { phase: 'wear', operation: 'scrape-distress', applicator: 'blade, held flat', reason: 'wear-to-a' },
       { phase: 'wear', operation: 'dust-off', reason: 'no-dust-under-clear' },

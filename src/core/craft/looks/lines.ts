@@ -38,14 +38,6 @@ export const smoothBase: RecipeLine = {
 }
 /** A base under an effect: what covers, brushed as it comes. */
 export const base: RecipeLine = { ...smoothBase, applicator: 'bristle brush', between: [] }
-export const keepApart: RecipeLine = {
-  phase: 'between',
-  operation: 'seal-between',
-  family: 'water-clear',
-  onlyFor: rewetting,
-  applicator: 'foam brush',
-  reason: 'keep-apart',
-}
 /** Worn back by the house's school: damp where water still moves the paint, else by hand or sander. */
 const byHand = { phase: 'wear', operation: 'dry-distress', grit: '220', applicator: 'abrasive by hand' } as const
 export const wornBack = (reason: RecipeLine['reason']): RecipeLine[] => [
@@ -89,9 +81,16 @@ export const softWash = (paint: Slot, mix: string, applicator: string): RecipeLi
 /** A thinned second colour over a dry base, which is sealed first where water would lift it. */
 export const washedOver = (mix: string, applicator: string): readonly RecipeLine[] => [
   { ...base, times: 2 },
-  { ...keepApart, reason: 'wash-needs-sealed' },
   softWash('b', mix, applicator),
 ]
+/** The high points of a crackle, rubbed through when it is dry. */
+export const highPoints: RecipeLine = {
+  phase: 'finish',
+  operation: 'smooth',
+  grit: '220–320',
+  reason: 'high-points',
+  optional: true,
+}
 /** Crackle: the medium, then the colour over it, once. */
 export const crackled: readonly RecipeLine[] = [
   {

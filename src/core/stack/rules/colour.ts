@@ -1,8 +1,35 @@
-/** Colour on colour: paints, effects and wear. Source: the craft, on families and looks. */
-import { getFamily } from '@/core/craft/families'
-import { bonded, isPainted, kindOf, topLayer } from '@/core/stack/surface'
-import { allowedWater, coarse, finish, isCoat, lastPaint, lays, misted, sealedAbove, thinned, waterShare } from './ask'
-import type { MeetingRule } from './rule'
+/** Colour on colour: which paint may lie on which, how it is mixed, how thick it goes on. Source: the craft, on families and looks. */
+import { getFamily, isPaint } from '@/core/craft/families'
+import { bonded, isPainted, topLayer } from '@/core/stack/surface'
+import {
+  allowedWater,
+  gritOf,
+  isClear,
+  isCoat,
+  isEffect,
+  isPrimer,
+  lastPaint,
+  lays,
+  misted,
+  paintsOn,
+  rewetsFreely,
+  sealedAbove,
+  thinned,
+  topIs,
+  waterShare,
+} from './ask'
+import type { Meeting, MeetingRule } from './rule'
+
+const chips = ({ looks }: Meeting) => looks.some((look) => look.chips)
+const apart = ({ looks }: Meeting) => looks.some((look) => look.apart)
+const blends = ({ looks }: Meeting) => looks.some((look) => look.blends)
+const openBelow = (m: Meeting) => {
+  const below = lastPaint(m.on)
+  return rewetsFreely(below) && !sealedAbove(m.on, below) ? below : undefined
+}
+const sealed = [{ operation: 'seal-between' }] as const
+/** Thin by nature: laid on heavily it stays soft, hazes or shows. */
+const thinLayers = ['wash', 'glaze', 'wax', 'tint', 'metallic', 'clear', 'oil']
 
 export const colourRules = {
   'dust-under-coat': {
@@ -10,141 +37,166 @@ export const colourRules = {
     remedies: [{ operation: 'dust-off' }],
     meets: (m) => m.on.dusty && lays(m.act),
   },
+  // paint, primer or clear on a film of one's own that shines
+  'no-key-on-own-film': {
+    severity: 'caution',
+    remedies: [{ operation: 'scuff', grit: '220–320', reason: 'own-film' }, { operation: 'dust-off' }],
+    meets: (m) => {
+      const top = topLayer(m.on)?.act
+      if (!m.on.sleek || !top || (chips(m) && m.act.family === 'casein')) return false
+      if (top.operation === 'clear-coat') return isPainted(m.act) || isPrimer(m.act) || m.act.operation === 'crackle-medium'
+      return m.act.family !== top.family && (isPainted(m.act) || isPrimer(m.act) || isClear(m.act))
+    },
+  },
   'all-in-one-thinned': {
     severity: 'stop',
     remedies: [{ operation: 'coat', family: 'all-in-one' }],
+    instead: true,
     meets: (m) => m.act.family === 'all-in-one' && (thinned(m.act) || misted(m.act)),
   },
   'too-much-water': {
     severity: 'caution',
     remedies: [{ operation: 'coat' }],
+    instead: true,
     meets: (m) =>
-      isCoat(m.act) &&
+      (isCoat(m.act) || m.act.operation === 'texture-coat') &&
       m.act.operation !== 'fabric-coat' &&
       m.act.family !== 'all-in-one' &&
-      waterShare(m.act) > allowedWater(m.act),
+      waterShare(m.act) > allowedWater(m.act) + 0.001,
+  },
+  'casein-watery': {
+    severity: 'caution',
+    remedies: [{ operation: 'coat', family: 'casein' }],
+    instead: true,
+    meets: (m) => {
+      const [, powder, water] = /powder\s*:\s*water\s*(\d+)\s*:\s*(\d+)/.exec(m.act.mix ?? '') ?? []
+      return m.act.family === 'casein' && isCoat(m.act) && Number(water ?? 0) > 2 * Number(powder ?? 1)
+    },
   },
   mud: {
     severity: 'stop',
-    remedies: [{ operation: 'seal-between', family: 'water-clear' }],
+    remedies: sealed,
     meets: (m) => {
-      const below = lastPaint(m.on)
-      const freely = below?.act.family && getFamily(below.act.family).rewets === 'freely'
+      const below = openBelow(m)
       return (
-        Boolean(freely) &&
-        m.looks.some(({ apart }) => apart) &&
+        below !== undefined &&
+        !blends(m) &&
         m.method.layers === 'apart' &&
-        isPainted(m.act) &&
-        m.act.operation !== 'dry-brush' &&
-        below?.act.colour?.hex !== m.act.colour?.hex &&
-        !sealedAbove(m.on, below)
+        (isCoat(m.act) || (apart(m) && isPainted(m.act) && m.act.operation !== 'dry-brush')) &&
+        below.act.colour?.hex !== m.act.colour?.hex
       )
+    },
+  },
+  // whatever the house thinks of one clay over another: a paint of another kind lifts what re-wets below it
+  'rewets-below-another': {
+    severity: 'stop',
+    remedies: sealed,
+    meets: (m) => {
+      const below = openBelow(m)
+      const another = m.act.family !== null && isPaint(m.act.family) && m.act.family !== below?.act.family
+      return below !== undefined && ((isCoat(m.act) && another) || m.act.operation === 'crackle-medium')
     },
   },
   'sealed-before-blend': {
     severity: 'stop',
     remedies: [{ operation: 'coat' }],
+    instead: true,
     meets: (m) => m.act.operation === 'blend' && sealedAbove(m.on, lastPaint(m.on)),
   },
   'blend-will-not-move': {
     severity: 'stop',
     remedies: [{ operation: 'coat' }],
+    instead: true,
     meets: (m) => m.act.operation === 'blend' && !['clay', 'chalk-mineral', 'chalk-style'].includes(m.act.family ?? ''),
+  },
+  'undercoat-unsealed': {
+    severity: 'stop',
+    remedies: sealed,
+    meets: (m) => topIs(m.on, 'undercoat') && rewetsFreely(topLayer(m.on)) && isCoat(m.act),
   },
   'casein-unbonded': {
     severity: 'caution',
     remedies: [{ operation: 'coat', family: 'casein' }],
+    instead: true,
     meets: (m) =>
       m.act.family === 'casein' &&
       isCoat(m.act) &&
-      !m.looks.some(({ chips }) => chips) &&
+      !chips(m) &&
       !bonded(m.act) &&
-      (m.on.filmed || m.on.layers.some(({ role }) => role === 'primer' || role === 'clear')),
+      (m.on.filmed ||
+        m.on.layers.some(({ role, act }) => ['primer', 'clear'].includes(role) || (role === 'paint' && act.family !== 'casein'))),
   },
   'casein-bonded-to-chip': {
     severity: 'caution',
     remedies: [{ operation: 'coat', family: 'casein' }],
-    meets: (m) => m.act.family === 'casein' && m.act.operation === 'coat' && m.looks.some(({ chips }) => chips) && bonded(m.act),
+    instead: true,
+    meets: (m) => m.act.family === 'casein' && m.act.operation === 'coat' && chips(m) && bonded(m.act),
   },
-  'undercoat-unsealed': {
-    severity: 'stop',
-    remedies: [{ operation: 'seal-between', family: 'water-clear' }],
-    meets: (m) => topLayer(m.on)?.act.operation === 'undercoat' && isCoat(m.act),
-  },
-  'crackle-without-medium': {
-    severity: 'stop',
-    remedies: [{ operation: 'crackle-medium', family: 'crackle-medium' }],
-    meets: (m) => m.act.operation === 'crackle-coat' && topLayer(m.on)?.act.operation !== 'crackle-medium',
-  },
-  'crackle-covered': {
-    severity: 'stop',
-    remedies: finish,
-    meets: (m) => topLayer(m.on)?.act.operation === 'crackle-coat' && (isCoat(m.act) || m.act.operation === 'blend'),
-  },
-  'crackle-back-brushed': {
-    severity: 'stop',
-    remedies: [{ operation: 'smooth' }, { operation: 'crackle-medium', family: 'crackle-medium' }, { operation: 'crackle-coat' }],
-    meets: (m) => m.act.operation === 'crackle-coat' && (m.act.marks?.includes('back-brushed') ?? false),
-  },
-  'wash-lifts-base': {
-    severity: 'stop',
-    remedies: [{ operation: 'seal-between', family: 'water-clear' }],
-    meets: (m) => {
-      const base = lastPaint(m.on)
-      return (
-        (m.act.operation === 'wash' || m.act.operation === 'spray-runs') &&
-        base !== undefined &&
-        base.act.operation !== 'wash' &&
-        m.looks.some(({ apart }) => apart) &&
-        getFamily(base.act.family ?? 'clay').rewets === 'freely' &&
-        !sealedAbove(m.on, base)
-      )
-    },
-  },
-  'wet-distress-will-not-lift': {
-    severity: 'stop',
-    remedies: [{ operation: 'dry-distress' }],
-    meets: (m) => {
-      const paint = lastPaint(m.on)?.act.family
-      return (
-        m.act.operation === 'wet-distress' &&
-        paint !== null &&
-        paint !== undefined &&
-        !getFamily(paint).rewets &&
-        paint !== 'chalk-mineral'
-      )
-    },
-  },
-  'distress-after-sealing': {
+  'soaks-instead': {
     severity: 'caution',
-    remedies: [{ operation: 'dry-distress' }],
-    meets: (m) => m.act.operation === 'wet-distress' && sealedAbove(m.on, lastPaint(m.on)),
-  },
-  'fabric-pile': {
-    severity: 'stop',
-    remedies: [{ operation: 'upholster' }],
-    meets: (m) => kindOf(m.part) === 'pile' && isPainted(m.act),
-  },
-  'fabric-dry': {
-    severity: 'caution',
-    remedies: [{ operation: 'mist-fabric' }],
-    meets: (m) => m.act.operation === 'fabric-coat' && !m.on.misted && m.on.layers.length === 0,
-  },
-  'leather-diluted-first': {
-    severity: 'stop',
-    remedies: [{ operation: 'coat' }],
+    remedies: [{ operation: 'undercoat' }],
+    instead: true,
     meets: (m) =>
-      kindOf(m.part) === 'leather' && isPainted(m.act) && m.on.layers.length === 0 && (thinned(m.act) || misted(m.act)),
+      chips(m) && m.act.family === 'casein' && isCoat(m.act) && !bonded(m.act) && !m.on.filmed && m.on.layers.length === 0,
   },
-  'leather-thick-first': {
+  'chips-twice': {
     severity: 'caution',
-    remedies: [{ operation: 'coat' }],
-    meets: (m) => kindOf(m.part) === 'leather' && isPainted(m.act) && m.on.layers.length === 0 && m.act.film !== 'thin',
+    remedies: [{ operation: 'coat', family: 'casein' }],
+    instead: true,
+    source: 'practice',
+    meets: (m) => {
+      const below = topLayer(m.on)?.act
+      return (
+        chips(m) &&
+        m.act.operation === 'coat' &&
+        m.act.family === 'casein' &&
+        below?.operation === 'coat' &&
+        !bonded(below) &&
+        below.family === 'casein'
+      )
+    },
+  },
+  // colour that was laid on to be seen goes under
+  'effect-buried': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    source: 'practice',
+    meets: (m) => {
+      const top = topLayer(m.on)
+      return top !== undefined && isEffect(top.act) && top.act.family !== 'stain' && isCoat(m.act)
+    },
+  },
+  'primer-over-colour': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    source: 'practice',
+    meets: (m) =>
+      (m.act.operation === 'block-prime' || m.act.operation === 'adhesion-prime') &&
+      paintsOn(m.on).length > 0 &&
+      !m.ahead.some(isCoat),
+  },
+  'too-thick': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.film === 'heavy' && thinLayers.includes(layerKind(m) ?? ''),
   },
   'coarse-last-rub': {
     severity: 'caution',
-    remedies: [{ operation: 'smooth' }],
+    remedies: [{ operation: 'smooth', grit: '220' }],
+    instead: true,
     source: 'practice',
-    meets: (m) => m.act.operation === 'smooth' && coarse(m.act.grit),
+    meets: (m) => {
+      const textured = m.on.layers.some(({ act }) => act.operation === 'texture-coat')
+      return m.act.operation === 'smooth' && gritOf(m.act) < (textured ? 120 : 180)
+    },
   },
 } as const satisfies Record<string, MeetingRule>
+
+function layerKind({ act }: Meeting) {
+  const role = act.family === null ? null : getFamily(act.family).role
+  if (act.operation === 'dry-brush' || act.operation === 'wash' || act.operation === 'glaze') return 'wash'
+  return role === 'clear' || role === 'wax' || role === 'oil' ? role : null
+}

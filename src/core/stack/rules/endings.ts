@@ -1,24 +1,28 @@
 /** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
-import { contrast, enoughContrast } from '@/core/craft/colour'
+import { contrast, enoughContrast, hidesBadly, lchOf } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
+import type { RecipeLine } from '@/core/craft/recipe'
 import { getTopcoat } from '@/core/craft/topcoats'
-import { lineApplies, mergeRecipes, timesOf } from '@/core/finish/planFinish'
+import { adapt } from '@/core/finish/adapt'
+import { lineApplies, mergeRecipes, timesOf } from '@/core/finish/lines'
 import { sealsItself } from '@/core/finish/refusals'
 import type { FinishablePart } from '@/core/finish/wish'
 import { isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
-import { clears, finish, hardUse, lastPaint, sealedAbove } from './ask'
+import { clears, finish, hardUse, isPrimer, lastPaint, sealedAbove } from './ask'
 import type { EndingRule, StackEnding } from './rule'
 
 export const endingRules = {
   'steps-of-the-look': {
     severity: 'caution',
     remedies: [{ operation: 'coat' }],
+    instead: true,
     ends: (e) => coatsShort(e) > 0,
   },
   'low-contrast': {
     severity: 'advice',
     remedies: [{ operation: 'coat' }],
+    instead: true,
     ends: ({ wish: { colours }, looks }) =>
       looks.some(({ apart, wear }) => apart && wear === 'edges') &&
       colours.a !== undefined &&
@@ -28,15 +32,47 @@ export const endingRules = {
   'excess-left': {
     severity: 'stop',
     remedies: [{ operation: 'wax-off' }, { operation: 'buff' }],
-    ends: ({ on }) => on.excess !== 'none',
+    ends: ({ on }) => on.excess === 'wax',
   },
+  'oil-left': { severity: 'stop', remedies: [{ operation: 'wipe-oil' }], ends: ({ on }) => on.excess === 'oil' },
   unbuffed: {
     severity: 'caution',
     remedies: [{ operation: 'buff' }],
     ends: ({ on }) => on.unbuffed,
   },
-  'resist-left': { severity: 'stop', remedies: [{ operation: 'remove-resist' }], ends: ({ on }) => on.resist },
-  'tape-left': { severity: 'caution', remedies: [{ operation: 'pull-tape' }], ends: ({ on }) => on.taped },
+  'resist-left': { severity: 'stop', remedies: [{ operation: 'remove-resist' }], ends: ({ on }) => on.resist !== 'none' },
+  'tape-left': { severity: 'caution', remedies: [{ operation: 'pull-tape' }], ends: ({ on }) => on.taped !== 'none' },
+  'cleaner-left': {
+    severity: 'caution',
+    remedies: [{ operation: 'rinse' }],
+    ends: ({ on }) => on.cleaner && on.layers.length > 0,
+  },
+  // a primer is made to be painted over
+  'primer-bare': {
+    severity: 'stop',
+    remedies: [{ operation: 'coat' }],
+    instead: true,
+    ends: ({ on }) => {
+      const top = on.layers.findLast(({ role }) => role === 'primer' || role === 'paint' || role === 'medium')
+      return top !== undefined && isPrimer(top.act) && top.act.operation !== 'knotting'
+    },
+  },
+  'worn-unsealed': {
+    severity: 'caution',
+    remedies: finish,
+    instead: true,
+    ends: ({ on, acts }) => on.worn && acts.some(isTopcoat),
+  },
+  // not for heat, standing water or weather, whatever lies below it
+  'wax-out-of-place': {
+    severity: 'stop',
+    remedies: [],
+    instead: true,
+    ends: ({ on, part }) =>
+      ['outdoors', 'damp', 'heat'].includes(part.use) &&
+      topLayer(on)?.role === 'wax' &&
+      topLayer(on)?.act.family !== 'metallic-wax',
+  },
   'left-unsealed': {
     severity: 'stop',
     remedies: finish,
@@ -82,14 +118,28 @@ function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
   return top !== undefined && top !== null && (getFamily(top).alone?.includes(part.use) ?? false)
 }
 
+/** What the rules ask for is theirs to miss; the rest is told by its colour alone. */
+const notCounted: readonly OperationCode[] = ['dust-off', 'undercoat', 'seal-between', 'mist-fabric']
+/** A strong mid-tone may cover in one. */
+const oneCovers = (hex: string | undefined) => hex !== undefined && !hidesBadly(hex) && lchOf(hex).lightness > 0.3
+/** As few as may do. */
+function leastOf({ operation, times }: RecipeLine, full: number, hex: string | undefined): number {
+  if (operation === 'fabric-coat') return 2
+  if (operation === 'wash') return 1
+  return times === 'by-colour' && full <= 2 && oneCovers(hex) ? 1 : full
+}
+
 /** How many of the look's own coats and steps the acts lack: by operation and colour, so that a colour used twice counts twice. */
 function coatsShort({ acts, looks, wish, part, seal, cover, method }: StackEnding): number {
   const key = (operation: OperationCode, hex: string | undefined) => `${operation} ${hex ?? ''}`
   const wanted = new Map<string, number>()
   for (const line of mergeRecipes(looks, 'none')) {
-    if (line.optional || line.operation === 'dust-off' || !lineApplies(line, wish.paint, method)) continue
-    const name = key(line.operation, line.paint && wish.colours[line.paint]?.hex)
-    wanted.set(name, (wanted.get(name) ?? 0) + timesOf(line, part.use, seal, cover))
+    if (line.optional || notCounted.includes(line.operation) || !lineApplies(line, wish.paint, method)) continue
+    const worked = adapt(line, part)
+    if (worked === null) continue
+    const hex = line.paint && wish.colours[line.paint]?.hex
+    const name = key(worked.operation, hex)
+    wanted.set(name, (wanted.get(name) ?? 0) + leastOf(line, timesOf(line, part.use, seal, cover), hex))
   }
   return [...wanted].reduce((short, [name, times]) => {
     const done = acts.filter((act) => key(act.operation, act.colour?.hex) === name).length

@@ -1,20 +1,17 @@
 /** What a stack rule is, and what it is asked with. Types only. */
+import type { RemedyStep } from '@/core/craft/added'
 import type { Cover } from '@/core/craft/colour'
-import type { FamilyCode } from '@/core/craft/families'
 import type { Look } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
-import type { OperationCode } from '@/core/craft/operations'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
-import type { FinishablePart, FinishWish } from '@/core/finish/planFinish'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Act, SurfaceState } from '@/core/stack/surface'
+
+export type { RemedyStep } from '@/core/craft/added'
 
 /** `stop`: it will fail. `caution`: it may, or costs more. `advice`: it will look other than hoped. */
 export type ConflictSeverity = 'stop' | 'caution' | 'advice'
-export interface RemedyStep {
-  operation: OperationCode
-  family?: FamilyCode
-}
 
 /** What the stack is meant to be, beside the part itself. */
 export interface Intent {
@@ -30,7 +27,8 @@ export interface Meeting extends Intent {
   index: number
   /** the surface that the act meets */
   on: SurfaceState
-  acts: readonly Act[]
+  /** what is still to come after this act */
+  ahead: readonly Act[]
 }
 export interface StackEnding extends Intent {
   acts: readonly Act[]
@@ -41,13 +39,17 @@ export interface StackEnding extends Intent {
 interface Common {
   severity: ConflictSeverity
   remedies: readonly RemedyStep[]
+  /** the remedy stands in place of the act, or is its own business: it is told, and never put in of itself */
+  instead?: true
   source?: 'practice'
 }
-/** Asked of every act, on the surface it meets. */
+/** Asked of every act, on the surface it meets. Its remedy goes before the act. */
 export interface MeetingRule extends Common {
   meets: (meeting: Meeting) => boolean
+  /** the remedy makes it better; nothing breaks without it */
+  optional?: true
 }
-/** Asked once, of the whole stack. */
+/** Asked once, of the whole stack. Its remedy goes at the end. */
 export interface EndingRule extends Common {
   ends: (ending: StackEnding) => boolean
 }

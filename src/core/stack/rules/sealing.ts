@@ -1,8 +1,15 @@
-/** What lies over all: clears, waxes, oils and gilding. Source: the craft, on sealing. */
+/** What lies over all: clears, waxes, oils and gilding; and the rags they leave. Source: the craft, on sealing and harm. */
 import { getFamily } from '@/core/craft/families'
-import { isTopcoat, topLayer } from '@/core/stack/surface'
-import { hasRole, ragsBurn } from './ask'
-import type { MeetingRule } from './rule'
+import { type CautionCode, getOperation, type OperationCode } from '@/core/craft/operations'
+import { type Act, isTopcoat, topLayer } from '@/core/stack/surface'
+import { hasRole, isClear, lastPaint, leadUnder, topRole, waxedOff } from './ask'
+import type { Meeting, MeetingRule } from './rule'
+
+const tints = (act: Act) => act.operation === 'tinted-wax'
+/** Wax, or a clear, that keeps the tint off the paint; a clear worn through keeps nothing off. */
+const barred = ({ on }: Meeting) => (topRole(on) === 'wax' || topRole(on) === 'clear') && !on.worn
+/** Cut with clear wax, a tinted wax may go straight on where the tint is wanted all over. */
+const cut = (act: Act) => /clear wax/i.test(act.mix ?? '')
 
 export const sealingRules = {
   'lint-under-clear': {
@@ -10,55 +17,59 @@ export const sealingRules = {
     remedies: [{ operation: 'de-lint' }],
     meets: (m) => m.on.lint && (m.act.operation === 'clear-coat' || m.act.operation === 'oil') && !hasRole(m.on, 'oil'),
   },
-  'resist-under-topcoat': {
-    severity: 'stop',
-    remedies: [{ operation: 'remove-resist' }],
-    meets: (m) => m.on.resist && isTopcoat(m.act),
-  },
-  'flakes-sealed-in': {
-    severity: 'stop',
-    remedies: [{ operation: 'brush-off-flakes' }, { operation: 'dust-off' }],
-    meets: (m) => m.on.flakes && isTopcoat(m.act) && m.looks.some(({ chips }) => chips),
-  },
-  'tape-under-topcoat': {
-    severity: 'stop',
-    remedies: [{ operation: 'pull-tape' }],
-    meets: (m) => m.on.taped && isTopcoat(m.act),
-  },
   'dark-wax-on-bare-paint': {
     severity: 'stop',
-    remedies: [{ operation: 'clear-wax', family: 'clear-wax' }],
-    meets: (m) => {
-      const top = topLayer(m.on)
-      return m.act.operation === 'tinted-wax' && !(top && (top.role === 'wax' || top.role === 'clear'))
-    },
+    remedies: [{ operation: 'clear-wax' }],
+    meets: (m) => tints(m.act) && !barred(m) && !cut(m.act),
   },
   'clear-over-wax': {
     severity: 'stop',
-    remedies: [
-      { operation: 'dewax', family: 'spirits' },
-      { operation: 'wipe-spirits', family: 'spirits' },
-      { operation: 'dust-off' },
-    ],
-    meets: (m) =>
-      (m.act.operation === 'clear-coat' || m.act.operation === 'seal-between') &&
-      hasRole(m.on, 'wax') &&
-      topLayer(m.on)?.role === 'wax',
+    remedies: [...waxedOff, { operation: 'dust-off' }],
+    meets: (m) => isClear(m.act) && topRole(m.on) === 'wax',
   },
   'clear-over-fresh-oil': {
     severity: 'stop',
     remedies: [{ operation: 'cure' }],
-    meets: (m) => m.act.operation === 'clear-coat' && topLayer(m.on)?.role === 'oil',
+    instead: true,
+    meets: (m) => isClear(m.act) && topRole(m.on) === 'oil' && topLayer(m.on)?.act.family !== 'salve',
+  },
+  'over-salve': {
+    severity: 'stop',
+    remedies: [{ operation: 'wipe-spirits' }],
+    meets: (m) =>
+      topLayer(m.on)?.act.family === 'salve' &&
+      m.on.ownOil &&
+      getOperation(m.act.operation).layer !== undefined &&
+      m.act.family !== 'salve' &&
+      getFamily(m.act.family ?? 'salve').role !== 'wax',
+  },
+  'wax-over-fresh-oil': {
+    severity: 'caution',
+    remedies: [{ operation: 'cure' }],
+    instead: true,
+    source: 'practice',
+    meets: (m) =>
+      (m.act.operation === 'clear-wax' || tints(m.act)) &&
+      topRole(m.on) === 'oil' &&
+      topLayer(m.on)?.act.family !== 'salve' &&
+      m.on.ownOil,
   },
   'oil-cannot-soak': {
     severity: 'caution',
-    remedies: [{ operation: 'clear-wax', family: 'clear-wax' }],
+    remedies: [{ operation: 'clear-wax' }],
+    instead: true,
     source: 'practice',
-    meets: (m) => m.act.operation === 'oil' && hasRole(m.on, 'clear') && topLayer(m.on)?.role === 'clear',
+    meets: (m) => {
+      if (m.act.operation !== 'oil' && m.act.operation !== 'salve') return false
+      const below = m.on.layers.findLast(({ role }) => role !== 'oil')
+      if (!below) return false
+      if (below.role === 'wax') return m.act.operation === 'oil' || m.act.family === 'salve'
+      return below.role === 'clear' || (below.role === 'paint' && !getFamily(below.act.family ?? 'clay').thirsty)
+    },
   },
   'thirsty-under-hard-clear': {
     severity: 'caution',
-    remedies: [{ operation: 'clear-coat', family: 'hard-clear' }],
+    remedies: [{ operation: 'clear-coat', family: 'water-clear', film: 'thin', reason: 'thirsty-first' }],
     meets: (m) =>
       m.act.operation === 'clear-coat' &&
       m.act.family === 'hard-clear' &&
@@ -68,6 +79,7 @@ export const sealingRules = {
   'gilding-under-topcoat': {
     severity: 'caution',
     remedies: [{ operation: 'metallic-wax', family: 'metallic-wax' }],
+    instead: true,
     meets: (m) => isTopcoat(m.act) && m.on.layers.some(({ act }) => act.operation === 'metallic-wax'),
   },
   'gilding-on-raw-wax': {
@@ -76,18 +88,50 @@ export const sealingRules = {
     source: 'practice',
     meets: (m) => m.act.operation === 'metallic-wax' && (m.on.unbuffed || m.on.excess !== 'none'),
   },
+  'buffed-over-excess': {
+    severity: 'caution',
+    remedies: [{ operation: 'wax-off' }],
+    meets: (m) => m.act.operation === 'buff' && m.on.excess === 'wax',
+  },
   'nothing-to-rub': {
     severity: 'caution',
-    remedies: [{ operation: 'clear-wax', family: 'clear-wax' }],
+    remedies: [{ operation: 'clear-wax' }],
+    instead: true,
     source: 'practice',
     meets: (m) =>
       (m.act.operation === 'wax-off' && m.on.excess !== 'wax') ||
       (m.act.operation === 'wipe-oil' && m.on.excess !== 'oil') ||
-      (m.act.operation === 'buff' && !m.on.unbuffed),
+      // what shows prints is rested and buffed again
+      (m.act.operation === 'buff' && !hasRole(m.on, 'wax')),
   },
-  'oily-rags': {
+  'caution-missing': {
     severity: 'stop',
     remedies: [],
-    meets: (m) => ragsBurn(m.act) && !m.act.cautions.includes('rags'),
+    instead: true,
+    meets: (m) => mustSay(m).some((caution) => !m.act.cautions.includes(caution)),
+  },
+  'gilding-on-open-paint': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => {
+      const paint = lastPaint(m.on)
+      return (
+        m.act.operation === 'metallic-wax' &&
+        topLayer(m.on) === paint &&
+        getFamily(paint?.act.family ?? 'latex').needsTopcoat === true
+      )
+    },
   },
 } as const satisfies Record<string, MeetingRule>
+
+/** What an operation's own table says of harm must stand at the step; a blade in the hand is told with its stripper. */
+const silentOn: Partial<Record<OperationCode, readonly CautionCode[]>> = { scrape: ['blade'] }
+function mustSay(m: Meeting): CautionCode[] {
+  const own = (getOperation(m.act.operation).cautions ?? []).filter(
+    (code) => code !== 'lifting' && !silentOn[m.act.operation]?.includes(code),
+  )
+  const wet = /\bwet\b/.test(m.act.grit ?? '')
+  const said = wet ? own.filter((code) => code !== 'dust') : own
+  return leadUnder(m) && own.some((code) => code === 'dust' || code === 'solvent' || code === 'blade') ? [...said, 'lead'] : said
+}

@@ -1,7 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
-import { chooseTopcoat, type FinishablePart, type FinishWish, looksOf, planFinish, withWindows } from './planFinish'
-import { findRefusal } from './refusals'
+import { chooseTopcoat, looksOf } from '@/core/finish/lines'
+import { findRefusal } from '@/core/finish/refusals'
+import { withWindows } from '@/core/finish/step'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { planFinish } from './planFinish'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 1 }
 const wish = (over: Partial<FinishWish> = {}): FinishWish => ({

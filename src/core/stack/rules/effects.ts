@@ -1,0 +1,185 @@
+/** Effects: crackle, washes, glazes, resist, tape, texture. Source: the craft, on looks. */
+import { getFamily, isPaint } from '@/core/craft/families'
+import { isTopcoat, kindOf, topLayer } from '@/core/stack/surface'
+import { isCoat, isEffect, lastPaint, paintsOn, rewetsFreely, sealedAbove, topIs, waterShare } from './ask'
+import type { Meeting, MeetingRule } from './rule'
+
+const apart = ({ looks }: Meeting) => looks.some((look) => look.apart)
+/** A look that wants its resist painted over. */
+const resists = ({ looks }: Meeting) => looks.some((look) => look.recipe.some(({ operation }) => operation === 'resist'))
+const isStencilled = ({ act }: Meeting) => act.operation === 'dry-brush' && /stencil and/.test(act.applicator ?? '')
+const cracks = ['clay', 'chalk-style', 'chalk-mineral', 'latex', 'home-chalky']
+
+export const effectRules = {
+  'crackle-without-medium': {
+    severity: 'stop',
+    remedies: [{ operation: 'crackle-medium', family: 'crackle-medium' }],
+    instead: true,
+    meets: (m) => m.act.operation === 'crackle-coat' && !topIs(m.on, 'crackle-medium'),
+  },
+  'crackle-wrong-paint': {
+    severity: 'stop',
+    remedies: [{ operation: 'crackle-coat' }],
+    instead: true,
+    meets: (m) =>
+      topIs(m.on, 'crackle-medium') && m.act.family !== null && isPaint(m.act.family) && !cracks.includes(m.act.family),
+  },
+  'medium-thin': {
+    severity: 'caution',
+    remedies: [{ operation: 'crackle-medium', family: 'crackle-medium' }],
+    instead: true,
+    meets: (m) => m.act.operation === 'crackle-medium' && m.act.film === 'thin',
+  },
+  // what lies on a medium tears, wanted or not
+  'coat-over-medium': {
+    severity: 'stop',
+    remedies: [
+      { operation: 'scuff', grit: '180', reason: 'crackle-shrinks' },
+      { operation: 'dust-off' },
+      { operation: 'seal-between' },
+    ],
+    meets: (m) => topIs(m.on, 'crackle-medium') && (isCoat(m.act) || isEffect(m.act)) && m.act.operation !== 'crackle-coat',
+  },
+  'crackle-covered': {
+    severity: 'stop',
+    remedies: [],
+    instead: true,
+    meets: (m) => topIs(m.on, 'crackle-coat') && (isCoat(m.act) || m.act.operation === 'blend'),
+  },
+  'wash-on-raw-crackle': {
+    severity: 'caution',
+    remedies: [{ operation: 'seal-between' }],
+    source: 'practice',
+    meets: (m) =>
+      topIs(m.on, 'crackle-coat') &&
+      (m.act.operation === 'wash' || m.act.operation === 'glaze' || m.act.operation === 'spray-runs'),
+  },
+  'crackle-back-brushed': {
+    severity: 'stop',
+    remedies: [{ operation: 'smooth' }, { operation: 'crackle-medium', family: 'crackle-medium' }, { operation: 'crackle-coat' }],
+    instead: true,
+    meets: (m) => m.act.operation === 'crackle-coat' && (m.act.marks?.includes('back-brushed') ?? false),
+  },
+  'crackle-worn-wet': {
+    severity: 'caution',
+    remedies: [{ operation: 'smooth', grit: '220' }],
+    instead: true,
+    source: 'practice',
+    meets: (m) => m.act.operation === 'wet-distress' && topIs(m.on, 'crackle-coat'),
+  },
+  'wash-lifts-base': {
+    severity: 'stop',
+    remedies: [{ operation: 'seal-between' }],
+    meets: (m) => {
+      const base = lastPaint(m.on)
+      return (
+        m.act.operation === 'wash' &&
+        base !== undefined &&
+        !isEffect(base.act) &&
+        apart(m) &&
+        rewetsFreely(base) &&
+        !sealedAbove(m.on, base)
+      )
+    },
+  },
+  'wash-neat': {
+    severity: 'caution',
+    remedies: [{ operation: 'wash' }],
+    instead: true,
+    meets: (m) =>
+      m.act.operation === 'wash' && m.act.family !== null && getFamily(m.act.family).role === 'paint' && waterShare(m.act) === 0,
+  },
+  'glaze-neat': {
+    severity: 'caution',
+    remedies: [{ operation: 'glaze', family: 'glaze' }],
+    instead: true,
+    meets: (m) => m.act.operation === 'glaze' && m.act.family !== 'glaze' && !/glaze/i.test(m.act.mix ?? ''),
+  },
+  'nothing-to-lay-down': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.operation === 'knock-down' && !m.on.peaks,
+  },
+  // what re-wets is sealed before it is masked: the next colour lifts it beside the mask
+  'open-under-resist': {
+    severity: 'stop',
+    remedies: [{ operation: 'seal-between' }],
+    meets: (m) => {
+      const base = lastPaint(m.on)
+      return (
+        (m.act.operation === 'resist' || m.act.operation === 'tape' || isStencilled(m)) &&
+        apart(m) &&
+        m.method.layers === 'apart' &&
+        rewetsFreely(base) &&
+        !sealedAbove(m.on, base)
+      )
+    },
+  },
+  'resist-on-nothing': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.operation === 'resist' && paintsOn(m.on).length === 0,
+  },
+  'resist-wiped-first': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) =>
+      m.act.operation === 'remove-resist' &&
+      m.ahead.some(({ operation }) => operation === 'dry-distress' || operation === 'wet-distress') &&
+      m.on.resist === 'covered',
+  },
+  'resist-uncovered': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.operation === 'remove-resist' && m.on.resist === 'on' && resists(m),
+  },
+  'resist-under-topcoat': {
+    severity: 'stop',
+    remedies: [{ operation: 'remove-resist' }],
+    meets: (m) => m.on.resist !== 'none' && (isTopcoat(m.act) || m.act.operation === 'seal-between'),
+  },
+  'resist-under-other-work': {
+    severity: 'stop',
+    remedies: [{ operation: 'remove-resist' }],
+    meets: (m) => m.on.resist === 'on' && isCoat(m.act) && !resists(m),
+  },
+  'tape-under-topcoat': {
+    severity: 'stop',
+    remedies: [{ operation: 'pull-tape' }],
+    meets: (m) => m.on.taped !== 'none' && isTopcoat(m.act),
+  },
+  // tape that outlines nothing: more of the ground goes over it, or another finish begins
+  'tape-under-base': {
+    severity: 'caution',
+    remedies: [{ operation: 'pull-tape' }],
+    meets: (m) =>
+      m.on.taped !== 'none' &&
+      (m.act.operation === 'smooth' ||
+        m.act.operation === 'scuff' ||
+        (isCoat(m.act) && m.act.colour !== null && m.act.colour.hex === lastPaint(m.on)?.act.colour?.hex && m.on.taped === 'on')),
+  },
+  'tape-pulled-early': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.operation === 'pull-tape' && m.on.taped === 'on' && m.ahead.some(isCoat),
+  },
+  'tape-on-weave': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.operation === 'tape' && kindOf(m.part) === 'fabric',
+  },
+  'flakes-under-coat': {
+    severity: 'stop',
+    remedies: [{ operation: 'brush-off-flakes' }, { operation: 'dust-off' }],
+    meets: (m) =>
+      m.on.flakes &&
+      (isTopcoat(m.act) || (isCoat(m.act) && m.act.family !== 'casein') || m.act.operation === 'block-prime') &&
+      (m.looks.some(({ chips }) => chips) || topLayer(m.on)?.act.family === 'casein'),
+  },
+} as const satisfies Record<string, MeetingRule>

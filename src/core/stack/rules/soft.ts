@@ -1,0 +1,56 @@
+/** Cloth and leather. Source: the craft, on looks; what was settled of materials. */
+import { isPainted, kindOf } from '@/core/stack/surface'
+import { abrasive, gritOf, isClear, isPrimer, isSoft, misted, thinned, waterShare } from './ask'
+import type { MeetingRule } from './rule'
+
+export const softRules = {
+  'fabric-pile': {
+    severity: 'stop',
+    remedies: [{ operation: 'upholster' }],
+    instead: true,
+    meets: (m) => kindOf(m.part) === 'pile' && isPainted(m.act),
+  },
+  'cloth-wrong-product': {
+    severity: 'stop',
+    remedies: [],
+    instead: true,
+    meets: (m) =>
+      isSoft(m.part) && (m.act.family === 'alkyd' || m.act.family === 'hard-clear' || isClear(m.act) || isPrimer(m.act)),
+  },
+  'cloth-abraded': {
+    severity: 'stop',
+    remedies: [],
+    instead: true,
+    meets: (m) => isSoft(m.part) && (m.act.operation === 'scrape' || (abrasive.includes(m.act.operation) && gritOf(m.act) < 400)),
+  },
+  'cloth-degreased': {
+    severity: 'advice',
+    remedies: [{ operation: 'clean', family: 'soap' }],
+    instead: true,
+    meets: (m) => isSoft(m.part) && m.act.operation === 'clean' && m.act.family === 'degreaser',
+  },
+  'fabric-dry': {
+    severity: 'caution',
+    remedies: [{ operation: 'mist-fabric' }],
+    meets: (m) => m.act.operation === 'fabric-coat' && !m.on.misted && m.on.layers.length === 0,
+  },
+  'cloth-thick': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.operation === 'fabric-coat' && (m.act.film === 'heavy' || waterShare(m.act) === 0),
+  },
+  'leather-diluted-first': {
+    severity: 'stop',
+    remedies: [{ operation: 'coat' }],
+    instead: true,
+    meets: (m) =>
+      kindOf(m.part) === 'leather' && isPainted(m.act) && m.on.layers.length === 0 && (thinned(m.act) || misted(m.act)),
+  },
+  'leather-thick-first': {
+    severity: 'caution',
+    remedies: [{ operation: 'coat' }],
+    instead: true,
+    meets: (m) => kindOf(m.part) === 'leather' && isPainted(m.act) && m.on.layers.length === 0 && m.act.film !== 'thin',
+  },
+} as const satisfies Record<string, MeetingRule>
