@@ -136,7 +136,7 @@ test('a music cabinet goes from the door to the sale, and every figure is as wor
   // at the bench
   await took(page, 'Clean off grease and polish', '30')
   await took(page, 'Rinse with plain water', '10 min')
-  await took(page, 'Scuff along the grain', '15')
+  await took(page, 'Scuff until nothing shines', '15')
   await took(page, 'Dust off, then a tack cloth', '5')
   await partWay(page)
     .getByRole('button', { name: /^Start: Coat 1 of 2/ })

@@ -113,7 +113,7 @@ export async function addParts(
   await client.query(
     `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, polish,
        slips, found_colour)
-     select id, $2, $3, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, polish, slips, "foundColour"
+     select id, $2, $3, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, coalesce(polish, 'unknown'), coalesce(slips, false), "foundColour"
      from jsonb_to_recordset($1::jsonb) as p(id uuid, position int, name text, kind text, count int, substrate text,
        existing text, lead text, use text, bleeds boolean, knots int, polish text, slips boolean, "foundColour" text)`,
     [JSON.stringify(parts.map(({ surfaces: _, ...part }, index) => ({ ...part, position: from + index }))), studioId, pieceId],

@@ -59,6 +59,7 @@ export const conflictWords: Record<ConflictCode, string> = {
   'caution-missing': 'This step can hurt somebody, and nobody is told how.',
   'coarse-last-rub': 'Too coarse for a rub between coats: the scratches will show.',
   'steps-of-the-look': 'A coat or step of this look is missing.',
+  'one-coat-few': 'One coat fewer than this colour usually takes: it may do.',
   'low-contrast': 'The two colours are close: the wear will hardly show.',
   'excess-left': 'What is left of wax or oil never hardens.',
   unbuffed: 'The wax is not buffed: prints will show.',

@@ -58,6 +58,8 @@ export const reasonWords: Record<ReasonCode, string> = {
   'own-film': 'What you laid shines: it wants a key before another coat.',
   'high-points': 'Rubbed on the high points, the cracks stand out.',
   reveal: 'Rubbed back after a night: this brings the colours out.',
+  'even-water': 'Damp all over, it dries all over: the mark goes with the rest.',
+  'runs-free': 'What rubs is eased and waxed, never painted.',
   key: 'Fine roughness for the coat to grip.',
   'bare-for-look': 'The wood shows through this look, so the old finish comes off.',
   soften: 'While it is soft; dried stripper must be put on again.',

@@ -37,9 +37,8 @@ export async function growByMending(client: Client, studio: Studio, entered: z.o
   if (!remedy || !plan) return
   const ahead = aheadOn(current)
   const method = { ...studio.method, ...plan.departures }
-  const steps = mend(remedy, factsOf(current.part), { ...plan, seal: plan.seal ?? undefined }, doneOn(current), ahead, method)
+  const steps = mend(remedy, factsOf(current.part), { ...plan, seal: plan.seal ?? undefined }, doneOn(current), ahead, method, entryId)
   if (stepIds.length < steps.length) throw new Refused('not-whole')
-  const added = steps.length - ahead.length
   await addPlan(client, studio.id, partId, {
     ...plan,
     id: planId,
@@ -48,7 +47,7 @@ export async function growByMending(client: Client, studio: Studio, entered: z.o
       ...step,
       id: stepIds[position] as string,
       position,
-      mends: position < added ? entryId : (step.mends ?? null),
+      mends: step.mends ?? null,
     })),
   })
 }

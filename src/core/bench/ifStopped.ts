@@ -1,11 +1,11 @@
 /** What it would cost to put the tools down until a moment: each window that would be gone by then, and the work that follows. */
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { PastCode } from '@/core/craft/windows'
-import { costOfMissing, remedyOf } from '@/core/finish/missed'
 import type { Instant } from '@/core/measure/named'
-import { factsOf } from '@/core/piece/facts'
+import { doneOn, factsOf } from '@/core/piece/facts'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
+import { costOfMissing, remedyOf } from '@/core/plan/missed'
 
 export interface Missed {
   journey: Journey
@@ -32,7 +32,7 @@ export function ifStopped(journeys: readonly Journey[], nowMs: number, untilMs: 
         if (at <= nowMs || at >= untilMs) return []
         const past = window.label.past ?? null
         const wish = { ...plan, seal: plan.seal ?? undefined }
-        const minutes = past ? costOfMissing(past, next, factsOf(part.part), wish) : 0
+        const minutes = past ? costOfMissing(past, next, { part: factsOf(part.part), wish, done: doneOn(part) }) : 0
         return [{ journey, part, step: next, closes, past, minutes, remedy: past && remedyOf[past] }]
       }),
     )

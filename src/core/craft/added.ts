@@ -24,6 +24,7 @@ const usual: Partial<Record<OperationCode, Omit<RecipeLine, 'operation'>>> = {
   'block-prime': primers.bleeding,
   'adhesion-prime': primers.slick,
   'seal-between': { phase: 'between', family: 'water-clear', applicator: 'foam brush', reason: 'keep-apart' },
+  'crackle-medium': { phase: 'medium', family: 'crackle-medium', applicator: 'soft brush', reason: 'crackle-shrinks' },
   'mist-fabric': { phase: 'base', applicator: 'mister', reason: 'cloth-drinks' },
   'remove-resist': { phase: 'wear', applicator: 'cloths, often changed', reason: 'resist-defeats-clear' },
   'pull-tape': { phase: 'top', reason: 'tape-damp' },

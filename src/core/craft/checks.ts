@@ -4,8 +4,8 @@ import type { RemedyCode } from './remedies'
 
 const likely: Record<CheckCode, readonly RemedyCode[]> = {
   dry: [],
-  clean: [],
-  'no-shine': [],
+  clean: ['still-dirty'],
+  'no-shine': ['still-shiny'],
   'no-dust': [],
   'raking-light': ['runs', 'brush-marks', 'drips', 'bleed-through'],
   bleed: ['bleed-through'],
@@ -13,8 +13,8 @@ const likely: Record<CheckCode, readonly RemedyCode[]> = {
   fingerprint: ['wax-prints', 'wax-dull'],
   'rag-drag': ['wax-tacky', 'oil-tacky'],
   'lap-marks': ['lap-marks', 'drips', 'glaze-too-strong'],
-  'no-residue': [],
-  'runs-right': [],
+  'no-residue': ['residue-left'],
+  'runs-right': ['binds'],
   scratch: ['peels'],
   sealed: ['water-mark'],
   straight: ['ragged-edges'],

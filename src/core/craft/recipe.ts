@@ -124,5 +124,7 @@ export const reasonCodes = [
   'sheen',
   'gilding-last',
   'oil-feeds',
+  'even-water',
+  'runs-free',
 ] as const
 export type ReasonCode = (typeof reasonCodes)[number]

@@ -1,4 +1,5 @@
 /** What goes wrong, and the way back: each mistake with its cause, and the steps that mend it. */
+import type { OperationCode } from '@/core/craft/operations'
 import { colourRemedies } from '@/core/craft/remedies/colour'
 import { effectRemedies } from '@/core/craft/remedies/effect'
 import type { Remedy } from '@/core/craft/remedies/remedy'
@@ -10,4 +11,15 @@ export type RemedyCode = keyof typeof remedies
 export const remedyCodes = Object.keys(remedies) as RemedyCode[]
 export function getRemedy(code: RemedyCode): Remedy {
   return remedies[code]
+}
+
+interface Doing {
+  operation: OperationCode
+}
+/** Whether a mistake can show on a part where this was done and that is still to come. */
+export function canShow(code: RemedyCode, done: readonly Doing[], ahead: readonly Doing[] = []): boolean {
+  const { after, ahead: before }: Remedy = getRemedy(code)
+  const among = (asked: readonly OperationCode[] | undefined, acts: readonly Doing[]) =>
+    !asked || acts.some(({ operation }) => asked.includes(operation))
+  return among(after, done) && among(before, ahead)
 }

@@ -46,14 +46,16 @@ const night = 720
 const wornBack: readonly OperationCode[] = ['wet-distress', 'dry-distress']
 
 export const windowRows: readonly Row[] = [
+  // what will be washed off with the stripper needs no rest
+  { after: ['rinse'], before: ['strip'], window: {} },
   { after: ['rinse'], on: ['fabric', 'leather'], window: { opens: [night, night] } },
   { after: ['rinse', 'neutralise'], window: { clock: 'evaporation', opens: [120, 240] } },
   { after: ['clean'], before: ['rinse'], window: {} },
-  // dissolved wax is wiped while it is wet; what will be washed off with the stripper needs no rest
+  // dissolved wax is wiped while it is wet
   { after: ['dewax'], before: ['wipe-spirits', 'dewax'], window: {} },
-  { after: ['rinse'], before: ['strip'], window: {} },
   { after: ['dewax', 'wipe-spirits'], window: { clock: 'reaction', opens: [30, 60], source: 'practice' } },
   { after: ['strip'], window: { clock: 'reaction', opens: [10, 15], closes: [30, 45], past: 're-apply' } },
+  { after: ['fill'], window: { clock: 'reaction', opens: [30, 120] } },
   { after: ['knotting', 'block-prime', 'adhesion-prime'], window: { from: 'recoat' } },
   {
     after: ['texture-coat'],

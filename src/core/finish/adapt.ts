@@ -18,26 +18,22 @@ interface Adaptation {
 
 const kindOf = ({ substrate }: FinishablePart) => getSubstrate(substrate).kind
 const wetRub = { grit: 'wet, 320', applicator: 'wet abrasive by hand, slurry wiped up' }
+/** The ground is treated one way, what lies on it another. */
+const onGround =
+  (ground: Change, above: Change) =>
+  ({ phase }: Line): Change =>
+    phase === 'prep' ? ground : above
+const clothsAlone = { applicator: 'cloths and spirits, no wool' }
 const byHand = { grit: '220', applicator: 'abrasive by hand, lightly' }
 const degreased = (line: Line): Change => (line.family === 'degreaser' ? { family: 'soap' } : {})
 
-/** Asked in order; what an earlier one leaves out stays out. */
+/** Asked in order, the later on top of the earlier; what is left out stays out. */
 const adaptations: readonly Adaptation[] = [
-  // lead is covered, not rubbed off: a wet key, no wool, no dust
-  {
-    on: mayHoldLead,
-    lines: {
-      scuff: { ...wetRub, reason: 'wet-key' },
-      sand: { ...wetRub, operation: 'scuff', reason: 'wet-key' },
-      smooth: { grit: 'wet, 400', applicator: 'wet abrasive by hand, slurry wiped up' },
-      dewax: null,
-    },
-  },
   // veneer takes one light pass by hand, and no blade
   {
     on: ({ substrate }) => getSubstrate(substrate).veneer === true,
     lines: {
-      sand: veneerPass,
+      sand: onGround(veneerPass, { grit: '220' }),
       scuff: veneerPass,
       'dry-distress': byHand,
       scrape: { applicator: 'fine wire wool and spirits' },
@@ -48,20 +44,22 @@ const adaptations: readonly Adaptation[] = [
     on: (part) => kindOf(part) === 'cane',
     lines: {
       smooth: null,
-      sand: null,
+      sand: onGround(null, { grit: undefined, applicator: 'scuffing pad, lightly' }),
       scuff: { grit: undefined, applicator: 'scuffing pad, lightly' },
       'dry-distress': { grit: undefined, applicator: 'scuffing pad, where hands wear it' },
-      dewax: null,
+      dewax: clothsAlone,
     },
   },
   // slick things are scuffed, not sanded; bare glass takes neither
   {
     on: (part) => kindOf(part) === 'slick',
     lines: {
-      sand: { operation: 'scuff', grit: '180–220', reason: 'key' },
+      sand: onGround({ operation: 'scuff', grit: '180–220', reason: 'key' }, {}),
       scuff: (line) => ({ grit: line.grit ?? '180–220' }),
     },
   },
+  // heat cracks the one and melts the other
+  { on: ({ substrate }) => substrate === 'glass' || substrate === 'plastic', lines: { 'heat-gun': null } },
   { on: ({ substrate, existing }) => substrate === 'glass' && existing === 'bare', lines: { scuff: null } },
   // cloth and leather: soap and water, nothing coarser than 400
   {
@@ -73,9 +71,24 @@ const adaptations: readonly Adaptation[] = [
       }),
       scuff: null,
       sand: null,
-      dewax: null,
+      dewax: clothsAlone,
+      'dry-distress': { grit: '400' },
+      'block-prime': null,
+      'adhesion-prime': null,
       smooth: { grit: '400' },
       'clear-wax': { applicator: 'wax brush, worked in generously' },
+    },
+  },
+  // lead is covered, not rubbed off: a wet key, no wool, no dust
+  {
+    on: mayHoldLead,
+    lines: {
+      scuff: { ...wetRub, reason: 'wet-key' },
+      sand: onGround({ ...wetRub, operation: 'scuff', reason: 'wet-key' }, wetRub),
+      // water would lift what is not sealed yet: between its coats of colour nothing is rubbed
+      smooth: ({ phase }) => (phase === 'seal' || phase === 'wear' ? { ...wetRub, grit: 'wet, 400' } : null),
+      'dry-distress': { grit: 'wet, 320', applicator: 'wet abrasive by hand, slurry wiped up' },
+      dewax: clothsAlone,
     },
   },
 ]

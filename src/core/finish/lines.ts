@@ -1,5 +1,5 @@
 /** A wish as lines of work: which looks, which topcoat, how many coats of each colour. Pure. */
-import { type Cover, coverFor } from '@/core/craft/colour'
+import { type Cover, coverFor, hidesBadly, lchOf } from '@/core/craft/colour'
 import type { FamilyCode } from '@/core/craft/families'
 import { getLook, type Look } from '@/core/craft/looks'
 import { type HouseMethod, methodAllows } from '@/core/craft/method'
@@ -70,6 +70,15 @@ export function timesOf(line: RecipeLine, use: UseCode, seal: TopcoatCode, cover
   return line.times ?? 1
 }
 
+/** A strong mid-tone may cover in one. */
+const oneCovers = (hex: string | undefined) => hex !== undefined && !hidesBadly(hex) && lchOf(hex).lightness > 0.3
+/** As few as may do. */
+export function leastOf({ operation, times }: RecipeLine, full: number, hex: string | undefined): number {
+  if (operation === 'fabric-coat') return 2
+  if (operation === 'wash') return 1
+  return times === 'by-colour' && full <= 2 && oneCovers(hex) ? 1 : full
+}
+
 /** Whether a line is worked with this paint, in this house. */
 export const lineApplies = (line: RecipeLine, paint: FamilyCode, method: HouseMethod): boolean =>
   (!line.onlyFor || line.onlyFor.includes(paint)) && !line.notFor?.includes(paint) && methodAllows(line.school, method)
@@ -84,7 +93,7 @@ export function colourLines(
   cover: Partial<Record<Slot, Cover>>,
 ): Line[] {
   const fits = (line: RecipeLine) => lineApplies(line, wish.paint, method)
-  const worked = recipe.filter(fits).flatMap((line) => {
+  return recipe.filter(fits).flatMap((line) => {
     const of = timesOf(line, part.use, seal, cover)
     // a clear more than the use asks for at least is a choice
     const needed = line.times === 'by-use' ? (getTopcoat(seal).least[part.use] ?? of) : of
@@ -93,6 +102,4 @@ export function colourLines(
       { ...line, ...(k === 0 && firstOf(line)), ...(k >= needed && { optional: true }), coat: { number: k + 1, of } },
     ]).flat()
   })
-  // a surface just dusted needs no second dusting
-  return worked.filter(({ operation }, k) => operation !== 'de-lint' || worked[k - 1]?.operation !== 'dust-off')
 }

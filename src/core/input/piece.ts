@@ -12,7 +12,19 @@ import { topcoatCodes } from '@/core/craft/topcoats'
 import { outcomes, severities } from '@/core/log/entry'
 import { concernCodes } from '@/core/piece/leaving'
 import { sources } from '@/core/piece/piece'
-import { colourHex, day, type House, id, instant, money, neededMoney, optionalDay, optionalMoney, optionalWords, words } from './fields'
+import {
+  colourHex,
+  day,
+  type House,
+  id,
+  instant,
+  money,
+  neededMoney,
+  optionalDay,
+  optionalMoney,
+  optionalWords,
+  words,
+} from './fields'
 import { surface, wholeCount } from './surface'
 
 export const partInput = (house: House) =>

@@ -5,15 +5,16 @@
  * re-planning with the log, mending with the log and the remedy first.
  */
 import { addedLine, type RemedyStep } from '@/core/craft/added'
-import { readGrit } from '@/core/craft/grit'
 import type { HouseMethod } from '@/core/craft/method'
+import type { OperationCode } from '@/core/craft/operations'
 import { getTopcoat } from '@/core/craft/topcoats'
 import { colourLines, type Line } from '@/core/finish/lines'
 import { type PlannedStep, toSteps, withWindows } from '@/core/finish/step'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { afterAct } from '@/core/stack/afterAct'
 import { type Conflict, intentOf, rulesEnded, rulesMet } from '@/core/stack/checkStack'
 import type { ConflictCode, Intent } from '@/core/stack/rules'
-import { type Act, afterAct, foundSurface, type SurfaceState } from '@/core/stack/surface'
+import { type Act, foundSurface, type SurfaceState } from '@/core/stack/surface'
 
 export interface Wanted<T extends PlannedStep> {
   part: FinishablePart
@@ -25,6 +26,8 @@ export interface Wanted<T extends PlannedStep> {
   wanted: readonly T[]
   /** rules that the painter departs from: nothing is put in for them, and their conflicts stand */
   departed?: readonly ConflictCode[]
+  /** the first wanted steps are of a repair that takes this share of the part, and so does what they ask for */
+  small?: { share: number; until: number }
 }
 export interface Completed<T extends PlannedStep> {
   steps: (T | PlannedStep)[]
@@ -40,40 +43,103 @@ interface Waiting<T> {
   /** rules whose remedy went in before it already */
   asked: ReadonlySet<ConflictCode>
   depth: number
+  /** of the part that it is worked on */
+  share: number
+  /** asked for by no rule: what was wanted may have lost its reason */
+  mayDrop: boolean
 }
 
 /** What is wanted with all that must come before, between and after it. */
-export function complete<T extends PlannedStep>({ part, wish, method, done, wanted, departed = [] }: Wanted<T>): Completed<T> {
+export function complete<T extends PlannedStep>(asked: Wanted<T>): Completed<T> {
+  const { part, wish, method, done, wanted, departed = [], small } = asked
   const intent = intentOf(part, wish, [...done, ...wanted], method)
   const steps: (T | PlannedStep)[] = []
   const stops: Conflict[] = []
   let on = done.reduce(afterAct, foundSurface(part))
-  let waiting: Waiting<T | PlannedStep>[] = wanted.map((act) => ({ act, asked: new Set(), depth: 0 }))
-  while (waiting[0]) {
-    const { act, asked, depth } = waiting[0]
-    const ahead = waiting.slice(1).map((each) => each.act)
-    const index = done.length + steps.length
-    const met = rulesMet({ ...intent, act, index, on, ahead })
-    const mended = met.find(
-      ([code, rule]) =>
-        !rule.instead && rule.remedies.length > 0 && !asked.has(code) && !departed.includes(code) && depth < deepest,
-    )
-    const remedy = mended && remedySteps(mended[0], mended[1].remedies, intent, on, mended[1].optional)
-    if (mended && remedy) {
-      waiting[0] = { act, asked: new Set([...asked, mended[0]]), depth }
-      waiting = [...remedy.map((step) => ({ act: step, asked: new Set<ConflictCode>(), depth: depth + 1 })), ...waiting]
-      continue
+  const lay = (queue: Waiting<T | PlannedStep>[]) => {
+    let waiting = queue
+    while (waiting[0]) {
+      const [first, ...later] = waiting
+      const { act, depth, share, mayDrop } = first
+      if (mayDrop && isPointless(act, on, steps.at(-1))) {
+        waiting = later
+        continue
+      }
+      const index = done.length + steps.length
+      const met = rulesMet({ ...intent, act, index, on, ahead: later.map((each) => each.act) })
+      const [code, rule] =
+        met.find(
+          ([met, { instead, remedies }]) =>
+            !instead && remedies.length > 0 && !first.asked.has(met) && !departed.includes(met) && depth < deepest,
+        ) ?? []
+      if (code && rule) {
+        const remedy = remedySteps(code, rule.remedies, scaled(intent, share), on, rule.optional)
+        waiting = [
+          ...remedy.map((step) => ({ act: step, asked: new Set<ConflictCode>(), depth: depth + 1, share, mayDrop: false })),
+          { ...first, asked: new Set([...first.asked, code]) },
+          ...later,
+        ]
+        continue
+      }
+      for (const [still, { severity, remedies }] of met)
+        if (severity === 'stop') stops.push({ code: still, severity, remedies, acts: [steps.length] })
+      steps.push(act)
+      on = afterAct(on, act, index)
+      waiting = later
     }
-    for (const [code, { severity, remedies }] of met)
-      if (severity === 'stop') stops.push({ code, severity, remedies, acts: [steps.length] })
-    steps.push(act)
-    on = afterAct(on, act, index)
-    waiting = waiting.slice(1)
   }
-  const ends = endingSteps(intent, on, [...done, ...steps], departed)
-  const whole = withWindows([...steps, ...ends.steps], part, method)
-  return { steps: whole, stops: [...stops, ...ends.stops] }
+  const repairs = small?.until ?? 0
+  lay(
+    wanted.map((act, k) => ({
+      act,
+      asked: new Set<ConflictCode>(),
+      depth: 0,
+      share: k < repairs ? (small?.share ?? 1) : 1,
+      mayDrop: k >= repairs,
+    })),
+  )
+  const share = small?.share ?? 1
+  const ended = new Set<ConflictCode>(departed)
+  for (;;) {
+    const wrong = rulesEnded({ ...intent, acts: [...done, ...steps], on })
+    const [code, rule] =
+      wrong.find(([code, { instead, severity }]) => !instead && severity !== 'advice' && !ended.has(code)) ?? []
+    if (!code || !rule) {
+      for (const [still, { severity, remedies }] of wrong)
+        if (severity === 'stop') stops.push({ code: still, severity, remedies, acts: [] })
+      break
+    }
+    ended.add(code)
+    lay(
+      remedySteps(code, rule.remedies, scaled(intent, share), on).map((act) => ({
+        act,
+        asked: new Set<ConflictCode>(),
+        depth: 1,
+        share,
+        mayDrop: true,
+      })),
+    )
+  }
+  return { steps: withWindows(steps, part, method), stops }
 }
+
+/** What there is no longer any reason for: nothing to take off, to lay down or to brush away. */
+const pointless: Partial<Record<OperationCode, (on: SurfaceState) => boolean>> = {
+  'wax-off': ({ excess }) => excess !== 'wax',
+  'wipe-oil': ({ excess }) => excess !== 'oil',
+  buff: ({ layers }) => layers.every(({ role }) => role !== 'wax'),
+  rinse: ({ cleaner }) => !cleaner,
+  'dust-off': ({ dusty, lint }) => !dusty && !lint,
+  'de-lint': ({ dusty, lint }) => !dusty && !lint,
+  'knock-down': ({ peaks }) => !peaks,
+  'remove-resist': ({ resist }) => resist === 'none',
+  'pull-tape': ({ taped }) => taped === 'none',
+}
+const isPointless = ({ operation }: Act, on: SurfaceState, before: Act | undefined) =>
+  (pointless[operation]?.(on) ?? false) || (operation === 'smooth' && before?.operation === 'smooth')
+
+const scaled = (intent: Intent, share: number): Intent =>
+  share === 1 ? intent : { ...intent, part: { ...intent.part, areaM2: intent.part.areaM2 * share } }
 
 /** What is mended by sealing it: as this part is sealed. */
 const sealing = new Set<ConflictCode>([
@@ -84,58 +150,26 @@ const sealing = new Set<ConflictCode>([
   'too-few-clears',
 ])
 
-/** The steps of a remedy on this part; null where its material takes none of them. */
+/** The steps of a remedy on this part; none where its material takes none of them. */
 function remedySteps(
   rule: ConflictCode,
   remedies: readonly RemedyStep[],
   { part, wish, method, seal, cover }: Intent,
   on: SurfaceState,
-  optional?: boolean,
-): PlannedStep[] | null {
-  const cleaner = method.cleaner
+  optional = false,
+): PlannedStep[] {
   // wool is for wax that lies on it; its smear wants the cloth alone
   const smeared = on.wax !== 'thick' && on.layers.at(-1)?.role !== 'wax'
-  const lines = remedies.flatMap((step): readonly Line[] => {
-    if (step.operation === 'dewax' && smeared) return []
-    if (step.operation === 'clean' && method.cleaner === 'spirits')
-      return [addedLine({ operation: 'wipe-spirits', reason: 'grease-defeats-paint' })]
-    if (step.operation === 'rinse' && method.cleaner === 'spirits' && !on.cleaner) return []
-    const own = step.operation === 'clean' ? { ...step, family: cleaner } : step
-    return [{ ...addedLine(own), ...(optional && step.operation !== 'dust-off' && { optional: true }) }]
-  })
+  const asked = remedies
+    .filter(({ operation }) => operation !== 'dewax' || !smeared)
+    .map((step): Line => ({ ...addedLine(inHouse(step, method)), ...(optional && { optional }) }))
   const sealed = sealing.has(rule) ? colourLines(getTopcoat(seal).recipe, part, wish, method, seal, cover) : []
-  const steps = toSteps(part, wish, sealed.length > 0 ? sealed : lines, { method, primed: true, proves: false }).map((step) => ({
-    ...step,
-    rule,
-  }))
-  // what is rubbed wet leaves no dust
-  const kept = steps.filter(
-    ({ operation }, k) => operation !== 'dust-off' || !readGrit(steps[k - 1]?.grit, steps[k - 1]?.applicator).wet,
-  )
-  return kept.length > 0 ? kept : null
+  const lines = sealed.length > 0 ? sealed : asked
+  return toSteps(part, wish, lines, { method, primed: true, proves: false }).map((step) => ({ ...step, rule }))
 }
 
-function endingSteps(
-  intent: Intent,
-  on: SurfaceState,
-  acts: readonly (Act | PlannedStep)[],
-  departed: readonly ConflictCode[],
-): { steps: PlannedStep[]; stops: Conflict[] } {
-  const stops: Conflict[] = []
-  const steps: PlannedStep[] = []
-  let surface = on
-  for (const [code, rule] of rulesEnded({ ...intent, acts, on })) {
-    const remedy =
-      !rule.instead && !departed.includes(code) && rule.severity !== 'advice'
-        ? remedySteps(code, rule.remedies, intent, surface)
-        : null
-    const still = rulesEnded({ ...intent, acts: [...acts, ...steps], on: surface }).some(([again]) => again === code)
-    if (still && remedy) {
-      for (const step of remedy) {
-        steps.push(step)
-        surface = afterAct(surface, step, acts.length + steps.length)
-      }
-    } else if (still && rule.severity === 'stop') stops.push({ code, severity: 'stop', remedies: rule.remedies, acts: [] })
-  }
-  return { steps, stops }
+/** Cleaned as the house cleans. */
+function inHouse(step: RemedyStep, { cleaner }: HouseMethod): RemedyStep {
+  if (step.operation !== 'clean' || step.family) return step
+  return cleaner === 'spirits' ? { operation: 'wipe-spirits', reason: 'grease-defeats-paint' } : { ...step, family: cleaner }
 }

@@ -1,28 +1,51 @@
-/** A plan grown by the steps that mend a mistake: they come first, the rest of the way stays as it was. Pure. */
-import type { HouseMethod } from '@/core/craft/method'
+/**
+ * A plan grown by the steps that mend a mistake: the remedy first, then what was ahead, completed by the rules, so that what was
+ * sealed is broken where it must be, the layers come back as they were, the seal is renewed, and nothing is done twice. Pure.
+ */
+import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import type { OperationCode } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
-import { remedySteps } from '@/core/finish/remedySteps'
-import { type PlannedStep, withWindows } from '@/core/finish/step'
+import type { Remedy } from '@/core/craft/remedies/remedy'
+import type { PlannedStep } from '@/core/finish/step'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { checkStack } from '@/core/stack/checkStack'
 import type { Act } from '@/core/stack/surface'
+import { complete } from './complete'
+import { remedySteps } from './remedySteps'
 
 /** A step still ahead; one that mends names its snag. */
-type PlanAhead = PlannedStep & { mends?: string | null }
+export type PlanAhead = PlannedStep & { mends?: string | null }
 
-/**
- * The mending, then what was ahead. A coat of it is laid in the colour that lies on top of what is done, unless the repair
- * makes a look of two colours anew.
- */
+/** A step that came too late takes three times its minutes. */
+const tooLate = 3
+
+/** The mending, then what was ahead; `snag` names what the added steps mend. */
 export function mend(
   code: RemedyCode,
   part: FinishablePart,
   wish: FinishWish,
   done: readonly Act[],
   ahead: readonly PlanAhead[],
-  method: HouseMethod,
+  method: HouseMethod = defaultMethod,
+  snag: string | null = null,
 ): PlanAhead[] {
-  const top = done.findLast(({ colour }) => colour !== null)?.colour
-  const remakes = getRemedy(code).steps.some(({ paint }) => paint === 'b')
-  const mended = top && !remakes ? { ...wish, colours: { ...wish.colours, a: top } } : wish
-  return withWindows([...remedySteps(code, part, mended, method), ...ahead], part, method)
+  const { replaces = [], leaves = [], share }: Remedy = getRemedy(code)
+  const replaced = firstOf(ahead, replaces)
+  const left = ahead.filter((step) => !replaced.includes(step)).map((step) => ({ ...step, mends: step.mends ?? null }))
+  const late = replaced.find(({ operation }) => operation.endsWith('-distress'))
+  const remedy = remedySteps(code, { part, wish, method, done })
+    .filter(({ operation }) => !leaves.includes(operation) || !left.some((step) => step.operation === operation))
+    .map((step) => (late && step.operation === 'dry-distress' ? { ...step, minutes: late.minutes * tooLate } : step))
+  // what the painter had decided already stays decided
+  const departed = checkStack({ part, wish, method, acts: [...done, ...ahead] })
+    .filter(({ acts }) => acts.length === 0 || (acts.at(-1) ?? 0) >= done.length)
+    .map(({ code: known }) => known)
+  const wanted: PlanAhead[] = [...remedy.map((step) => ({ ...step, mends: snag })), ...left]
+  const { steps } = complete<PlanAhead>({ part, wish, method, done, wanted, departed, small: { share, until: remedy.length } })
+  return steps.map((step) => ('mends' in step ? step : { ...step, mends: snag }))
+}
+
+/** The first of each of these operations among the steps ahead, before anything else is laid. */
+function firstOf(ahead: readonly PlanAhead[], operations: readonly OperationCode[]): PlanAhead[] {
+  return operations.flatMap((operation) => ahead.find((step) => step.operation === operation) ?? [])
 }

@@ -8,6 +8,7 @@ import { curingOf, findStepWindow } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
 import { chooseTopcoat, coverOf, isPrimed, looksOf } from '@/core/finish/lines'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { afterAct } from './afterAct'
 import {
   type ConflictCode,
   type EndingRule,
@@ -20,7 +21,7 @@ import {
   type Severity,
   type StackEnding,
 } from './rules'
-import { type Act, afterAct, foundSurface, isLaid, type SurfaceState } from './surface'
+import { type Act, foundSurface, isLaid, type SurfaceState } from './surface'
 
 export interface Conflict {
   code: ConflictCode

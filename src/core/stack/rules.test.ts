@@ -169,7 +169,11 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     wish: oiledCasein,
     wrong: (acts) => [...acts, act('coat', { family: 'chalk-mineral', colour: pale })],
   },
-  'only-wiped': { part: { existing: 'wax' }, wrong: without('clean', 'rinse') },
+  'only-wiped': { wrong: (acts) => [act('wipe-spirits'), ...without('clean', 'rinse')(acts)] },
+  'one-coat-few': {
+    wrong: (acts) =>
+      acts.filter((each, k) => each.operation !== 'coat' || k === acts.findIndex(({ operation }) => operation === 'coat')),
+  },
   'rough-wood': { part: { existing: 'bare' }, wrong: without('sand') },
   'patch-came-off': { part: { slips: true }, wrong: without('adhesion-prime') },
   'knots-late': {

@@ -2,7 +2,6 @@
  * What a part's surface is like after each thing done to it: the state that the stack rules look at. Pure.
  */
 import { type FamilyCode, getFamily } from '@/core/craft/families'
-import { coarsest, lastOf, readGrit } from '@/core/craft/grit'
 import { mayHoldLead } from '@/core/craft/lead'
 import { type CautionCode, type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
@@ -111,120 +110,6 @@ function waxFound({ existing, polish, ...part }: FinishablePart, gentle: boolean
   const found = existing === 'wax' || polish === 'wax' || (existing === 'unknown' && polish !== 'none')
   if (!found) return 'none'
   return gentle || mayHoldLead({ lead: part.lead, existing }) ? 'smear' : 'thick'
-}
-
-const topsWithWax = (layers: readonly Laid[]) => layers.at(-1)?.role === 'wax'
-/** What is left when the wax on top has been taken off. */
-function withoutTopWax(layers: readonly Laid[]): readonly Laid[] {
-  return layers.slice(0, layers.findLastIndex(({ role }) => role !== 'wax') + 1)
-}
-
-type Change = (surface: SurfaceState, act: Act) => Partial<SurfaceState>
-const stripped: Change = ({ stripper }) =>
-  stripper === 'on' ? { stripper: 'residue', filmed: false, shiny: false, wax: 'none', oily: false, furred: true } : {}
-/** A rub of the ground or of what lies on it; wet it leaves slurry to rinse instead of dust. */
-const abrades: Change = ({ layers, abraded, resist }, act) => {
-  const grit = readGrit(act.grit, act.applicator)
-  return {
-    shiny: false,
-    sleek: false,
-    furred: false,
-    peaks: false,
-    ...(grit.wet ? { cleaner: true } : { dusty: true }),
-    // so coarse a grit takes the old finish off
-    ...(layers.length === 0 && act.operation === 'sand' && coarsest(grit) <= 100 && { filmed: false }),
-    ...(layers.length === 0 && { abraded: { times: abraded.times + 1, last: lastOf(grit) } }),
-    ...(resist === 'covered' && { resist: 'worn' as const }),
-  }
-}
-const wears: Change = (surface, act) => ({
-  ...abrades(surface, act),
-  cleaner: surface.cleaner,
-  dusty: true,
-  worn: true,
-})
-
-/** What each operation changes, beside the layer it lays. */
-const changes: Partial<Record<OperationCode, Change>> = {
-  clean: () => ({ soiled: 'clean', cleaner: true }),
-  rinse: () => ({ cleaner: false }),
-  dewax: ({ wax, layers }) => ({
-    wax: wax === 'none' && !topsWithWax(layers) ? 'none' : 'smear',
-    layers: withoutTopWax(layers),
-    excess: 'none',
-    unbuffed: false,
-  }),
-  'wipe-spirits': ({ wax, soiled }) => ({
-    wax: wax === 'thick' ? 'thick' : 'none',
-    oily: false,
-    ownOil: false,
-    soiled: soiled === 'clean' ? 'clean' : 'wiped',
-  }),
-  strip: () => ({ stripper: 'on' }),
-  scrape: (surface, act) =>
-    surface.stripper === 'on'
-      ? stripped(surface, act)
-      : { wax: surface.wax === 'none' ? 'none' : 'smear', layers: withoutTopWax(surface.layers), shiny: false, dusty: true },
-  neutralise: ({ stripper }) => ({ stripper: stripper === 'on' ? 'on' : 'none' }),
-  scuff: abrades,
-  sand: (surface, act) => ({ ...abrades(surface, act), ...(surface.layers.length > 0 && { worn: true }) }),
-  // the dust of a smoothing is taken off with it
-  smooth: (surface) => ({ sleek: false, shiny: surface.layers.length === 0 ? false : surface.shiny }),
-  'dust-off': () => ({ dusty: false, lint: false }),
-  'de-lint': () => ({ dusty: false, lint: false }),
-  knotting: ({ primed }) => ({ primed: { ...primed, knots: true } }),
-  // what blocks tannin blocks knots
-  'block-prime': ({ primed }) => ({ primed: { ...primed, bleed: true, knots: true } }),
-  'adhesion-prime': ({ primed }) => ({ primed: { ...primed, grip: true } }),
-  'texture-coat': () => ({ peaks: true }),
-  'knock-down': () => ({ peaks: false }),
-  resist: () => ({ resist: 'on' }),
-  'remove-resist': () => ({ resist: 'none' }),
-  tape: () => ({ taped: 'on' }),
-  'pull-tape': () => ({ taped: 'none' }),
-  'mist-fabric': () => ({ misted: true }),
-  'wet-distress': ({ resist }) => ({ dusty: true, worn: true, ...(resist === 'covered' && { resist: 'worn' }) }),
-  'dry-distress': wears,
-  'scrape-distress': wears,
-  'brush-off-flakes': () => ({ flakes: false, dusty: true }),
-  'clear-wax': () => ({ excess: 'wax', unbuffed: true, worn: false }),
-  'tinted-wax': () => ({ excess: 'wax', unbuffed: true }),
-  'metallic-wax': () => ({ unbuffed: true }),
-  'wax-off': ({ excess }) => ({ excess: excess === 'wax' ? 'none' : excess }),
-  buff: () => ({ unbuffed: false }),
-  'clear-coat': () => ({ worn: false }),
-  'seal-between': () => ({ worn: false }),
-  oil: () => ({ excess: 'oil', worn: false, ownOil: true }),
-  'wipe-oil': ({ excess }) => ({ excess: excess === 'oil' ? 'none' : excess }),
-  // a salve is taken off again with spirits
-  salve: () => ({ ownOil: true }),
-}
-
-/** Milk paint without its bonding agent lets go wherever it does not soak in. */
-const letsGo = (surface: SurfaceState, act: Act) =>
-  act.family === 'casein' &&
-  act.operation === 'coat' &&
-  !bonded(act) &&
-  (surface.filmed || surface.layers.some((below) => below.act.family !== 'casein'))
-export const bonded = ({ mix }: Pick<Act, 'mix'>): boolean => mix?.includes('with bonding agent') ?? false
-
-/** The surface after one more act. */
-export function afterAct(surface: SurfaceState, act: Act, index: number): SurfaceState {
-  const changed = { ...surface, ...changes[act.operation]?.(surface, act) }
-  if (!getOperation(act.operation).layer || act.family === null) return changed
-  const painted = isPainted(act)
-  return {
-    ...changed,
-    flakes: changed.flakes || letsGo(surface, act),
-    layers: [...changed.layers, { act, index, role: getFamily(act.family).role }],
-    sleek: act.operation === 'clear-coat' || act.family === 'alkyd',
-    lint: painted || changed.lint,
-    peaks: act.operation === 'texture-coat',
-    oily: false,
-    ...(painted && changed.resist === 'on' && { resist: 'covered' }),
-    ...(painted && changed.taped === 'on' && { taped: 'painted' }),
-    ...(painted && { worn: false }),
-  }
 }
 
 /** Whether an act lays colour: paint, stain, wash, glaze and their like. */

@@ -32,6 +32,8 @@ export const effectLooks = {
     slots: ['a', 'b'],
     slotWords: { a: 'Textured base', b: 'Colour over it' },
     paints: ['clay', 'chalk-style', 'chalk-mineral', 'home-chalky'],
+    // rubbed back dry to bring the colours out
+    abrades: true,
     seals: ['wax', 'clear', 'hard'],
     wear: 'none',
     recipe: [

@@ -69,6 +69,8 @@ export const layeredLooks = {
         mix: 'powder : water 1 : 1, with bonding agent',
         applicator: 'bristle brush',
         reason: 'dark-under',
+        // over an old film it may be left out; bare wood soaks the milk paint up
+        optional: true,
       },
       {
         phase: 'top',

@@ -14,7 +14,7 @@ import {
   waxRubbed,
   wiped,
 } from './rightActs'
-import { act, coat, colours, type RightStack,wish } from './stacks'
+import { act, coat, colours, type RightStack, wish } from './stacks'
 
 export const rightLast: RightStack[] = [
   [

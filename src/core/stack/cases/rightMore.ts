@@ -12,7 +12,7 @@ import {
   waxOn,
   waxRubbed,
 } from './rightActs'
-import { act, coat, colours, type RightStack,wish } from './stacks'
+import { act, coat, colours, type RightStack, wish } from './stacks'
 
 export const rightMore: RightStack[] = [
   [

@@ -36,7 +36,7 @@ export const abrasionRules = {
   },
   'across-the-grain': {
     severity: 'caution',
-    remedies: [{ operation: 'sand' }, { operation: 'dust-off' }],
+    remedies: [{ operation: 'sand' }],
     instead: true,
     meets: (m) => abrasive.includes(m.act.operation) && (m.act.marks?.includes('across-grain') ?? false),
   },
@@ -46,7 +46,8 @@ export const abrasionRules = {
     instead: true,
     meets: (m) => {
       if (!leadUnder(m)) return false
-      if (['scrape', 'dewax', 'heat-gun', 'scrape-distress'].includes(m.act.operation)) return true
+      if (['scrape', 'heat-gun', 'scrape-distress'].includes(m.act.operation)) return true
+      if (m.act.operation === 'dewax') return !/no wool/.test(m.act.applicator ?? '')
       return rubs.includes(m.act.operation) && !isWet(m.act)
     },
   },

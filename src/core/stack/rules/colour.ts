@@ -1,6 +1,7 @@
 /** Colour on colour: which paint may lie on which, how it is mixed, how thick it goes on. Source: the craft, on families and looks. */
 import { getFamily, isPaint } from '@/core/craft/families'
-import { bonded, isPainted, topLayer } from '@/core/stack/surface'
+import { bonded } from '@/core/stack/afterAct'
+import { isPainted, isTopcoat, topLayer } from '@/core/stack/surface'
 import {
   allowedWater,
   gritOf,
@@ -35,16 +36,17 @@ export const colourRules = {
   'dust-under-coat': {
     severity: 'caution',
     remedies: [{ operation: 'dust-off' }],
-    meets: (m) => m.on.dusty && lays(m.act),
+    meets: (m) => m.on.dusty && (lays(m.act) || isTopcoat(m.act)),
   },
   // paint, primer or clear on a film of one's own that shines
   'no-key-on-own-film': {
     severity: 'caution',
-    remedies: [{ operation: 'scuff', grit: '220–320', reason: 'own-film' }, { operation: 'dust-off' }],
+    remedies: [{ operation: 'scuff', grit: '220–320', reason: 'own-film' }],
     meets: (m) => {
       const top = topLayer(m.on)?.act
       if (!m.on.sleek || !top || (chips(m) && m.act.family === 'casein')) return false
       if (top.operation === 'clear-coat') return isPainted(m.act) || isPrimer(m.act) || m.act.operation === 'crackle-medium'
+      if (m.act.operation === 'de-lint') return top.family === 'alkyd' && m.ahead[0] !== undefined && isClear(m.ahead[0])
       return m.act.family !== top.family && (isPainted(m.act) || isPrimer(m.act) || isClear(m.act))
     },
   },

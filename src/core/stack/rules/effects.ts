@@ -8,13 +8,13 @@ const apart = ({ looks }: Meeting) => looks.some((look) => look.apart)
 /** A look that wants its resist painted over. */
 const resists = ({ looks }: Meeting) => looks.some((look) => look.recipe.some(({ operation }) => operation === 'resist'))
 const isStencilled = ({ act }: Meeting) => act.operation === 'dry-brush' && /stencil and/.test(act.applicator ?? '')
+const untilPulled = ({ ahead }: Meeting) => ahead.slice(0, ahead.findIndex(({ operation }) => operation === 'pull-tape') + 1)
 const cracks = ['clay', 'chalk-style', 'chalk-mineral', 'latex', 'home-chalky']
 
 export const effectRules = {
   'crackle-without-medium': {
     severity: 'stop',
     remedies: [{ operation: 'crackle-medium', family: 'crackle-medium' }],
-    instead: true,
     meets: (m) => m.act.operation === 'crackle-coat' && !topIs(m.on, 'crackle-medium'),
   },
   'crackle-wrong-paint': {
@@ -33,11 +33,7 @@ export const effectRules = {
   // what lies on a medium tears, wanted or not
   'coat-over-medium': {
     severity: 'stop',
-    remedies: [
-      { operation: 'scuff', grit: '180', reason: 'crackle-shrinks' },
-      { operation: 'dust-off' },
-      { operation: 'seal-between' },
-    ],
+    remedies: [{ operation: 'scuff', grit: '180', reason: 'crackle-shrinks' }, { operation: 'seal-between' }],
     meets: (m) => topIs(m.on, 'crackle-medium') && (isCoat(m.act) || isEffect(m.act)) && m.act.operation !== 'crackle-coat',
   },
   'crackle-covered': {
@@ -160,7 +156,10 @@ export const effectRules = {
       m.on.taped !== 'none' &&
       (m.act.operation === 'smooth' ||
         m.act.operation === 'scuff' ||
-        (isCoat(m.act) && m.act.colour !== null && m.act.colour.hex === lastPaint(m.on)?.act.colour?.hex && m.on.taped === 'on')),
+        (isCoat(m.act) &&
+          m.on.taped === 'on' &&
+          m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex &&
+          untilPulled(m).some(isCoat))),
   },
   'tape-pulled-early': {
     severity: 'caution',
@@ -176,7 +175,7 @@ export const effectRules = {
   },
   'flakes-under-coat': {
     severity: 'stop',
-    remedies: [{ operation: 'brush-off-flakes' }, { operation: 'dust-off' }],
+    remedies: [{ operation: 'brush-off-flakes' }],
     meets: (m) =>
       m.on.flakes &&
       (isTopcoat(m.act) || (isCoat(m.act) && m.act.family !== 'casein') || m.act.operation === 'block-prime') &&

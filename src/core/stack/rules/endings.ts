@@ -1,11 +1,10 @@
 /** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
-import { contrast, enoughContrast, hidesBadly, lchOf } from '@/core/craft/colour'
+import { contrast, enoughContrast } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
-import type { RecipeLine } from '@/core/craft/recipe'
 import { getTopcoat } from '@/core/craft/topcoats'
 import { adapt } from '@/core/finish/adapt'
-import { lineApplies, mergeRecipes, timesOf } from '@/core/finish/lines'
+import { leastOf, lineApplies, mergeRecipes, timesOf } from '@/core/finish/lines'
 import { sealsItself } from '@/core/finish/refusals'
 import type { FinishablePart } from '@/core/finish/wish'
 import { isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
@@ -18,6 +17,12 @@ export const endingRules = {
     remedies: [{ operation: 'coat' }],
     instead: true,
     ends: (e) => coatsShort(e) > 0,
+  },
+  'one-coat-few': {
+    severity: 'advice',
+    remedies: [{ operation: 'coat' }],
+    instead: true,
+    ends: (e) => coatsShort(e, true) > 0 && coatsShort(e) === 0,
   },
   'low-contrast': {
     severity: 'advice',
@@ -85,7 +90,10 @@ export const endingRules = {
   'topcoat-missing': {
     severity: 'caution',
     remedies: finish,
-    ends: ({ on, seal }) => seal !== 'none' && !on.layers.some(({ act }) => isTopcoat(act)),
+    ends: ({ on, seal }) => {
+      const paint = lastPaint(on)
+      return seal !== 'none' && !on.layers.some(({ act, index }) => isTopcoat(act) && index > (paint?.index ?? -1))
+    },
   },
   'wax-in-hard-use': {
     severity: 'stop',
@@ -120,17 +128,8 @@ function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
 
 /** What the rules ask for is theirs to miss; the rest is told by its colour alone. */
 const notCounted: readonly OperationCode[] = ['dust-off', 'undercoat', 'seal-between', 'mist-fabric']
-/** A strong mid-tone may cover in one. */
-const oneCovers = (hex: string | undefined) => hex !== undefined && !hidesBadly(hex) && lchOf(hex).lightness > 0.3
-/** As few as may do. */
-function leastOf({ operation, times }: RecipeLine, full: number, hex: string | undefined): number {
-  if (operation === 'fabric-coat') return 2
-  if (operation === 'wash') return 1
-  return times === 'by-colour' && full <= 2 && oneCovers(hex) ? 1 : full
-}
-
 /** How many of the look's own coats and steps the acts lack: by operation and colour, so that a colour used twice counts twice. */
-function coatsShort({ acts, looks, wish, part, seal, cover, method }: StackEnding): number {
+function coatsShort({ acts, looks, wish, part, seal, cover, method }: StackEnding, usually = false): number {
   const key = (operation: OperationCode, hex: string | undefined) => `${operation} ${hex ?? ''}`
   const wanted = new Map<string, number>()
   for (const line of mergeRecipes(looks, 'none')) {
@@ -139,7 +138,8 @@ function coatsShort({ acts, looks, wish, part, seal, cover, method }: StackEndin
     if (worked === null) continue
     const hex = line.paint && wish.colours[line.paint]?.hex
     const name = key(worked.operation, hex)
-    wanted.set(name, (wanted.get(name) ?? 0) + leastOf(line, timesOf(line, part.use, seal, cover), hex))
+    const full = timesOf(line, part.use, seal, cover)
+    wanted.set(name, (wanted.get(name) ?? 0) + (usually ? full : leastOf(line, full, hex)))
   }
   return [...wanted].reduce((short, [name, times]) => {
     const done = acts.filter((act) => key(act.operation, act.colour?.hex) === name).length

@@ -15,13 +15,10 @@ const firstPaint = (m: Meeting) => isPainted(m.act) && paintsOn(m.on).length ===
 /** Colours that will lie on this ground. */
 const hexesFrom = ({ act, ahead, on }: Meeting): string[] =>
   (paintsOn(on).length === 0 ? [act, ...ahead.filter(isPainted)] : [act]).flatMap(({ colour }) => colour?.hex ?? [])
-const strips: MeetingRule['remedies'] = [
-  { operation: 'strip' },
-  { operation: 'scrape' },
-  { operation: 'neutralise' },
-  { operation: 'sand' },
-  { operation: 'dust-off' },
-]
+/** What blocks tannin blocks knots. */
+const blocksAhead = ({ ahead }: Meeting) => ahead.some(({ operation }) => operation === 'block-prime')
+/** Cloth is misted clean. */
+const meetsGround = ({ act }: Meeting) => lays(act) || act.operation === 'mist-fabric'
 const onStripper = ({ operation }: Meeting['act']) => operation === 'scrape' || operation === 'strip'
 
 export const preparationRules = {
@@ -32,39 +29,40 @@ export const preparationRules = {
   },
   'stripper-not-scraped': {
     severity: 'stop',
-    remedies: [{ operation: 'scrape' }, { operation: 'neutralise' }],
+    remedies: [{ operation: 'scrape' }],
     meets: (m) => m.on.stripper === 'on' && !onStripper(m.act),
   },
   'soiled-under-stripper': {
-    severity: 'caution',
-    remedies: [{ operation: 'clean' }, { operation: 'rinse' }],
-    meets: (m) => m.on.soiled === 'soiled' && m.act.operation === 'strip',
+    severity: 'advice',
+    remedies: [{ operation: 'clean' }],
+    // what takes the finish off takes its wax and oil too
+    meets: (m) => m.on.soiled === 'soiled' && m.act.operation === 'strip' && m.on.wax === 'none' && !m.on.oily,
   },
   'film-under-wash': {
     severity: 'stop',
-    remedies: strips,
+    remedies: [{ operation: 'strip' }],
     meets: (m) => m.on.filmed && m.act.operation === 'wash' && bareLook(m),
   },
   'stain-cannot-soak': {
     severity: 'stop',
-    remedies: strips,
+    remedies: [{ operation: 'strip' }],
     instead: true,
     meets: (m) => m.act.family === 'stain' && m.on.layers.some(({ act }) => act.family !== 'stain'),
   },
   'new-wax-under-paint': {
     severity: 'stop',
-    remedies: [...waxedOff, { operation: 'dust-off' }],
+    remedies: waxedOff,
     meets: (m) => topLayer(m.on)?.role === 'wax' && (isPainted(m.act) || isPrimer(m.act) || m.act.operation === 'crackle-medium'),
   },
   'wax-under-paint': {
     severity: 'stop',
     remedies: waxedOff,
-    meets: (m) => m.on.wax !== 'none' && lays(m.act),
+    meets: (m) => m.on.wax !== 'none' && meetsGround(m),
   },
   'oil-under-paint': {
     severity: 'stop',
     remedies: [{ operation: 'wipe-spirits', reason: 'oil-defeats-paint' }],
-    meets: (m) => m.on.oily && lays(m.act),
+    meets: (m) => m.on.oily && meetsGround(m),
   },
   'own-oil-under-paint': {
     severity: 'stop',
@@ -73,21 +71,18 @@ export const preparationRules = {
   },
   'soiled-under-coat': {
     severity: 'stop',
-    remedies: [{ operation: 'clean' }, { operation: 'rinse' }],
-    meets: (m) =>
-      m.on.soiled === 'soiled' && (lays(m.act) || m.act.operation === 'mist-fabric' || abrasive.includes(m.act.operation)),
+    remedies: [{ operation: 'clean' }],
+    meets: (m) => m.on.soiled === 'soiled' && (meetsGround(m) || abrasive.includes(m.act.operation)),
   },
   'only-wiped': {
     severity: 'advice',
-    remedies: [{ operation: 'clean' }, { operation: 'rinse' }],
+    remedies: [{ operation: 'clean' }],
     meets: (m) => m.on.soiled === 'wiped' && m.method.cleaner !== 'spirits' && firstLaid(m),
   },
   'cleaner-not-rinsed': {
     severity: 'stop',
     remedies: [{ operation: 'rinse' }],
-    meets: (m) =>
-      m.on.cleaner &&
-      (lays(m.act) || m.act.operation === 'strip' || m.act.operation === 'mist-fabric' || abrasive.includes(m.act.operation)),
+    meets: (m) => m.on.cleaner && (meetsGround(m) || m.act.operation === 'strip' || abrasive.includes(m.act.operation)),
   },
   'stripper-left': {
     severity: 'stop',
@@ -96,13 +91,13 @@ export const preparationRules = {
   },
   'furred-under-coat': {
     severity: 'caution',
-    remedies: [{ operation: 'sand' }, { operation: 'dust-off' }],
+    remedies: [{ operation: 'sand' }],
     source: 'practice',
     meets: (m) => m.on.furred && lays(m.act),
   },
   'rough-wood': {
     severity: 'advice',
-    remedies: [{ operation: 'sand', grit: '150 → 220' }, { operation: 'dust-off' }],
+    remedies: [{ operation: 'sand', grit: '150 → 220' }],
     optional: true,
     source: 'practice',
     meets: (m) =>
@@ -110,7 +105,7 @@ export const preparationRules = {
   },
   'no-key': {
     severity: 'caution',
-    remedies: [{ operation: 'scuff' }, { operation: 'dust-off' }],
+    remedies: [{ operation: 'scuff' }],
     meets: (m) =>
       m.on.shiny &&
       firstLaid(m) &&
@@ -123,6 +118,33 @@ export const preparationRules = {
     severity: 'stop',
     remedies: [{ operation: 'adhesion-prime' }],
     meets: (m) => m.part.slips === true && primable(m) && firstPaint(m) && !m.on.primed.grip && !bareLook(m),
+  },
+  'bleed-unblocked': {
+    severity: 'stop',
+    remedies: [{ operation: 'block-prime' }],
+    meets: (m) =>
+      isPainted(m.act) && !m.on.primed.bleed && m.act.colour !== null && !bareLook(m) && bleedsThrough(m.part, hexesFrom(m)),
+  },
+  'slick-unprimed': {
+    severity: 'stop',
+    remedies: [{ operation: 'adhesion-prime' }],
+    meets: (m) =>
+      kindOf(m.part) === 'slick' &&
+      !m.on.primed.grip &&
+      // one that blocks grips laminate as well, scuffed
+      !(m.on.primed.bleed && m.part.substrate !== 'glass') &&
+      firstPaint(m),
+  },
+  'lead-uncovered': {
+    severity: 'caution',
+    remedies: [{ operation: 'adhesion-prime', reason: 'lead-covered' }],
+    meets: (m) => leadUnder(m) && primable(m) && firstPaint(m) && !m.on.primed.grip && !m.on.primed.bleed,
+  },
+  'unknown-unprimed': {
+    severity: 'caution',
+    remedies: [{ operation: 'block-prime', reason: 'unknown-safe' }],
+    meets: (m) =>
+      m.part.existing === 'unknown' && m.on.filmed && primable(m) && firstPaint(m) && !m.on.primed.bleed && !m.on.primed.grip,
   },
   'knots-late': {
     severity: 'caution',
@@ -138,7 +160,7 @@ export const preparationRules = {
       // quiet for years under the old paint
       getExistingFinish(m.part.existing).layer !== 'oldPaint' &&
       !m.on.primed.knots &&
-      (firstPaint(m) || m.act.operation === 'adhesion-prime') &&
+      (firstPaint(m) || (m.act.operation === 'adhesion-prime' && !blocksAhead(m))) &&
       !bareLook(m),
   },
   // quiet under old paint for years, they are sealed all the same
@@ -149,34 +171,7 @@ export const preparationRules = {
       getSubstrate(m.part.substrate).knotty === true &&
       getExistingFinish(m.part.existing).layer === 'oldPaint' &&
       !m.on.primed.knots &&
-      (firstPaint(m) || m.act.operation === 'adhesion-prime') &&
+      (firstPaint(m) || (m.act.operation === 'adhesion-prime' && !blocksAhead(m))) &&
       !bareLook(m),
-  },
-  'lead-uncovered': {
-    severity: 'caution',
-    remedies: [{ operation: 'adhesion-prime', reason: 'lead-covered' }],
-    meets: (m) => leadUnder(m) && primable(m) && firstPaint(m) && !m.on.primed.grip && !m.on.primed.bleed,
-  },
-  'slick-unprimed': {
-    severity: 'stop',
-    remedies: [{ operation: 'adhesion-prime' }],
-    meets: (m) =>
-      kindOf(m.part) === 'slick' &&
-      !m.on.primed.grip &&
-      // one that blocks grips laminate as well, scuffed
-      !(m.on.primed.bleed && m.part.substrate !== 'glass') &&
-      firstPaint(m),
-  },
-  'bleed-unblocked': {
-    severity: 'stop',
-    remedies: [{ operation: 'block-prime' }],
-    meets: (m) =>
-      isPainted(m.act) && !m.on.primed.bleed && m.act.colour !== null && !bareLook(m) && bleedsThrough(m.part, hexesFrom(m)),
-  },
-  'unknown-unprimed': {
-    severity: 'caution',
-    remedies: [{ operation: 'block-prime', reason: 'unknown-safe' }],
-    meets: (m) =>
-      m.part.existing === 'unknown' && m.on.filmed && primable(m) && firstPaint(m) && !m.on.primed.bleed && !m.on.primed.grip,
   },
 } as const satisfies Record<string, MeetingRule>

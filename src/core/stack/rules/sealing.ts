@@ -24,7 +24,7 @@ export const sealingRules = {
   },
   'clear-over-wax': {
     severity: 'stop',
-    remedies: [...waxedOff, { operation: 'dust-off' }],
+    remedies: waxedOff,
     meets: (m) => isClear(m.act) && topRole(m.on) === 'wax',
   },
   'clear-over-fresh-oil': {

@@ -1,7 +1,7 @@
 /** Wear: what a cloth, an abrasive, a blade or heat does to which layer. Source: the craft, on families and looks. */
 import { getFamily } from '@/core/craft/families'
 import { topLayer } from '@/core/stack/surface'
-import { lastPaint, sealedAbove, topRole } from './ask'
+import { lastPaint, sealedAbove, topRole, waxedOff } from './ask'
 import type { MeetingRule } from './rule'
 
 export const wearRules = {
@@ -35,8 +35,7 @@ export const wearRules = {
   },
   'rub-over-wax': {
     severity: 'caution',
-    remedies: [{ operation: 'buff' }],
-    instead: true,
+    remedies: waxedOff,
     source: 'practice',
     meets: (m) =>
       topRole(m.on) === 'wax' &&

@@ -1,10 +1,8 @@
 /** What a missed window asks for: the repair that makes up for it, and its minutes on a part. Source: the craft's windows. */
-import type { HouseMethod } from '@/core/craft/method'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { PastCode } from '@/core/craft/windows'
-import { remedySteps } from './remedySteps'
-import type { PlannedStep } from './step'
-import type { FinishablePart, FinishWish } from './wish'
+import type { PlannedStep } from '@/core/finish/step'
+import { remedySteps, type Spoiled } from './remedySteps'
 
 export const remedyOf: Record<PastCode, RemedyCode> = {
   slower: 'hard-overnight',
@@ -19,13 +17,7 @@ export const remedyOf: Record<PastCode, RemedyCode> = {
 }
 
 /** Minutes that a missed window costs on a part, by the norms: where the work only grows harder, three times its own. */
-export function costOfMissing(
-  past: PastCode,
-  next: Pick<PlannedStep, 'minutes'>,
-  part: FinishablePart,
-  wish: FinishWish,
-  method?: HouseMethod,
-): number {
+export function costOfMissing(past: PastCode, next: Pick<PlannedStep, 'minutes'>, spoiled: Spoiled): number {
   if (past === 'slower') return 2 * next.minutes
-  return remedySteps(remedyOf[past], part, wish, method).reduce((sum, { minutes }) => sum + minutes, 0)
+  return remedySteps(remedyOf[past], spoiled).reduce((sum, { minutes }) => sum + minutes, 0)
 }
