@@ -216,7 +216,7 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
   await kelp.getByRole('button', { name: 'Put it on the shelf' }).click()
   await expect(kelp.getByText('Tin 8080, not opened')).toBeVisible()
   await takeIn(page, 'Boot bench', { finish: 'Whitewash over the grain', onIt: 'bare' })
-  for (const title of ['Clean off', 'Rinse', 'Abrade along', 'Dust off']) await didAlready(page, title)
+  for (const title of ['Clean off', 'Rinse', 'Abrade smooth', 'Dust off']) await didAlready(page, title)
   await way(page)
     .getByRole('button', { name: /^Mix it/ })
     .click()

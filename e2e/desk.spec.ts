@@ -44,7 +44,8 @@ test('a slick cabinet, a linen footstool and a commode that may hold lead each g
     lead: 'painted before about 1980, or age unknown',
   })
   await expect(page.getByText('Lead is possible here. The plan covers it')).toBeVisible()
-  await expect(steps(page).filter({ hasText: 'Scuff' })).toHaveCount(0)
+  // keyed wet, and nothing rubbed dry
+  await expect(steps(page).filter({ hasText: 'Scuff' }).filter({ hasText: 'wet, 320' })).toHaveCount(1)
   await expect(page.getByRole('radio', { name: 'Light distress' })).toHaveCount(0)
 })
 
@@ -144,7 +145,8 @@ test('a mind changed half-way keeps what is done and says what more it takes', a
   await expect(page.getByText('What is done stays done. The rest is the plan in force.')).toBeVisible()
   await page.getByRole('button', { name: 'Kiln Dusk', exact: true }).click()
   await expect(page.getByText(/Against the plan in force \+.*More: coat 1 of \d, kiln dusk/)).toBeVisible()
-  await expect(steps(page).filter({ hasText: 'Scuff' })).toHaveCount(0)
+  // keyed wet, and nothing rubbed dry
+  await expect(steps(page).filter({ hasText: 'Scuff' }).filter({ hasText: 'wet, 320' })).toHaveCount(1)
   await page.getByRole('button', { name: 'Take this way' }).click()
   await expect(way.getByRole('heading', { level: 3, name: /Coat 1 of \d, Kiln Dusk/ })).toBeVisible()
   await expect(page.getByText('Coat 1 of 2, Kelp Jar').first()).toBeAttached()
@@ -181,14 +183,16 @@ test('a part seen late is added, and the desk says what it does to the whole pie
   expect(more).toBeLessThan(minutesIn(own))
 })
 
-test('three taps find shellac, and the part and its log know it', async ({ page }, { project }) => {
+test('three taps find polish over shellac, and the part and its log know it', async ({ page }, { project }) => {
   await takeIn(page, `Work box, ${project.name}`, { madeOf: 'solid wood, close-grained' })
   await page.getByRole('link', { name: 'Find out what is on it' }).click()
+  await expect(page.getByRole('heading', { name: /^Fingernail/ })).toBeVisible()
+  await page.getByRole('button', { name: 'a smear comes off' }).click()
   await expect(page.getByRole('heading', { name: 'Look at it' })).toBeVisible()
   await page.getByRole('button', { name: 'wood under a shine' }).click()
   await expect(page.getByRole('heading', { name: /^Alcohol/ })).toBeVisible()
   await page.getByRole('button', { name: 'it goes soft or sticky' }).click()
-  await expect(page.getByText('Sure enough: shellac.')).toBeVisible()
+  await expect(page.getByText('Sure enough: shellac, wax or polish over it.')).toBeVisible()
   await page.getByLabel('The oldest coat on it').selectOption({ label: 'I don’t know' })
   await expect(page.getByText(/^Lead is possible: no dry abrasion/)).toBeVisible()
   await page.getByRole('button', { name: 'Write it on the part' }).click()
@@ -196,6 +200,7 @@ test('three taps find shellac, and the part and its log know it', async ({ page 
   await page.getByRole('link', { name: `Work box, ${project.name}` }).click()
   await expect(page.getByText(/alcohol on a white cloth, one minute: it goes soft or sticky/)).toBeVisible()
   await expect(page.getByText(/on it: not known yet → shellac/)).toBeVisible()
+  await expect(page.getByText(/over it: not looked for → wax or polish/)).toBeVisible()
 })
 
 test('the house’s working hours are kept and what is no day is refused', async ({ page }, { project }) => {

@@ -5,6 +5,7 @@ import { getFamily } from '@/core/craft/families'
 import { type CautionCode, type CheckCode, getOperation } from '@/core/craft/operations'
 import type { ReasonCode } from '@/core/craft/recipe'
 import type { PastCode } from '@/core/craft/windows'
+import type { AdaptationCode } from '@/core/finish/adapt'
 import type { RefusalCode } from '@/core/finish/refusals'
 import type { PlannedStep } from '@/core/finish/step'
 import type { AdviceCode } from '@/core/plan/planFinish'
@@ -185,3 +186,14 @@ export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator'
 /** "Coat 2 of 3, Ferry Slate, Washstand, cabinet": a step told from every other. */
 export const cardName = ({ step, pieceName, partName }: Pick<StepCard, 'step' | 'pieceName' | 'partName'>): string =>
   `${stepTitle(step)}, ${pieceName}, ${partName.toLowerCase()}`
+
+/** Where a line of work is done otherwise, and how. */
+export const adaptationWords: Record<AdaptationCode, string> = {
+  veneer: 'Veneer: one light pass by hand at 220, no blade, no machine',
+  cane: 'Cane and wicker: a scuffing pad at most, cloths and spirits, no wool',
+  slick: 'Laminate, metal, glass, plastic: scuffed, not sanded',
+  melts: 'Glass and plastic: no heat',
+  glass: 'Bare glass: nothing to scuff, the primer grips alone',
+  soft: 'Cloth and leather: vacuumed, soap and water, nothing coarser than 400, no primer; leather’s wax worked in generously',
+  lead: 'Where lead may be: a wet key, no wool, no dust; between its coats of colour nothing is rubbed',
+}

@@ -158,7 +158,7 @@ function nextTest(tests: Findings['tests'], substrate: SubstrateCode): AssessTes
   const first = asked.find((test) => open.includes(test))
   if (first) return first
   const ranked = open
-    .map((test) => ({ test, worth: worthOf(test, tests, substrate) }))
+    .map((test) => ({ test, worth: worthOf(test, tests, substrate) - (getAssessTest(test).trouble ?? 0) }))
     .sort((one, other) => other.worth - one.worth)
   return ranked[0] && ranked[0].worth > walk ? ranked[0].test : null
 }

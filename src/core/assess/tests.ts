@@ -57,6 +57,8 @@ export interface AssessTest {
   shows: Record<string, Partial<Record<KnownFinish, number>> & { other: number }>
   /** how far polish or oil lying over a finish is what answers instead of the finish: 0 not at all, 1 altogether */
   answersOver: number
+  /** what it costs beyond a walk, in needless wipes: fumes, a mark */
+  trouble?: number
   /** the materials that know this test */
   on: readonly SubstrateKind[]
   /** what it would harm */
@@ -124,6 +126,7 @@ export const assessTests = {
     answersOver: 0.1,
     on: ['wood', 'board', 'slick'],
     notOn: ['plastic'],
+    trouble: 0.45,
     results: { softens: 'it goes soft or sticky', nothing: 'nothing happens' },
     shows: {
       softens: { lacquer: 0.94, shellac: 0.7, 'water-paint': 0.7, 'oil-paint': 0.2, varnish: 0.05, other: 0.05 },

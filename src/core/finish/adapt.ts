@@ -11,7 +11,10 @@ import type { FinishablePart } from './wish'
 
 /** How the line is worked instead; null leaves it out. */
 type Change = Partial<Line> | null
+export const adaptationCodes = ['veneer', 'cane', 'slick', 'melts', 'glass', 'soft', 'lead'] as const
+export type AdaptationCode = (typeof adaptationCodes)[number]
 interface Adaptation {
+  code: AdaptationCode
   on: (part: FinishablePart) => boolean
   lines: Partial<Record<OperationCode, Change | ((line: Line) => Change)>>
 }
@@ -28,9 +31,10 @@ const byHand = { grit: '220', applicator: 'abrasive by hand, lightly' }
 const degreased = (line: Line): Change => (line.family === 'degreaser' ? { family: 'soap' } : {})
 
 /** Asked in order, the later on top of the earlier; what is left out stays out. */
-const adaptations: readonly Adaptation[] = [
+export const adaptations: readonly Adaptation[] = [
   // veneer takes one light pass by hand, and no blade
   {
+    code: 'veneer',
     on: ({ substrate }) => getSubstrate(substrate).veneer === true,
     lines: {
       sand: onGround(veneerPass, { grit: '220' }),
@@ -41,6 +45,7 @@ const adaptations: readonly Adaptation[] = [
   },
   // the weave has neither flats nor grain: a pad at most
   {
+    code: 'cane',
     on: (part) => kindOf(part) === 'cane',
     lines: {
       smooth: null,
@@ -52,6 +57,7 @@ const adaptations: readonly Adaptation[] = [
   },
   // slick things are scuffed, not sanded; bare glass takes neither
   {
+    code: 'slick',
     on: (part) => kindOf(part) === 'slick',
     lines: {
       sand: onGround({ operation: 'scuff', grit: '180–220', reason: 'key' }, {}),
@@ -59,10 +65,11 @@ const adaptations: readonly Adaptation[] = [
     },
   },
   // heat cracks the one and melts the other
-  { on: ({ substrate }) => substrate === 'glass' || substrate === 'plastic', lines: { 'heat-gun': null } },
-  { on: ({ substrate, existing }) => substrate === 'glass' && existing === 'bare', lines: { scuff: null } },
+  { code: 'melts', on: ({ substrate }) => substrate === 'glass' || substrate === 'plastic', lines: { 'heat-gun': null } },
+  { code: 'glass', on: ({ substrate, existing }) => substrate === 'glass' && existing === 'bare', lines: { scuff: null } },
   // cloth and leather: soap and water, nothing coarser than 400
   {
+    code: 'soft',
     on: (part) => ['fabric', 'leather', 'pile'].includes(kindOf(part)),
     lines: {
       clean: (line) => ({
@@ -81,6 +88,7 @@ const adaptations: readonly Adaptation[] = [
   },
   // lead is covered, not rubbed off: a wet key, no wool, no dust
   {
+    code: 'lead',
     on: mayHoldLead,
     lines: {
       scuff: { ...wetRub, reason: 'wet-key' },
