@@ -1,4 +1,5 @@
 /** What will not get on, in a sentence each. Codes come from the core's stack rules. */
+import type { AirTrouble } from '@/core/drying/air'
 import type { ConflictCode, Severity } from '@/core/stack/rules'
 
 export const severityWords: Record<Severity, string> = { stop: 'Stop', caution: 'Take care', advice: 'Think again' }
@@ -123,4 +124,10 @@ export const conflictWords: Record<ConflictCode, string> = {
   'too-early': 'Too early: what is below is not dry enough.',
   'window-missed': 'Its window has closed by then.',
   'used-before-cure': 'In use before it is hard.',
+}
+
+/** Said before the tin is open. */
+export const airWords: Record<AirTrouble, string> = {
+  cold: 'Below 10 °C: a water-based coat is not begun. It stays soft, and a clear hazes.',
+  damp: 'Above 85 % humidity: a water-based coat is not begun. It stays soft, and a clear hazes.',
 }

@@ -37,7 +37,15 @@ export async function growByMending(client: Client, studio: Studio, entered: z.o
   if (!remedy || !plan) return
   const ahead = aheadOn(current)
   const method = { ...studio.method, ...plan.departures }
-  const steps = mend(remedy, factsOf(current.part), { ...plan, seal: plan.seal ?? undefined }, doneOn(current), ahead, method, entryId)
+  const steps = mend(
+    remedy,
+    factsOf(current.part),
+    { ...plan, seal: plan.seal ?? undefined },
+    doneOn(current),
+    ahead,
+    method,
+    entryId,
+  )
   if (stepIds.length < steps.length) throw new Refused('not-whole')
   await addPlan(client, studio.id, partId, {
     ...plan,

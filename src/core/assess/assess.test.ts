@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { assess, type Findings, sharesAfter, states, worthOf } from './assess'
 import {
+  type AssessTestCode,
   assessTestCodes,
   assessTests,
   getAssessTest,

@@ -13,6 +13,7 @@ import { ofKind } from '@/core/log/entry'
 import type { LoggedCoat } from '@/core/log/lastLike'
 import type { Instant, PartId, PieceId, StepId } from '@/core/measure/named'
 import { type Journey, type PartJourney, stepsOf } from '@/core/piece/journey'
+import { type Judged, judgedOf } from '@/core/piece/judged'
 import type { Photo, PieceFile, PlanStep } from '@/core/piece/piece'
 import { type CrossSection, sectionOf } from '@/core/piece/section'
 import { remedyOf } from '@/core/plan/missed'
@@ -62,6 +63,8 @@ export interface StepCard {
   window: WindowView | null
   /** a very short window: worked section by section, against the clock; seconds a section has */
   sectionSeconds: number | null
+  /** what the rules say of it, where it is the step about to be begun or just logged */
+  judged: Judged | null
 }
 
 /** What the card is made beside: the shelf, the mixes, and the coats that were logged before. */
@@ -137,6 +140,7 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     section: sectionOf(part),
     window: windowView(part, around.nowMs),
     sectionSeconds: sectionSecondsOf(step.operation),
+    judged: part.next?.id === step.id || part.running?.step.id === step.id ? judgedOf(part) : null,
   }
 }
 

@@ -18,6 +18,13 @@ const tooCold = 10
 const slowest = 0.25
 const fastest = 3
 
+/** Above this the water does not leave: a clear hazes, a paint runs; %. */
+const tooDamp = 85
+export type AirTrouble = 'cold' | 'damp'
+/** Why a water-based coat is not begun in this air; null where it may be. Source: the craft, section on windows. */
+export const airTrouble = ({ temperature, humidity }: Air): AirTrouble | null =>
+  temperature < tooCold ? 'cold' : humidity > tooDamp ? 'damp' : null
+
 /** Vapour pressure deficit in hPa. */
 export function vapourDeficit({ temperature, humidity }: Air): number {
   const saturated = 6.112 * Math.exp((17.62 * temperature) / (243.12 + temperature))

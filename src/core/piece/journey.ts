@@ -6,6 +6,7 @@ import { type FamilyCode, isPaint } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
 import { curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
+import type { Air } from '@/core/drying/air'
 import { type Phase, phaseAt, phasesOf, type Segment } from '@/core/drying/phase'
 import { type Assistance, type DryingWindow, windowFor } from '@/core/drying/windowFor'
 import { asLearned, type Learned } from '@/core/learn/learned'
@@ -52,6 +53,10 @@ export interface PartJourney {
   /** checks put off: each is still to be answered */
   checks: { step: PlanStep; asked: EntryOf<'checked'> }[]
   assistance: Assistance[]
+  /** the air it stands in, as it was last read; null where nobody read it lately */
+  air: Air | null
+  /** the house's method, with what this part departs from */
+  method: HouseMethod
 }
 export interface Ending {
   outcome: Outcome
@@ -136,7 +141,19 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
     use: curing && lastCoat ? open(lastCoat, curing.use, notThin) : null,
     checks: done.flatMap(({ step, state }) => (state.check?.result === 'later' ? [{ step, asked: state.check }] : [])),
     assistance,
+    air: lastAir(climate, nowMs),
+    method: own,
   }
+}
+
+const readLatelyMs = 6 * 3_600_000
+/** The last reading before now; none where it is older than six hours. */
+function lastAir(climate: Climate, nowMs: number): Air | null {
+  const last = climate.reduce<Climate[number] | null>(
+    (latest, reading) => (Date.parse(reading.at) <= nowMs && (latest === null || reading.at > latest.at) ? reading : latest),
+    null,
+  )
+  return last && nowMs - Date.parse(last.at) <= readLatelyMs ? { temperature: last.temperature, humidity: last.humidity } : null
 }
 
 /** A thin coat is dry sooner; it is no sooner hard. */

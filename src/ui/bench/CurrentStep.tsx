@@ -11,6 +11,7 @@ import { useNow } from '@/ui/time/now'
 import { checkAsks, checkHows } from '@/words/checks'
 import { cautionWords, pastWords, reasonWords, stepTitle, withWhat } from '@/words/craft'
 import { windowFigure, windowWords } from '@/words/window'
+import { Judgement } from './Judgement'
 import { StepActions } from './StepActions'
 
 export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
@@ -79,6 +80,7 @@ export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
               </p>
             </div>
           )}
+          {card.judged && <Judgement judged={card.judged} className="mt-4" />}
           {card.step.cautions.length > 0 && (
             <ul className="mt-4 space-y-1">
               {card.step.cautions.map((code) => (

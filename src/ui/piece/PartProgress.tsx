@@ -7,7 +7,9 @@ import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
 import { areaOfPart } from '@/core/piece/area'
 import type { Journey, PartJourney } from '@/core/piece/journey'
+import { judgedOf } from '@/core/piece/judged'
 import { sectionOf } from '@/core/piece/section'
+import { Judgement } from '@/ui/bench/Judgement'
 import { StepActions } from '@/ui/bench/StepActions'
 import { Section } from '@/ui/drawing/Section'
 import { cautionWords, stepTitle, withWhat } from '@/words/craft'
@@ -39,6 +41,7 @@ export function PartProgress(props: PartProps) {
       <div className="min-w-0 pb-6">
         <PartHead journey={journey} part={part} />
         <Finished part={part} house={house} nowMs={nowMs} />
+        {!journey.ending && <Judgement judged={judgedOf(part)} className="mt-3" />}
         {here && current && (
           <div className="mt-4">
             <h3 className="text-2xl font-semibold leading-tight">{stepTitle(current)}</h3>

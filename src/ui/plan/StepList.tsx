@@ -8,31 +8,18 @@ import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalList
 import { CSS } from '@dnd-kit/utilities'
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
 import { useId } from 'react'
-import { getOperation } from '@/core/craft/operations'
 import type { StepWindow } from '@/core/craft/windows'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Conflict } from '@/core/stack/checkStack'
-import { conflictWords, severityWords } from '@/words/conflicts'
 import { cautionWords, checkWords, reasonWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
 import { spanWords } from '@/words/time'
+import { ConflictLine } from './ConflictLine'
 
 export interface DeskStep {
   step: PlannedStep
   /** position in the plan as the planner made it */
   position: number
   left: boolean
-}
-
-export function ConflictLine({ conflict, mend }: { conflict: Conflict; mend?: React.ReactNode }) {
-  const tone = conflict.severity === 'advice' ? 'border-now' : 'border-late text-late'
-  const remedies = conflict.remedies.map(({ operation }) => getOperation(operation).words.toLowerCase())
-  return (
-    <span className={`mt-1 block border-l-4 pl-3 font-semibold ${tone}`}>
-      {severityWords[conflict.severity]}: {conflictWords[conflict.code]}
-      {remedies.length > 0 && <span className="block font-normal text-ink">Mends it: {remedies.join(', then ')}.</span>}
-      {mend}
-    </span>
-  )
 }
 
 function waitWords({ opens, closes }: StepWindow): string {

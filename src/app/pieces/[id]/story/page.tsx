@@ -2,12 +2,15 @@
 import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
 import { dayOf } from '@/core/measure/time'
+import type { Journey } from '@/core/piece/journey'
+import { judgedOf } from '@/core/piece/judged'
 import { type StoryFilter, storyFilters, storyOf } from '@/core/piece/story'
 import { Section } from '@/ui/drawing/Section'
 import { PhotoStrip, type StripPhoto } from '@/ui/photo/PhotoStrip'
 import { stripOf } from '@/ui/photo/stripOf'
 import { LogLine } from '@/ui/piece/LogList'
 import { PrintButton } from '@/ui/piece/PrintButton'
+import { ConflictLine } from '@/ui/plan/ConflictLine'
 import { clockTime, dayWords, spanWords } from '@/words/time'
 
 export const metadata = { title: 'Its story' }
@@ -77,7 +80,33 @@ export default async function StoryPage({
           </section>
         ))}
       </div>
+      <Unanswered journey={journey} />
     </div>
+  )
+}
+
+/** Stops that stand: taken with the plan or logged, and not mended since. */
+function Unanswered({ journey }: { journey: Journey }) {
+  const open = journey.parts.flatMap((part) => {
+    const { behind, next, ahead } = judgedOf(part)
+    const stops = [...behind, ...next, ...ahead].filter(({ severity }) => severity === 'stop')
+    return stops.map((conflict) => ({ conflict, part: part.part }))
+  })
+  if (open.length === 0) return null
+  return (
+    <section aria-labelledby="unanswered" className="mt-8 max-w-4xl border-t-2 border-ink pt-3">
+      <h2 id="unanswered" className="title text-3xl">
+        What still stands against it
+      </h2>
+      <ul className="mt-2 space-y-2">
+        {open.map(({ conflict, part }) => (
+          <li key={`${part.id} ${conflict.code}`}>
+            {part.name}
+            <ConflictLine conflict={conflict} />
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 
