@@ -3,7 +3,7 @@ import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { mayHoldLead } from '@/core/craft/lead'
 import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import type { PartKind } from '@/core/craft/parts'
-import type { RemedyCode } from '@/core/craft/remedies'
+import { canShow, type RemedyCode, remedyCodes } from '@/core/craft/remedies'
 import { sectionSecondsOf } from '@/core/craft/sections'
 import type { PastCode } from '@/core/craft/windows'
 import type { Segment } from '@/core/drying/phase'
@@ -11,6 +11,7 @@ import type { AssistanceKind } from '@/core/drying/windowFor'
 import { assistsNow } from '@/core/log/assistance'
 import { ofKind } from '@/core/log/entry'
 import type { LoggedCoat } from '@/core/log/lastLike'
+import { isAhead } from '@/core/log/stepStates'
 import type { Instant, PartId, PieceId, StepId } from '@/core/measure/named'
 import { type Journey, type PartJourney, stepsOf } from '@/core/piece/journey'
 import { type Judged, judgedOf } from '@/core/piece/judged'
@@ -56,6 +57,8 @@ export interface StepCard {
   ranMs: number
   check: CheckCode | null
   likely: RemedyCode[]
+  /** what can have gone wrong on this part so far */
+  mayShow: RemedyCode[]
   /** the last photographs of the piece: a snag may be marked on one */
   photos: Photo[]
   coat: CoatPlan | null
@@ -109,6 +112,13 @@ export const photosOf = ({ photos }: Pick<PieceFile, 'photos'>, partId: PartId):
     .slice(-4)
     .reverse()
 
+/** The mistakes that can show on a part, by what was done and what is to come. */
+export function mayShowOn({ done, running, steps }: Pick<PartJourney, 'done' | 'running' | 'steps'>): RemedyCode[] {
+  const behind = [...done, ...(running ? [running] : [])].map(({ step }) => step)
+  const ahead = steps.filter(({ state }) => isAhead(state)).map(({ step }) => step)
+  return remedyCodes.filter((code) => canShow(code, behind, ahead))
+}
+
 export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, around: CardContext): StepCard {
   const { file } = journey
   const { piece } = file
@@ -135,6 +145,7 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     ranMs: state?.ranMs ?? 0,
     check,
     likely: likelyRemedies(check, step.operation),
+    mayShow: mayShowOn(part),
     photos: photosOf(file, part.part.id),
     coat: getOperation(step.operation).layer ? coatPlanOf(step, journey, part.part.plan?.paint ?? null, around) : null,
     section: sectionOf(part),

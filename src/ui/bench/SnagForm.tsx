@@ -3,7 +3,7 @@
 import { useId, useState } from 'react'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { CheckCode } from '@/core/craft/operations'
-import { getRemedy, type RemedyCode, remedyCodes } from '@/core/craft/remedies'
+import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import type { Answer } from '@/core/input/issues'
 import { type Mark, severities, type SnagSeverity } from '@/core/log/entry'
 import type { EntryId, Instant, PhotoId, StepId } from '@/core/measure/named'
@@ -20,7 +20,7 @@ import { mendIds } from './mendIds'
 
 export interface SnagOn extends Pick<
   StepCard,
-  'pieceId' | 'pieceName' | 'partId' | 'partName' | 'kind' | 'count' | 'face' | 'likely' | 'photos'
+  'pieceId' | 'pieceName' | 'partId' | 'partName' | 'kind' | 'count' | 'face' | 'likely' | 'mayShow' | 'photos'
 > {
   /** the check that found it */
   failed: { entryId: EntryId; stepId: StepId; checkCode: CheckCode } | null
@@ -77,7 +77,7 @@ export function SnagForm({ on, at, done }: { on: SnagOn; at?: Instant; done: () 
         label="What is wrong"
         value={code}
         onChange={(event) => setCode(event.target.value as RemedyCode | '')}
-        options={[['', 'Choose, or write it below'], ...remedyCodes.map((each) => [each, getRemedy(each).words] as const)]}
+        options={[['', 'Choose, or write it below'], ...on.mayShow.map((each) => [each, getRemedy(each).words] as const)]}
       />
       {found && (
         <p>

@@ -1,6 +1,6 @@
 /** One part on its way: the section large, the next step with its buttons, what is still ahead, what is behind folded away. */
 import Link from 'next/link'
-import { type CardContext, faceOf, loggedCoats, photosOf, toStepCard } from '@/core/bench/stepCard'
+import { type CardContext, faceOf, loggedCoats, mayShowOn, photosOf, toStepCard } from '@/core/bench/stepCard'
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
@@ -159,6 +159,7 @@ function snagOn({ file }: Journey, part: PartJourney) {
     count: part.part.count,
     face: faceOf(part),
     likely: last ? likelyRemedies(checkOf(last.step), last.step.operation) : [],
+    mayShow: mayShowOn(part),
     photos: photosOf(file, part.part.id),
     failed: null,
   }
