@@ -187,6 +187,10 @@ export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator'
 export const cardName = ({ step, pieceName, partName }: Pick<StepCard, 'step' | 'pieceName' | 'partName'>): string =>
   `${stepTitle(step)}, ${pieceName}, ${partName.toLowerCase()}`
 
+/** How a step is worked whose window closes sooner than it lasts; empty where it is done in one go. */
+export const sectionWords = (sections: number): string =>
+  sections > 1 ? `In ${sections} sections: each is followed up before the next is begun.` : ''
+
 /** Where a line of work is done otherwise, and how. */
 export const adaptationWords: Record<AdaptationCode, string> = {
   veneer: 'Veneer: one light pass by hand at 220, no blade, no machine',

@@ -8,6 +8,7 @@ import { sectionSecondsOf } from '@/core/craft/sections'
 import type { PastCode } from '@/core/craft/windows'
 import type { Segment } from '@/core/drying/phase'
 import type { AssistanceKind } from '@/core/drying/windowFor'
+import { sectionsOf } from '@/core/finish/sections'
 import { assistsNow } from '@/core/log/assistance'
 import { ofKind } from '@/core/log/entry'
 import type { LoggedCoat } from '@/core/log/lastLike'
@@ -66,6 +67,8 @@ export interface StepCard {
   window: WindowView | null
   /** a very short window: worked section by section, against the clock; seconds a section has */
   sectionSeconds: number | null
+  /** in how many sections it and the next are worked; 1 where it is done in one go */
+  sections: number
   /** what the rules say of it, where it is the step about to be begun or just logged */
   judged: Judged | null
 }
@@ -112,6 +115,9 @@ export const photosOf = ({ photos }: Pick<PieceFile, 'photos'>, partId: PartId):
     .slice(-4)
     .reverse()
 
+const followerOf = ({ steps }: PartJourney, step: PlanStep) =>
+  steps[steps.findIndex((each) => each.step.id === step.id) + 1]?.step
+
 /** The mistakes that can show on a part, by what was done and what is to come. */
 export function mayShowOn({ done, running, steps }: Pick<PartJourney, 'done' | 'running' | 'steps'>): RemedyCode[] {
   const behind = [...done, ...(running ? [running] : [])].map(({ step }) => step)
@@ -151,6 +157,7 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     section: sectionOf(part),
     window: windowView(part, around.nowMs),
     sectionSeconds: sectionSecondsOf(step.operation),
+    sections: sectionsOf(step, followerOf(part, step)),
     judged: part.next?.id === step.id || part.running?.step.id === step.id ? judgedOf(part) : null,
   }
 }

@@ -49,6 +49,14 @@ interface Waiting<T> {
   mayDrop: boolean
 }
 
+const none: ReadonlySet<ConflictCode> = new Set()
+/** What comes after the one on top of the pile. */
+const aheadIn = (pile: readonly { act: Act }[]): Act[] =>
+  pile
+    .slice(0, -1)
+    .reverse()
+    .map(({ act }) => act)
+
 /** What is wanted with all that must come before, between and after it. */
 export function complete<T extends PlannedStep>(asked: Wanted<T>): Completed<T> {
   const { part, wish, method, done, wanted, departed = [], small } = asked
@@ -56,43 +64,41 @@ export function complete<T extends PlannedStep>(asked: Wanted<T>): Completed<T> 
   const steps: (T | PlannedStep)[] = []
   const stops: Conflict[] = []
   let on = done.reduce(afterAct, foundSurface(part))
+  /** Lays what is queued, the first last in the pile. */
   const lay = (queue: Waiting<T | PlannedStep>[]) => {
-    let waiting = queue
-    while (waiting[0]) {
-      const [first, ...later] = waiting
+    const pile = queue.reverse()
+    for (let first = pile.at(-1); first; first = pile.at(-1)) {
       const { act, depth, share, mayDrop } = first
       if (mayDrop && isPointless(act, on, steps.at(-1))) {
-        waiting = later
+        pile.pop()
         continue
       }
       const index = done.length + steps.length
-      const met = rulesMet({ ...intent, act, index, on, ahead: later.map((each) => each.act) })
+      const met = rulesMet({ ...intent, act, index, on, ahead: () => aheadIn(pile) })
+      const { asked } = first
       const [code, rule] =
         met.find(
           ([met, { instead, remedies }]) =>
-            !instead && remedies.length > 0 && !first.asked.has(met) && !departed.includes(met) && depth < deepest,
+            !instead && remedies.length > 0 && !asked.has(met) && !departed.includes(met) && depth < deepest,
         ) ?? []
       if (code && rule) {
-        const remedy = remedySteps(code, rule.remedies, scaled(intent, share), on, rule.optional)
-        waiting = [
-          ...remedy.map((step) => ({ act: step, asked: new Set<ConflictCode>(), depth: depth + 1, share, mayDrop: false })),
-          { ...first, asked: new Set([...first.asked, code]) },
-          ...later,
-        ]
+        pile[pile.length - 1] = { ...first, asked: new Set([...asked, code]) }
+        for (const step of remedySteps(code, rule.remedies, scaled(intent, share), on, rule.optional).reverse())
+          pile.push({ act: step, asked: none, depth: depth + 1, share, mayDrop: false })
         continue
       }
       for (const [still, { severity, remedies }] of met)
         if (severity === 'stop') stops.push({ code: still, severity, remedies, acts: [steps.length] })
       steps.push(act)
       on = afterAct(on, act, index)
-      waiting = later
+      pile.pop()
     }
   }
   const repairs = small?.until ?? 0
   lay(
     wanted.map((act, k) => ({
       act,
-      asked: new Set<ConflictCode>(),
+      asked: none,
       depth: 0,
       share: k < repairs ? (small?.share ?? 1) : 1,
       mayDrop: k >= repairs,
@@ -113,7 +119,7 @@ export function complete<T extends PlannedStep>(asked: Wanted<T>): Completed<T> 
     lay(
       remedySteps(code, rule.remedies, scaled(intent, share), on).map((act) => ({
         act,
-        asked: new Set<ConflictCode>(),
+        asked: none,
         depth: 1,
         share,
         mayDrop: true,

@@ -61,7 +61,7 @@ export function checkStack(input: StackInput): Conflict[] {
   acts.forEach((act, index) => {
     const below = on.layers.at(-1)?.index
     const concerned = below === undefined ? [index] : [below, index]
-    for (const [code, { severity, remedies }] of rulesMet({ ...intent, act, index, on, ahead: acts.slice(index + 1) }))
+    for (const [code, { severity, remedies }] of rulesMet({ ...intent, act, index, on, ahead: () => acts.slice(index + 1) }))
       found.push({ code, severity, remedies, acts: concerned })
     found.push(...timesOff(acts, index, on, part, method))
     on = afterAct(on, act, index)

@@ -9,7 +9,7 @@ import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
 import { checkAsks, checkHows } from '@/words/checks'
-import { cautionWords, pastWords, reasonWords, stepTitle, withWhat } from '@/words/craft'
+import { cautionWords, pastWords, reasonWords, sectionWords, stepTitle, withWhat } from '@/words/craft'
 import { windowFigure, windowWords } from '@/words/window'
 import { Judgement } from './Judgement'
 import { StepActions } from './StepActions'
@@ -42,6 +42,7 @@ export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
           <p className="mt-3 text-lg text-soft">
             {[withWhat(card.step), `about ${card.step.minutes} min`].filter(Boolean).join(' · ')}
           </p>
+          {card.sections > 1 && <p className="mt-1 text-lg font-semibold">{sectionWords(card.sections)}</p>}
           <div className="mt-5 flex flex-wrap items-end gap-x-8 gap-y-5">
             {running ? (
               <p className="figure text-[6.5rem] text-now sm:text-[8rem]" role="timer" aria-label="Running for">

@@ -9,9 +9,10 @@ import { CSS } from '@dnd-kit/utilities'
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
 import { useId } from 'react'
 import type { StepWindow } from '@/core/craft/windows'
+import { sectionsOf } from '@/core/finish/sections'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Conflict } from '@/core/stack/checkStack'
-import { cautionWords, checkWords, reasonWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
+import { cautionWords, checkWords, reasonWords, sectionWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
 import { spanWords } from '@/words/time'
 import { ConflictLine } from './ConflictLine'
 
@@ -78,6 +79,7 @@ export function StepList({
               {...each}
               index={k}
               last={k === steps.length - 1}
+              sections={each.left ? 1 : sectionsOf(each.step, steps.slice(k + 1).find(({ left }) => !left)?.step)}
               conflicts={conflicts.get(each.position) ?? []}
               toggle={toggle}
               move={move}
@@ -97,12 +99,14 @@ function StepLine({
   left,
   index,
   last,
+  sections,
   conflicts,
   toggle,
   move,
 }: DeskStep & {
   index: number
   last: boolean
+  sections: number
   conflicts: readonly Conflict[]
   toggle: (position: number) => void
   move: (from: number, to: number) => void
@@ -122,6 +126,7 @@ function StepLine({
           <span>
             <span className={`font-semibold ${left ? 'line-through' : ''}`}>{stepTitle(step)}</span>
             {step.window && !left && <span className="block text-sm text-soft">{waitWords(step.window)}</span>}
+            {sections > 1 && <span className="block text-sm font-semibold">{sectionWords(sections)}</span>}
             {conflicts.map((conflict) => (
               <ConflictLine key={conflict.code} conflict={conflict} />
             ))}

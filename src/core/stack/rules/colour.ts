@@ -46,7 +46,7 @@ export const colourRules = {
       const top = topLayer(m.on)?.act
       if (!m.on.sleek || !top || (chips(m) && m.act.family === 'casein')) return false
       if (top.operation === 'clear-coat') return isPainted(m.act) || isPrimer(m.act) || m.act.operation === 'crackle-medium'
-      if (m.act.operation === 'de-lint') return top.family === 'alkyd' && m.ahead[0] !== undefined && isClear(m.ahead[0])
+      if (m.act.operation === 'de-lint') return top.family === 'alkyd' && m.ahead().slice(0, 1).some(isClear)
       return m.act.family !== top.family && (isPainted(m.act) || isPrimer(m.act) || isClear(m.act))
     },
   },
@@ -177,7 +177,7 @@ export const colourRules = {
     meets: (m) =>
       (m.act.operation === 'block-prime' || m.act.operation === 'adhesion-prime') &&
       paintsOn(m.on).length > 0 &&
-      !m.ahead.some(isCoat),
+      !m.ahead().some(isCoat),
   },
   'too-thick': {
     severity: 'caution',

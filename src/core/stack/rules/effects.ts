@@ -8,7 +8,10 @@ const apart = ({ looks }: Meeting) => looks.some((look) => look.apart)
 /** A look that wants its resist painted over. */
 const resists = ({ looks }: Meeting) => looks.some((look) => look.recipe.some(({ operation }) => operation === 'resist'))
 const isStencilled = ({ act }: Meeting) => act.operation === 'dry-brush' && /stencil and/.test(act.applicator ?? '')
-const untilPulled = ({ ahead }: Meeting) => ahead.slice(0, ahead.findIndex(({ operation }) => operation === 'pull-tape') + 1)
+const untilPulled = (m: Meeting) => {
+  const ahead = m.ahead()
+  return ahead.slice(0, ahead.findIndex(({ operation }) => operation === 'pull-tape') + 1)
+}
 const cracks = ['clay', 'chalk-style', 'chalk-mineral', 'latex', 'home-chalky']
 
 export const effectRules = {
@@ -124,7 +127,7 @@ export const effectRules = {
     instead: true,
     meets: (m) =>
       m.act.operation === 'remove-resist' &&
-      m.ahead.some(({ operation }) => operation === 'dry-distress' || operation === 'wet-distress') &&
+      m.ahead().some(({ operation }) => operation === 'dry-distress' || operation === 'wet-distress') &&
       m.on.resist === 'covered',
   },
   'resist-uncovered': {
@@ -165,7 +168,7 @@ export const effectRules = {
     severity: 'caution',
     remedies: [],
     instead: true,
-    meets: (m) => m.act.operation === 'pull-tape' && m.on.taped === 'on' && m.ahead.some(isCoat),
+    meets: (m) => m.act.operation === 'pull-tape' && m.on.taped === 'on' && m.ahead().some(isCoat),
   },
   'tape-on-weave': {
     severity: 'caution',

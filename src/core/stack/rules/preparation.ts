@@ -14,9 +14,9 @@ const primable = ({ part }: Meeting) => !isSoft(part)
 const firstPaint = (m: Meeting) => isPainted(m.act) && paintsOn(m.on).length === 0
 /** Colours that will lie on this ground. */
 const hexesFrom = ({ act, ahead, on }: Meeting): string[] =>
-  (paintsOn(on).length === 0 ? [act, ...ahead.filter(isPainted)] : [act]).flatMap(({ colour }) => colour?.hex ?? [])
+  (paintsOn(on).length === 0 ? [act, ...ahead().filter(isPainted)] : [act]).flatMap(({ colour }) => colour?.hex ?? [])
 /** What blocks tannin blocks knots. */
-const blocksAhead = ({ ahead }: Meeting) => ahead.some(({ operation }) => operation === 'block-prime')
+const blocksAhead = ({ ahead }: Meeting) => ahead().some(({ operation }) => operation === 'block-prime')
 /** Cloth is misted clean. */
 const meetsGround = ({ act }: Meeting) => lays(act) || act.operation === 'mist-fabric'
 const onStripper = ({ operation }: Meeting['act']) => operation === 'scrape' || operation === 'strip'

@@ -28,7 +28,7 @@ export interface Meeting extends Intent {
   /** the surface that the act meets */
   on: SurfaceState
   /** what is still to come after this act */
-  ahead: readonly Act[]
+  ahead: () => readonly Act[]
 }
 export interface StackEnding extends Intent {
   acts: readonly Act[]
