@@ -130,13 +130,3 @@ export const operations = {
 
 export type OperationCode = keyof typeof operations
 export const getOperation = (code: OperationCode): Operation => operations[code]
-
-/**
- * Standard minutes of a step, on whole minutes and at least 1: set-up and cleaning, plus area × norm, items × norm or
- * metres × norm. `areaM2` counts relief already.
- */
-export function standardMinutes(code: OperationCode, size: { areaM2: number; items?: number; metres?: number }): number {
-  const { norm, overhead, per = 'm2' } = getOperation(code)
-  const amount = { m2: size.areaM2, item: size.items ?? 0, metre: size.metres ?? 0 }[per]
-  return Math.max(1, Math.round(overhead + amount * norm))
-}

@@ -6,7 +6,8 @@ import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { readGrit } from '@/core/craft/grit'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { HouseMethod } from '@/core/craft/method'
-import { type CautionCode, type CheckCode, getOperation, type OperationCode, standardMinutes } from '@/core/craft/operations'
+import { standardMinutes } from '@/core/craft/minutes'
+import { type CautionCode, type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import { getSubstrate } from '@/core/craft/parts'
 import type { ReasonCode } from '@/core/craft/recipe'
 import { findStepWindow, type StepWindow } from '@/core/craft/windows'
@@ -77,7 +78,14 @@ export function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly 
       applicator: line.applicator ?? null,
       grit: line.grit ?? null,
       film,
-      minutes: standardMinutes(line.operation, { areaM2: part.areaM2, items: part.knots ?? defaultKnots, metres }),
+      minutes: standardMinutes(line.operation, {
+        areaM2: part.areaM2,
+        items: part.knots ?? defaultKnots,
+        metres,
+        turned: part.turned ?? 0,
+        applicator: line.applicator ?? null,
+        grit: line.grit ?? null,
+      }),
       amount: lays ? coatAmount(part.areaM2, family, film, line.coat?.number ?? 1, line.operation) : null,
       window: null,
       check: around.proves && index === firstCoat ? 'scratch' : (operation.check ?? null),

@@ -18,6 +18,8 @@ export interface FinishablePart {
   lead: LeadFinding
   use: UseCode
   areaM2: number
+  /** the share of it that is turned, ringed or carved, 0 to 1 */
+  turned?: number
   /** knots to seal; counted for knotty softwood */
   knots?: number | undefined
   /** a test patch bled, or dye stain is known */

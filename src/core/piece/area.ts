@@ -1,6 +1,13 @@
 /** What a part measures, all of its like counted. */
-import { surfaceArea } from '@/core/measure/surfaceArea'
+import { areaOfSurface, surfaceArea } from '@/core/measure/surfaceArea'
 import type { Part } from './piece'
 
 /** m² of a part: the surfaces of one, times how many there are. */
 export const areaOfPart = (part: Pick<Part, 'surfaces' | 'count'>): number => surfaceArea(part).area * part.count
+
+/** The share of a part that is turned or carved: it takes longer than flats of the same area. */
+export function turnedShare({ surfaces }: Pick<Part, 'surfaces'>): number {
+  const whole = surfaceArea({ surfaces }).area
+  const turned = surfaces.filter(({ shape, relief }) => shape === 'turnedLeg' || relief === 'carved')
+  return whole > 0 ? turned.reduce((sum, surface) => sum + areaOfSurface(surface), 0) / whole : 0
+}

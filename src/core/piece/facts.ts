@@ -1,6 +1,6 @@
 /** A part as the planner sees it: its facts, and what the log says has been done on it. */
 import type { FinishablePart } from '@/core/finish/wish'
-import { areaOfPart } from './area'
+import { areaOfPart, turnedShare } from './area'
 import type { PartJourney } from './journey'
 import type { Part, PlanStep } from './piece'
 
@@ -15,6 +15,7 @@ export const factsOf = (part: Omit<Part, 'plan' | 'earlier'>): FinishablePart =>
   foundColour: part.foundColour,
   knots: part.knots ?? undefined,
   areaM2: areaOfPart(part),
+  turned: turnedShare(part),
 })
 
 /**

@@ -2,6 +2,7 @@
  * Where a part and a piece stand on their way, and what can be done next: read off plan, log and air. Instants in ms where
  * they are compared; pure, `nowMs` is an argument.
  */
+import { lastAir } from '@/core/climate/lastAir'
 import { type FamilyCode, isPaint } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
@@ -144,16 +145,6 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
     air: lastAir(climate, nowMs),
     method: own,
   }
-}
-
-const readLatelyMs = 6 * 3_600_000
-/** The last reading before now; none where it is older than six hours. */
-function lastAir(climate: Climate, nowMs: number): Air | null {
-  const last = climate.reduce<Climate[number] | null>(
-    (latest, reading) => (Date.parse(reading.at) <= nowMs && (latest === null || reading.at > latest.at) ? reading : latest),
-    null,
-  )
-  return last && nowMs - Date.parse(last.at) <= readLatelyMs ? { temperature: last.temperature, humidity: last.humidity } : null
 }
 
 /** A thin coat is dry sooner; it is no sooner hard. */
