@@ -38,7 +38,7 @@ export const adaptations: readonly Adaptation[] = [
     on: ({ substrate }) => getSubstrate(substrate).veneer === true,
     lines: {
       sand: onGround(veneerPass, { grit: '220' }),
-      scuff: veneerPass,
+      scuff: onGround(veneerPass, {}),
       'dry-distress': byHand,
       scrape: { applicator: 'fine wire wool and spirits' },
     },
@@ -66,7 +66,11 @@ export const adaptations: readonly Adaptation[] = [
   },
   // heat cracks the one and melts the other
   { code: 'melts', on: ({ substrate }) => substrate === 'glass' || substrate === 'plastic', lines: { 'heat-gun': null } },
-  { code: 'glass', on: ({ substrate, existing }) => substrate === 'glass' && existing === 'bare', lines: { scuff: null } },
+  {
+    code: 'glass',
+    on: ({ substrate, existing }) => substrate === 'glass' && existing === 'bare',
+    lines: { scuff: onGround(null, {}) },
+  },
   // cloth and leather: soap and water, nothing coarser than 400
   {
     code: 'soft',

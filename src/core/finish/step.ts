@@ -56,7 +56,10 @@ function mixOf(line: Line, part: FinishablePart, wish: FinishWish, primed: boole
   if (line.mix) return line.mix
   if (!line.paint || (line.family ?? wish.paint) !== 'casein') return null
   const onWood = part.existing === 'bare' && getSubstrate(part.substrate).kind === 'wood' && line.phase === 'base'
-  return onWood && !primed ? 'powder : water 1 : 1' : 'powder : water 1 : 1, with bonding agent'
+  // sealed knots are no bare wood
+  return onWood && !primed && !getSubstrate(part.substrate).knotty
+    ? 'powder : water 1 : 1'
+    : 'powder : water 1 : 1, with bonding agent'
 }
 
 /** Lines as steps on this part, in their order; what this material or house can't have is worked another way or left out. */

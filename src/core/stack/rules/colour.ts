@@ -41,7 +41,7 @@ export const colourRules = {
   // paint, primer or clear on a film of one's own that shines
   'no-key-on-own-film': {
     severity: 'caution',
-    remedies: [{ operation: 'scuff', grit: '220–320', reason: 'own-film' }],
+    remedies: [{ operation: 'scuff', phase: 'wear', grit: '220–320', reason: 'own-film' }],
     meets: (m) => {
       const top = topLayer(m.on)?.act
       if (!m.on.sleek || !top || (chips(m) && m.act.family === 'casein')) return false
