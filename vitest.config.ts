@@ -20,7 +20,7 @@ export default defineConfig({
           exclude: ['src/db/**', ...slow],
         },
       },
-      { resolve: { alias }, test: { testTimeout: 600_000, name: 'slow', include: slow } },
+      { resolve: { alias }, test: { testTimeout: 2_400_000, name: 'slow', include: slow } },
       {
         resolve: { alias },
         // every file has a database of its own

@@ -54,7 +54,9 @@ interface Done {
   /** minutes after which a finger found it dry */
   dryAfter?: number
 }
-interface PartData extends Omit<NewPart, 'id' | 'surfaces'> {
+/** What the demo's pieces leave unsaid of a part. */
+const unsaid = { polish: 'unknown', slips: false, foundColour: null } as const
+interface PartData extends Omit<NewPart, 'id' | 'surfaces' | keyof typeof unsaid>, Partial<Pick<NewPart, keyof typeof unsaid>> {
   surfaces: MeasuredFace[]
   plan?: {
     look: LookCode
@@ -234,6 +236,7 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
     roomId: around.loft,
   })
   const parts = piece.parts.map((part) => ({
+    ...unsaid,
     ...part,
     id: uuidv7(),
     surfaces: part.surfaces.map((surface) => ({ ...surface, id: uuidv7() })),

@@ -2,7 +2,17 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from 'vitest'
 import * as core from '@/core'
-import { checkStack, type FinishablePart, type FinishWish, layOut, planFinish, priceFor, windowFor } from '@/core'
+import {
+  checkStack,
+  type FinishablePart,
+  type FinishWish,
+  layOut,
+  planFinish,
+  priceFor,
+  shadeOf,
+  type Touch,
+  windowFor,
+} from '@/core'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 0.8 }
 const wish: FinishWish = {
@@ -17,6 +27,31 @@ const { steps } = outcome.plan
 test('a part is planned', () => {
   expect(steps).toHaveLength(11)
   expect(steps.map(({ operation }) => operation)).toContain('coat')
+})
+
+test('layers of one’s own: clay is sealed before latex goes over it here and there, and the gilt is on the edges', () => {
+  const half = [
+    { name: 'Tarn Glass', hex: '#3d6a6b', parts: 1 },
+    { name: 'Oat Husk', hex: '#e3d7bd', parts: 1 },
+  ]
+  const touches: Touch[] = [
+    { id: 'base', operation: 'coat', family: 'clay', colour: { name: 'Tarn Glass', hex: '#3d6a6b' }, repeat: 2, by: 'painter' },
+    {
+      id: 'ragged',
+      operation: 'coat',
+      family: 'latex',
+      colour: { name: 'Half Tarn', hex: shadeOf(half), parts: half },
+      where: { share: 0.5 },
+      by: 'painter',
+    },
+    { id: 'gilt', operation: 'metallic-wax', where: { places: ['edges'] }, by: 'painter' },
+  ]
+  const own = planFinish(part, { ...wish, touches })
+
+  if ('refusal' in own) throw new Error(own.refusal.code)
+  const order = own.plan.steps.map(({ operation, touch }) => touch ?? operation)
+  expect(order.slice(order.indexOf('base'), order.indexOf('ragged') + 1)).toEqual(['base', 'base', 'seal-between', 'ragged'])
+  expect(own.plan.steps.find(({ touch }) => touch === 'gilt')?.where).toEqual({ places: ['edges'] })
 })
 
 test('the plan is checked: nothing to say of it as it stands, and of a coat over fresh wax that it will peel', () => {

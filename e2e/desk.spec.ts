@@ -1,22 +1,7 @@
 /** The plan desk for three very different pieces, a mind changed half-way, and a plan that is put at risk and mended. */
 import { expect, type Page, test } from '@playwright/test'
+import { takeIn } from './takeIn'
 
-/** Takes a piece in with one part and opens its plan desk. */
-async function takeIn(page: Page, name: string, facts: { madeOf: string; onIt?: string; lives?: string; lead?: string }) {
-  await page.goto('/pieces/new')
-  await page.getByLabel('What it is').fill(name)
-  await page.getByLabel('Called').fill('Body')
-  await page.getByLabel('Made of').selectOption({ label: facts.madeOf })
-  if (facts.onIt) await page.getByLabel('On it now').selectOption({ label: facts.onIt })
-  if (facts.lives) await page.getByLabel('Where it will live').selectOption({ label: facts.lives })
-  await page.getByLabel('Lead', { exact: true }).selectOption({ label: facts.lead ?? 'finish surely younger than 1980' })
-  await page.getByLabel('Width').fill('100')
-  await page.getByLabel('Height').fill('100')
-  await page.getByRole('button', { name: 'Take it in' }).click()
-  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
-  await page.getByRole('link', { name: 'Choose a finish' }).first().click()
-  await expect(page.getByRole('heading', { name: 'The way there' })).toBeVisible()
-}
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
 
 test('a slick cabinet, a linen footstool and a commode that may hold lead each get the way that suits them', async ({ page }, {

@@ -52,8 +52,16 @@ test('an empty bench asks how the house reckons, by what the device knows; then 
 
 test('a currency without small coins is taken as it stands in the fields', async ({ page }) => {
   await own.ask('update studio set kept_at = null')
-  await page.goto(own.address())
+  // a slow line: the currency is chosen before any script has run
+  let come = () => {}
+  const scripts = new Promise<void>((resolve) => (come = resolve))
+  await page.route('**/*.js', async (route) => {
+    await scripts
+    await route.continue()
+  })
+  await page.goto(own.address(), { waitUntil: 'commit' })
   await page.getByLabel('Currency').selectOption('JPY')
+  come()
   await page.getByLabel('An hour of your work, JPY').fill('2500')
   await page.getByRole('button', { name: 'That is so' }).click()
   await expect(page.getByText(/^JPY, .* ¥2,500 an hour of work\.$/)).toBeVisible()

@@ -1,13 +1,16 @@
 /** The advice as a page that a painter can read and correct, made from the tables and from nothing else. */
 import { families, type FamilyCode, getFamily } from '@/core/craft/families'
 import { looks } from '@/core/craft/looks'
+import { defaultMethod, schoolCodes, schools } from '@/core/craft/method'
 import { getOperation } from '@/core/craft/operations'
-import { uses } from '@/core/craft/parts'
+import { type SubstrateKind, substrates, uses } from '@/core/craft/parts'
 import { remedies } from '@/core/craft/remedies'
 import type { Remedy } from '@/core/craft/remedies/remedy'
+import { allFamiliesFor, canBeOn, usualWay } from '@/core/craft/takes'
 import { topcoats } from '@/core/craft/topcoats'
 import { windowRows } from '@/core/craft/windows'
 import { adaptations } from '@/core/finish/adapt'
+import { touchOperations } from '@/core/finish/touchList'
 import { arguedRight, arguedWrong } from '@/core/stack/cases/argued'
 import type { ConflictCode } from '@/core/stack/rules'
 import { abrasionRules } from '@/core/stack/rules/abrasion'
@@ -21,6 +24,9 @@ import { softRules } from '@/core/stack/rules/soft'
 import { wearRules } from '@/core/stack/rules/wear'
 import { conflictWords, severityWords } from '@/words/conflicts'
 import { adaptationWords } from '@/words/craft'
+import { schoolChoiceWords, schoolWords } from '@/words/method'
+
+const kinds = [...new Set<SubstrateKind>(Object.values(substrates).map(({ kind }) => kind))]
 
 const chapters: [string, Record<string, MeetingRule | EndingRule>][] = [
   ['Before colour', preparationRules],
@@ -152,6 +158,39 @@ ${table(
     words,
     tells,
     recipe.map(({ operation }) => opWords(operation)).join(' → '),
+  ]),
+)}
+
+## Layers of one's own
+
+What each operation is laid with, the first where nothing else is said, how it is mixed and worked then, and on which materials it can't be.
+\`src/core/craft/takes.ts\`.
+
+${table(
+  ['Operation', 'Laid with', 'Usually', 'Not on'],
+  touchOperations.map((code) => {
+    const families = allFamiliesFor(code)
+    const { mix, applicator } = usualWay(code, families[0])
+    return [
+      opWords(code),
+      families.map((family) => getFamily(family).words).join(', '),
+      [mix, applicator].filter(Boolean).join(' · '),
+      kinds.filter((kind) => !canBeOn(code, kind)).join(', '),
+    ]
+  }),
+)}
+
+## Where good people disagree
+
+Each house picks, each part may depart; every side is a plan of its own. \`src/core/craft/method.ts\`.
+
+${table(
+  ['School', 'Sides, the first where nothing was chosen'],
+  schoolCodes.map((code) => [
+    schoolWords[code],
+    [defaultMethod[code], ...Object.keys(schools[code]).filter((side) => side !== defaultMethod[code])]
+      .map((side) => schoolChoiceWords(code, side))
+      .join(' ↔ '),
   ]),
 )}
 

@@ -27,33 +27,58 @@ const chest = await pieceCalled(page, 'Blanket chest')
 const bureau = await pieceCalled(page, 'Bureau')
 await page.goto(`${address}${await pieceCalled(page, 'Hall settle')}`)
 const plan = (await page.locator('a[href*="/plan/"]').first().getAttribute('href')) ?? bureau
-const views: [name: string, path: string, viewport: typeof wide, scheme: 'light' | 'dark'][] = [
-  ['bench', '/', wide, 'light'],
-  ['bench-evening', '/', wide, 'dark'],
-  ['bench-phone', '/', phone, 'light'],
-  ['pieces', '/pieces', wide, 'light'],
-  ['piece', washstand, wide, 'light'],
-  ['piece-phone', washstand, phone, 'light'],
-  ['plan', plan, wide, 'light'],
-  ['find', plan.replace('/plan/', '/find/'), wide, 'light'],
-  ['way', `${bureau}/way`, wide, 'light'],
-  ['money', `${chest}/money`, wide, 'light'],
-  ['record', `${chest}/record`, wide, 'light'],
-  ['story', `${washstand}/story?show=coats`, wide, 'light'],
-  ['air', '/air', wide, 'light'],
-  ['learned', '/learned', wide, 'light'],
-  ['intake', '/pieces/new', wide, 'light'],
-  ['shelf', '/shelf', wide, 'light'],
-  ['house', '/house', wide, 'light'],
-]
+/** A look taken as one's own list: a third colour here and there, gilt on the edges. */
+async function makeLayers(on: Page): Promise<void> {
+  await on.getByRole('radio', { name: 'Two-colour distress' }).click()
+  await on.getByLabel('Paint', { exact: true }).selectOption({ label: 'clay paint' })
+  await on.getByRole('button', { name: 'Make the layers your own' }).click()
+  const rows = on.getByRole('list', { name: 'Layers, the top one first' }).locator('> li > details')
+  await on
+    .getByRole('button', { name: /^Put a layer over Coat/ })
+    .first()
+    .click()
+  await rows.nth(1).getByLabel('How much of it').selectOption({ label: 'about half, here and there' })
+  await rows.nth(1).getByLabel('Its name').fill('Kiln Dusk')
+  await rows.nth(1).locator('input[type=color]').fill('#9a4b35')
+  await rows.nth(1).locator('> summary').click()
+  await on.getByRole('button', { name: /^Put a layer over Wear/ }).click()
+  await rows.first().getByLabel('What is done').selectOption({ label: 'Gilding wax by finger on the high points' })
+  await rows.first().getByRole('button', { name: 'flats' }).click()
+  await rows.first().getByRole('button', { name: 'recesses' }).click()
+  await rows.first().locator('> summary').click()
+  await on.evaluate(() => scrollTo(0, 0))
+}
+const views: [name: string, path: string, viewport: typeof wide, scheme: 'light' | 'dark', make?: (on: Page) => Promise<void>][] =
+  [
+    ['bench', '/', wide, 'light'],
+    ['bench-evening', '/', wide, 'dark'],
+    ['bench-phone', '/', phone, 'light'],
+    ['pieces', '/pieces', wide, 'light'],
+    ['piece', washstand, wide, 'light'],
+    ['piece-phone', washstand, phone, 'light'],
+    ['plan', plan, wide, 'light'],
+    ['layers', plan, wide, 'light', makeLayers],
+    ['find', plan.replace('/plan/', '/find/'), wide, 'light'],
+    ['way', `${bureau}/way`, wide, 'light'],
+    ['money', `${chest}/money`, wide, 'light'],
+    ['record', `${chest}/record`, wide, 'light'],
+    ['story', `${washstand}/story?show=coats`, wide, 'light'],
+    ['air', '/air', wide, 'light'],
+    ['learned', '/learned', wide, 'light'],
+    ['intake', '/pieces/new', wide, 'light'],
+    ['shelf', '/shelf', wide, 'light'],
+    ['house', '/house', wide, 'light'],
+  ]
 const wanted = process.argv.slice(4)
-for (const [name, path, viewport, colorScheme] of views) {
+for (const [name, path, viewport, colorScheme, make] of views) {
   if (wanted.length > 0 && !wanted.includes(name)) continue
   await page.setViewportSize(viewport)
   await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
   await page.goto(`${address}${path}`, { waitUntil: 'load' })
   // pictures and the chart have come by then; the line that tells of changes stays open for ever
   await page.waitForTimeout(1_200)
+  await make?.(page)
+  await page.waitForTimeout(make ? 600 : 0)
   await page.screenshot({ path: `${folder}/${name}.png` })
   console.log(`${folder}/${name}.png`)
 }

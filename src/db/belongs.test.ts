@@ -1,13 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import type { Touch } from '@/core/finish/touch'
 import { coatFigures } from '@/core/testing/piece'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
-import { at, partRow, pieceRow, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
+import { at, partRow, pieceRow, planRow, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { findUnknownCodes, keepCodes } from './codes'
 import { addEntries, type NewEntry } from './entry'
 import { addPhoto } from './photo'
 import { findPieceFile, listOpenPieces, listPieces } from './piece'
-import { addParts, addPiece, changeFaces, takePartOut } from './pieceWrite'
+import { addParts, addPiece, addPlan, changeFaces, takePartOut } from './pieceWrite'
 import { addLot, listLots } from './stock'
 
 let db: TestDatabase
@@ -134,6 +135,13 @@ describe('codes that are not known', () => {
       constraint: 'known_code',
     })
     await expect(db.owner.query("update part set substrate = 'marble' where id = $1", [one.part.id])).rejects.toThrow(/not known/)
+  })
+  test('are refused in a list of layers too', async () => {
+    const touches = [{ id: 'one', operation: 'coat', family: 'powdery', by: 'painter' }] as unknown as Touch[]
+    const plan = { ...planRow(), touches }
+    await expect(db.as(db.here, (client) => addPlan(client, db.here, one.part.id, plan))).rejects.toMatchObject({
+      constraint: 'known_code',
+    })
   })
   test('that were known once are named with their row at the next start', async () => {
     await db.owner.query("insert into code (kind, code) values ('family', 'powdery')")

@@ -34,6 +34,8 @@ const places: readonly (readonly [table: string, column: string, kind: string])[
   ['plan', 'extras', 'look'],
   ['plan', 'paint', 'family'],
   ['plan', 'seal', 'seal'],
+  ['plan', 'touch_operations', 'operation'],
+  ['plan', 'touch_families', 'family'],
   ['step', 'operation', 'operation'],
   ['step', 'family', 'family'],
   ['step', 'check_code', 'check'],

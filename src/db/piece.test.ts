@@ -1,5 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { shadeOf } from '@/core/finish/shade'
+import type { Touch } from '@/core/finish/touch'
 import { areaOfPart } from '@/core/piece/area'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { addRendition } from '@/db/testing/photo'
@@ -26,6 +28,34 @@ describe('a piece’s file', () => {
     // 2 × 0.8605 × 0.42
     expect(part && areaOfPart(part)).toBeCloseTo(0.72282, 9)
     expect(part?.plan).toEqual({ ...whole.plan, steps: whole.plan.steps.map((step) => ({ ...step, mends: null })) })
+  })
+
+  test('the painter’s own layers come back as they were set: a shade by its parts, where each goes, which layer a step is of', async () => {
+    const whole = wholePiece()
+    await db.as(db.here, (client) => storeWhole(client, db.here, whole))
+    const shade = {
+      name: 'Half Tarn',
+      hex: '#000000',
+      parts: [
+        { name: 'Tarn Glass', hex: '#3d6a6b', parts: 2 },
+        { name: 'Oat Husk', hex: '#e3d7bd', parts: 1 },
+      ],
+    }
+    const colour = { ...shade, hex: shadeOf(shade.parts) }
+    const touches: Touch[] = [
+      { id: 'base', operation: 'coat', family: 'clay', colour, repeat: 2, by: 'painter' },
+      { id: 'gilt', operation: 'metallic-wax', where: { places: ['edges'], share: 0.5, words: 'the mouldings' }, by: 'painter' },
+    ]
+    const steps = planRow().steps.map((step) => ({
+      ...step,
+      where: { places: ['edges' as const] },
+      touch: 'gilt',
+      rule: 'unbuffed',
+    }))
+    const own = { ...planRow(), touches, steps, madeAt: '2026-05-06T08:00:00.000Z' }
+    await db.as(db.here, (client) => addPlan(client, db.here, whole.part.id, own))
+    const file = await db.as(db.here, (client) => findPieceFile(client, whole.piece.id))
+    expect(file?.parts[0]?.plan).toEqual({ ...own, steps: own.steps.map((step) => ({ ...step, mends: null })) })
   })
 
   test('takes the newest plan as the one in force and keeps the worked steps of the older', async () => {

@@ -8,6 +8,7 @@ import { cautionCodes, checkCodes, operations } from '@/core/craft/operations'
 import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { reasonCodes } from '@/core/craft/recipe'
 import { topcoatCodes } from '@/core/craft/topcoats'
+import { colour, touches, where } from '@/core/input/touch'
 import { films } from '@/core/measure/film'
 import type { PlanId } from '@/core/measure/named'
 import { reliefs } from '@/core/measure/surfaceArea'
@@ -16,7 +17,6 @@ import { type Part, type Photo, type Piece, type Plan, type PlanStep, sources } 
 const id = z.string()
 const words = z.string().nullable()
 const family = z.enum(codesOf(families))
-const colour = z.object({ name: z.string(), hex: z.string() })
 
 export const pieceRow = z.object({
   id,
@@ -60,6 +60,8 @@ export const faceRow = z.discriminatedUnion('shape', [
   z.object({ ...face, shape: z.literal('turnedLeg'), diameter: mm, length: mm }),
 ])
 
+/** What stands empty in the table is not said at all. */
+const unsaid = <T extends z.ZodType>(type: T) => type.nullable().transform((given) => given ?? undefined)
 export const planRow = z.object({
   id,
   partId: id,
@@ -70,6 +72,7 @@ export const planRow = z.object({
     .object({ a: colour.optional(), b: colour.optional() })
     .transform(({ a, b }) => ({ ...(a && { a }), ...(b && { b }) })),
   seal: z.enum(topcoatCodes).nullable(),
+  touches: unsaid(touches),
   departures: z.record(z.string(), z.string()).transform((given) => given as Partial<HouseMethod>),
   madeAt: z.string(),
 }) satisfies z.ZodType<Omit<Plan, 'steps'>>
@@ -99,6 +102,9 @@ export const stepRow = z.object({
   reason: z.enum(reasonCodes),
   needed: z.boolean(),
   mends: words,
+  touch: unsaid(z.string()),
+  rule: unsaid(z.string()),
+  where: unsaid(where),
   coat: z.object({ number: z.number(), of: z.number() }).nullable(),
 }) satisfies z.ZodType<PlanStep & { planId: PlanId }>
 

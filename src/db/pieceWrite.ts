@@ -113,7 +113,7 @@ export async function addParts(
   await client.query(
     `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, polish,
        slips, found_colour)
-     select id, $2, $3, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, coalesce(polish, 'unknown'), coalesce(slips, false), "foundColour"
+     select id, $2, $3, position, name, kind, count, substrate, existing, lead, use, bleeds, knots, polish, slips, "foundColour"
      from jsonb_to_recordset($1::jsonb) as p(id uuid, position int, name text, kind text, count int, substrate text,
        existing text, lead text, use text, bleeds boolean, knots int, polish text, slips boolean, "foundColour" text)`,
     [JSON.stringify(parts.map(({ surfaces: _, ...part }, index) => ({ ...part, position: from + index }))), studioId, pieceId],
@@ -125,8 +125,8 @@ export async function addParts(
 /** Puts a plan on a part. */
 export async function addPlan(client: Client, studioId: StudioId, partId: PartId, plan: Plan): Promise<void> {
   await client.query(
-    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at, touches)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
     [
       plan.id,
       studioId,
@@ -138,16 +138,19 @@ export async function addPlan(client: Client, studioId: StudioId, partId: PartId
       plan.seal,
       JSON.stringify(plan.departures),
       plan.madeAt,
+      plan.touches ? JSON.stringify(plan.touches) : null,
     ],
   )
   await client.query(
     `insert into step (id, studio_id, plan_id, part_id, position, operation, family, colour, mix, applicator, grit, film, minutes,
-                       amount, window_label, check_code, cautions, reason, needed, mends, coat_number, coat_of)
+                       amount, window_label, check_code, cautions, reason, needed, mends, touch, rule, where_on,
+                       coat_number, coat_of)
      select id, $2, $3, $4, position, operation, family, colour, mix, applicator, grit, film, minutes, amount, "window",
-            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, (coat ->> 'number')::int, (coat ->> 'of')::int
+            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, touch, rule, "where",
+            (coat ->> 'number')::int, (coat ->> 'of')::int
      from jsonb_to_recordset($1::jsonb) as s(id uuid, position int, operation text, family text, colour jsonb, mix text,
        applicator text, grit text, film text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
-       reason text, needed boolean, mends uuid, coat jsonb)`,
+       reason text, needed boolean, mends uuid, touch text, rule text, "where" jsonb, coat jsonb)`,
     [JSON.stringify(plan.steps), studioId, plan.id, partId],
   )
 }

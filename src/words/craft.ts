@@ -6,9 +6,11 @@ import { type CautionCode, type CheckCode, getOperation } from '@/core/craft/ope
 import type { ReasonCode } from '@/core/craft/recipe'
 import type { PastCode } from '@/core/craft/windows'
 import type { AdaptationCode } from '@/core/finish/adapt'
-import type { RefusalCode } from '@/core/finish/refusals'
+import type { RefusalCode } from '@/core/finish/refusal'
 import type { PlannedStep } from '@/core/finish/step'
 import type { AdviceCode } from '@/core/plan/planFinish'
+import type { PaintReason } from '@/core/plan/rankPaints'
+import { whereWords } from './where'
 
 export const reasonWords: Record<ReasonCode, string> = {
   cover: 'This colour needs so many coats to cover; pale and clean colours hide badly.',
@@ -19,6 +21,7 @@ export const reasonWords: Record<ReasonCode, string> = {
   rough: 'Unevenly, thicker where wear should catch.',
   peaks: 'Half dry: too early smears, too late they will not lie.',
   'crackle-shrinks': 'It shrinks under the next coat and tears it. It must be dry first.',
+  'crackle-flat': 'What was cracked is rubbed flat and shut in, or its cracks come through.',
   'crackle-once': 'Thick tears wide, thin tears fine. Going back over it kills the cracks.',
   'resist-lets-go': 'Where hands and feet really wear it: the next coat can’t hold there.',
   'resist-defeats-clear': 'Left under a topcoat it makes that let go too.',
@@ -61,6 +64,7 @@ export const reasonWords: Record<ReasonCode, string> = {
   reveal: 'Rubbed back after a night: this brings the colours out.',
   'even-water': 'Damp all over, it dries all over: the mark goes with the rest.',
   'runs-free': 'What rubs is eased and waxed, never painted.',
+  'as-wished': 'You asked for it.',
   key: 'Fine roughness for the coat to grip.',
   'bare-for-look': 'The wood shows through this look, so the old finish comes off.',
   soften: 'While it is soft; dried stripper must be put on again.',
@@ -116,8 +120,8 @@ export const pastWords: Record<PastCode, string> = {
 }
 
 export const adviceWords: Record<AdviceCode, string> = {
-  'low-contrast': 'The two colours are close: the wear will hardly show from two metres.',
-  'contrast-none': 'The two colours are all but the same: nothing will show where it is worn.',
+  'low-contrast': 'What is to be seen through it is close to the colour over it: from two metres it will hardly show.',
+  'contrast-none': 'What is to be seen through it is all but the colour over it: nothing will show.',
   'knots-show': 'Knots stay visible under a wash, and may yellow it.',
   'test-lead': 'Lead is possible here. The plan covers it and abrades nothing; have it tested first.',
   'test-wax':
@@ -140,6 +144,7 @@ export const refusalWords: Record<RefusalCode, string> = {
   'seal-use': 'This topcoat does not stand up to this use, or does not hold on this paint.',
   'no-seal': 'No topcoat of this look stands up to this use.',
   'colour-missing': 'Choose the colours first.',
+  layers: 'Two of these layers won’t hold together, whatever is put between them.',
 }
 
 export const coverWords: Record<CoverReason, string> = {
@@ -171,7 +176,7 @@ export function stepTitle(step: Pick<PlannedStep, 'operation' | 'coat' | 'colour
 }
 
 /** "clay paint, paint : water 1 : 1, bristle brush, 220": with what. */
-export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator' | 'grit' | 'film'>): string {
+export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator' | 'grit' | 'film' | 'where'>): string {
   const film = step.film === 'normal' ? null : `${step.film} film`
   const parts = [
     step.family ? getFamily(step.family).words : null,
@@ -179,6 +184,7 @@ export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator'
     step.applicator,
     step.grit ? `abrasive ${step.grit}` : null,
     step.family ? film : null,
+    whereWords(step.where),
   ]
   return parts.filter(Boolean).join(' · ')
 }
@@ -200,4 +206,25 @@ export const adaptationWords: Record<AdaptationCode, string> = {
   glass: 'Bare glass: nothing to scuff, the primer grips alone',
   soft: 'Cloth and leather: vacuumed, soap and water, nothing coarser than 400, no primer; leather’s wax worked in generously',
   lead: 'Where lead may be: a wet key, no wool, no dust; between its coats of colour nothing is rubbed',
+}
+
+/** What speaks for a paint on a part, and what against it. */
+export const paintReasonWords: Record<PaintReason, string> = {
+  grips: 'grips by itself',
+  'wants-scuff': 'wants a scuff',
+  'wants-key': 'wants a good key',
+  'wants-primer': 'wants a primer here',
+  'seals-itself': 'needs no topcoat here',
+  'wants-topcoat': 'wants a topcoat',
+  'lifts-with-water': 'lifts with water until it is sealed',
+  'water-moves-it': 'water marks it until it is sealed',
+  'no-water': 'takes no water',
+  'wears-soon': 'wears back the same day',
+  'wears-after-night': 'wears back after a night',
+  'wears-damp': 'wears back with a damp cloth, without dust',
+  'mixed-from-powder': 'mixed from powder, for a day',
+  'mixed-at-home': 'mixed at home, for a day',
+  'on-the-shelf': 'on the shelf',
+  'to-buy': 'to buy',
+  'chips-by-itself': 'lets go in flakes by itself',
 }

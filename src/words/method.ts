@@ -8,6 +8,10 @@ export const schoolWords: Record<SchoolCode, string> = {
   layers: 'Colours that re-wet',
   distress: 'Wearing back',
   waxRest: 'Wax',
+  drying: 'Drying',
+  chalky: 'Chalk-style paint',
+  thinning: 'Paint that drags',
+  mixing: 'Mixes',
   cleaner: 'Cleaning',
   fullUse: 'Full use',
 }

@@ -94,9 +94,9 @@ export async function planPart(typed: PlanText): Promise<Answer> {
       const journey = file && readPiece(file, { climate: [], nowMs: Date.parse(at) })
       const current = journey?.parts.find(({ part }) => part.id === partId)
       if (!current) throw new Refused('not-found')
-      const { look, paint, seal, departures } = entered
+      const { look, paint, seal, departures, touches } = entered
       const colours = { a: entered.colours.a, ...(entered.colours.b && { b: entered.colours.b }) }
-      const wish = { look, with: entered.with, paint, colours, seal: seal ?? undefined }
+      const wish = { look, with: entered.with, paint, colours, seal: seal ?? undefined, touches }
       const facts = factsOf(current.part)
       const method = { ...studio.method, ...departures }
       const outcome = replan(facts, wish, doneOn(current), method)
@@ -110,7 +110,7 @@ export async function planPart(typed: PlanText): Promise<Answer> {
         seal,
         departures,
         madeAt: at,
-        steps: withWindows(chosen, facts, method).map((step, position) => ({
+        steps: withWindows(chosen, facts, method, doneOn(current)).map((step, position) => ({
           ...step,
           id: stepIds[position] as string,
           position,

@@ -35,15 +35,11 @@ export async function growByMending(client: Client, studio: Studio, entered: z.o
   ])
   const plan = current.part.plan
   if (!remedy || !plan) return
-  const ahead = aheadOn(current)
   const method = { ...studio.method, ...plan.departures }
   const steps = mend(
     remedy,
-    factsOf(current.part),
-    { ...plan, seal: plan.seal ?? undefined },
-    doneOn(current),
-    ahead,
-    method,
+    { part: factsOf(current.part), wish: { ...plan, seal: plan.seal ?? undefined }, done: doneOn(current), method },
+    aheadOn(current),
     entryId,
   )
   if (stepIds.length < steps.length) throw new Refused('not-whole')

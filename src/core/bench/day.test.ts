@@ -3,7 +3,6 @@
  * one check failed. Every hour, window and penny worked by hand beside it.
  */
 import { beforeAll, describe, expect, test } from 'vitest'
-import { defaultMethod } from '@/core/craft/method'
 import type { Reading } from '@/core/drying/windowFor'
 import type { PlannedStep } from '@/core/finish/step'
 import { type BenchAction, entryFromText } from '@/core/input/bench'
@@ -205,7 +204,7 @@ describe('one window missed, one check failed', () => {
       failed: { entryId: uuid(7001), stepId: stepId(2, 5), checkCode: 'looks-worn' },
       note: '',
     })
-    const steps = mend('too-far', factsOf(part), { ...part.plan, seal: undefined }, part.plan.steps, [], defaultMethod)
+    const steps = mend('too-far', { part: factsOf(part), wish: { ...part.plan, seal: undefined }, done: part.plan.steps }, [])
     files[1] = {
       ...file,
       parts: [

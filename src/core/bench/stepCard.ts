@@ -15,7 +15,6 @@ import type { LoggedCoat } from '@/core/log/lastLike'
 import { isAhead } from '@/core/log/stepStates'
 import type { Instant, PartId, PieceId, StepId } from '@/core/measure/named'
 import { type Journey, type PartJourney, stepsOf } from '@/core/piece/journey'
-import { type Judged, judgedOf } from '@/core/piece/judged'
 import type { Photo, PieceFile, PlanStep } from '@/core/piece/piece'
 import { type CrossSection, sectionOf } from '@/core/piece/section'
 import { remedyOf } from '@/core/plan/missed'
@@ -69,8 +68,6 @@ export interface StepCard {
   sectionSeconds: number | null
   /** in how many sections it and the next are worked; 1 where it is done in one go */
   sections: number
-  /** what the rules say of it, where it is the step about to be begun or just logged */
-  judged: Judged | null
 }
 
 /** What the card is made beside: the shelf, the mixes, and the coats that were logged before. */
@@ -158,7 +155,6 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     window: windowView(part, around.nowMs),
     sectionSeconds: sectionSecondsOf(step.operation),
     sections: sectionsOf(step, followerOf(part, step)),
-    judged: part.next?.id === step.id || part.running?.step.id === step.id ? judgedOf(part) : null,
   }
 }
 

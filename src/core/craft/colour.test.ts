@@ -1,3 +1,4 @@
+import { formatHex } from 'culori'
 import { describe, expect, test } from 'vitest'
 import { complementOf, contrast, coverFor, darkerOf, enoughContrast, hidesBadly, isPale, lchOf } from './colour'
 
@@ -21,11 +22,27 @@ describe('two colours', () => {
     expect(contrast('#3d5661', '#e3d7bd')).toBeGreaterThan(enoughContrast)
     expect(contrast('#3d5661', '#425c66')).toBeLessThan(enoughContrast)
   })
-  test('opposites are half the circle apart, and a darker shade is darker', () => {
-    const apart = Math.abs(lchOf(complementOf('#9a4b35')).hue - lchOf('#9a4b35').hue)
-    expect(Math.min(apart, 360 - apart)).toBeGreaterThan(120)
-    expect(lchOf(darkerOf('#9a4b35')).lightness).toBeLessThan(lchOf('#9a4b35').lightness)
+  test.each([
+    ['green', '#4a8f4f', [10, 60]],
+    ['orange-red', '#c8502e', [110, 175]],
+    ['blue', '#3a66b5', [45, 85]],
+    ['orange', '#d98636', [220, 290]],
+    ['violet', '#7a4aa8', [85, 120]],
+    ['yellow', '#d9c23f', [285, 330]],
+  ] as const)('the painter’s opposite of %s, on the painter’s wheel', (_, hex, [from, to]) => {
+    const { hue } = lchOf(complementOf(hex))
+    expect(hue).toBeGreaterThan(from)
+    expect(hue).toBeLessThan(to)
   })
+  test('the opposite of the opposite is where it began, all around the wheel', () => {
+    for (let hue = 0; hue < 360; hue += 5) {
+      const hex = formatHex({ mode: 'oklch', l: 0.6, c: 0.06, h: hue })
+      const back = lchOf(complementOf(complementOf(hex))).hue
+      const apart = Math.abs(back - lchOf(hex).hue)
+      expect(Math.min(apart, 360 - apart)).toBeLessThan(8)
+    }
+  })
+  test('a darker shade is darker', () => expect(lchOf(darkerOf('#9a4b35')).lightness).toBeLessThan(lchOf('#9a4b35').lightness))
   test('pale is pale, and what is no colour is an error', () => {
     expect([isPale('#f1ece0'), isPale('#3d5661'), hidesBadly('#d9b25f')]).toEqual([true, false, false])
     expect(() => lchOf('blue-ish')).toThrow(/no colour value: blue-ish/)

@@ -74,10 +74,30 @@ export function coverFor(hex: string, belowHex: string | null, belowIsPaint: boo
   return { coats, reasons: reasons.length > 0 ? reasons : ['usual'] }
 }
 
-/** The hue opposite, in the same lightness: makes the top colour sing over it. */
+/**
+ * Opposites on the painter's wheel, as hues in OKLCH: orange-red against green, orange against blue, yellow against violet, and
+ * back. Hues between are shared out between their neighbours. Source: the craft.
+ */
+const opposites = [
+  [40, 145],
+  [60, 255],
+  [105, 305],
+  [145, 400],
+  [255, 420],
+  [305, 465],
+  [400, 505],
+] as const
+function oppositeHue(hue: number): number {
+  const [first] = opposites[0]
+  const turned = hue < first ? hue + 360 : hue
+  const next = opposites.findIndex(([from]) => from > turned)
+  const [[from, to], [until, reaches]] = [opposites[next - 1] ?? opposites[5], opposites[next] ?? opposites[6]]
+  return (to + ((turned - from) / (until - from)) * (reaches - to)) % 360
+}
+/** The painter's opposite, in the same lightness: makes the top colour sing over it. */
 export function complementOf(hex: string): string {
   const { lightness, chroma, hue } = lchOf(hex)
-  return formatHex({ mode: 'oklch', l: lightness, c: chroma, h: (hue + 180) % 360 })
+  return formatHex({ mode: 'oklch', l: lightness, c: chroma, h: oppositeHue(hue) })
 }
 /** The same colour with a little dark in it. */
 export function darkerOf(hex: string): string {

@@ -15,6 +15,8 @@ export interface Job {
   turned?: number
   applicator?: string | null
   grit?: string | null
+  /** minutes to make up what goes on, where it is mixed for this step */
+  mixing?: number
 }
 
 /** A tool's minutes on flats, against the hand and the brush; on turned work it saves nothing. */
@@ -66,5 +68,5 @@ export function standardMinutes(code: OperationCode, job: Job): number {
   const tool = tools.find((each) => each.for.includes(code) && each.is(job))
   const effort = per === 'm2' ? (1 - turned) * (tool?.flat ?? 1) + turned * (tool?.turned ?? 1) * turnedFactor(code) : 1
   const amount = { m2: job.areaM2, item: job.items ?? 0, metre: job.metres ?? 0 }[per]
-  return Math.max(1, Math.round(overhead + (tool?.setUp ?? 0) + amount * norm * effort))
+  return Math.max(1, Math.round(overhead + (tool?.setUp ?? 0) + (job.mixing ?? 0) + amount * norm * effort))
 }

@@ -3,12 +3,32 @@ import { shareOut } from '@/core/measure/mixBatch'
 import { parseMix, yieldOf } from '@/core/measure/mixParts'
 import { type FamilyCode, familyCodes, getFamily, isPaint } from './families'
 
+/** Chalky paint as it is mixed at home, and with a tenth more water. */
+export const homeMix = 'latex paint : plaster : water 10 : 2 : 1'
+export const thinnedHome = 'latex paint : plaster : water 50 : 10 : 6'
+/** Minutes to make up a mix that is measured, by what is in it, and the part of them that an eye takes. Practice. */
+const mixing: readonly [RegExp, number][] = [
+  [/plaster/i, 8],
+  [/powder : water/i, 6],
+  [/powder|salt|sand/i, 5],
+  [/:| with \d|% /i, 3],
+]
+const byEye = 0.4
+/** Minutes to mix a shade of its colours. Practice. */
+const shading = 3
+/** Minutes to make a mix up, and the shade in it, once for all the coats of it. */
+export function mixingMinutes(mix: string | null, isShade: boolean, measured: boolean): number {
+  const minutes = (mix === null ? 0 : (mixing.find(([like]) => like.test(mix))?.[1] ?? 0)) + (isShade ? shading : 0)
+  return measured ? minutes : minutes * byEye
+}
+
 /** Names that say a product by what it is for; the others are families' own words. */
 const named: readonly { name: RegExp; family: (own: FamilyCode, paint: FamilyCode) => FamilyCode | null }[] = [
   { name: /^(plain )?water$/i, family: () => null },
   { name: /plaster|(texture|salt|sand|chalk)\b.*powder|bonding agent|^salt$|^sand$/i, family: () => null },
   { name: /^powder$/i, family: (own) => own },
-  { name: /^(wall |trim |latex )?paint$/i, family: (own, paint) => (isPaint(own) ? own : paint) },
+  { name: /^latex paint$/i, family: () => 'latex' },
+  { name: /^(wall |trim )?paint$/i, family: (own, paint) => (isPaint(own) ? own : paint) },
   { name: /glaze/i, family: () => 'glaze' },
   { name: /^clear wax$/i, family: () => 'clear-wax' },
   { name: /^dark wax$/i, family: () => 'dark-wax' },

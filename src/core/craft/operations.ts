@@ -130,3 +130,7 @@ export const operations = {
 
 export type OperationCode = keyof typeof operations
 export const getOperation = (code: OperationCode): Operation => operations[code]
+
+const coloured: readonly (LayerKind | undefined)[] = ['paint', 'wash', 'glaze', 'crackle', 'texture']
+/** Whether it lays colour: paint, stain, wash, glaze and their like. */
+export const laysColour = (code: OperationCode): boolean => coloured.includes(getOperation(code).layer)

@@ -70,6 +70,11 @@ export const substrates = {
 } as const satisfies Record<string, Substrate>
 export type SubstrateCode = keyof typeof substrates
 export const getSubstrate = (code: SubstrateCode): Substrate => substrates[code]
+/** What kind of material a part is of. */
+export const kindOf = ({ substrate }: { substrate: SubstrateCode }): SubstrateKind => getSubstrate(substrate).kind
+
+/** Cloth, pile and leather: nothing of wood is done to them. */
+export const isSoft = (code: SubstrateCode): boolean => ['fabric', 'pile', 'leather'].includes(getSubstrate(code).kind)
 
 export interface ExistingFinish {
   words: string

@@ -97,6 +97,7 @@ export const reasonCodes = [
   'peaks',
   'crackle-shrinks',
   'crackle-once',
+  'crackle-flat',
   'resist-lets-go',
   'resist-defeats-clear',
   'chips',
@@ -126,5 +127,6 @@ export const reasonCodes = [
   'oil-feeds',
   'even-water',
   'runs-free',
+  'as-wished',
 ] as const
 export type ReasonCode = (typeof reasonCodes)[number]

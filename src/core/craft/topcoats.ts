@@ -3,6 +3,7 @@
  */
 import { type FamilyCode, getFamily } from './families'
 import type { UseCode } from './parts'
+import { waxed } from './preparation'
 import type { RecipeLine } from './recipe'
 
 export interface Topcoat {
@@ -21,12 +22,6 @@ const smooth320: RecipeLine = { phase: 'seal', operation: 'smooth', grit: '320',
 export const deLint: RecipeLine = { phase: 'seal', operation: 'de-lint', reason: 'no-dust-under-clear' }
 const thirsty: readonly FamilyCode[] = ['clay', 'chalk-style', 'casein', 'home-chalky', 'stain']
 
-/** Clear wax on, off and buffed. */
-export const waxed: readonly RecipeLine[] = [
-  { phase: 'seal', operation: 'clear-wax', family: 'clear-wax', applicator: 'wax brush', reason: 'seal-paint' },
-  { phase: 'rub', operation: 'wax-off', family: 'clear-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
-  { phase: 'buff', operation: 'buff', family: 'clear-wax', applicator: 'soft cloth', reason: 'sheen' },
-]
 /** Dark wax worked in, off and buffed: over clear wax at tack, or over a dry clear coat. */
 export const tinted: readonly RecipeLine[] = [
   {
@@ -117,6 +112,8 @@ export function getTopcoat(code: TopcoatCode): Topcoat {
   return topcoats[code]
 }
 
+/** Wax stands no heat, standing water or weather, whatever lies below it. */
+export const noWax: readonly UseCode[] = ['heat', 'damp', 'outdoors']
 /** Whether a topcoat stands up to a use and holds on a paint. */
 export const topcoatFits = (code: TopcoatCode, use: UseCode, paint: FamilyCode): boolean => {
   if (code === 'none') return getFamily(paint).alone?.includes(use) ?? false

@@ -4,10 +4,10 @@
  * painters expect where that is silent.
  */
 import type { ClockKind } from '@/core/drying/air'
-import type { Range } from '@/core/drying/windowFor'
+import { assistanceSpeed, type Range } from '@/core/drying/windowFor'
 import { type FamilyCode, getFamily } from './families'
 import { type HouseMethod, methodAllows, type SchoolsAsked } from './method'
-import type { OperationCode } from './operations'
+import { getOperation, type OperationCode } from './operations'
 import type { SubstrateKind } from './parts'
 
 /** What is past doing after the window, in a word the interface explains. */
@@ -169,6 +169,18 @@ export function findStepWindow(
   const { from, clock, opens = from && known?.[from], closes, past, source = 'craft' } = row.window
   if (!opens) return null
   return { clock: clock ?? known?.clock ?? 'evaporation', opens, closes, past, source }
+}
+
+/** Moved air dries these unevenly, or tears them. */
+const stillAir: readonly OperationCode[] = ['crackle-medium', 'crackle-coat', 'texture-coat', 'knock-down']
+/** The window as it is planned: where the house dries with a fan, what gives off water is ready sooner and closes sooner. */
+export function findPlannedWindow(...asked: Parameters<typeof findStepWindow>): StepWindow | null {
+  const window = findStepWindow(...asked)
+  const [after, family, , { method }] = asked
+  const fanned = method.drying === 'fan' && family !== null && window?.clock === 'evaporation' && !stillAir.includes(after)
+  if (!window || !fanned || getOperation(after).layer === undefined) return window
+  const sooner = ([low, high]: Range): Range => [Math.round(low / assistanceSpeed.fan), Math.round(high / assistanceSpeed.fan)]
+  return { ...window, opens: sooner(window.opens), ...(window.closes && { closes: sooner(window.closes) }) }
 }
 
 const dayMinutes = 1440

@@ -45,7 +45,8 @@ export interface DryingWindow {
 
 /** What a film does to the label's minutes. */
 export const filmMinutes: Record<Film, number> = { thin: 0.7, normal: 1, heavy: 2.5 }
-const assistanceSpeed: Record<AssistanceKind, number> = { none: 1, fan: 1.5, heatGun: 4 }
+/** So many times as fast. */
+export const assistanceSpeed: Record<AssistanceKind, number> = { none: 1, fan: 1.5, heatGun: 4 }
 const minuteMs = 60_000
 
 interface Stretch {
@@ -76,6 +77,14 @@ function countUntil(moments: readonly Moment[], ms: number): number {
     else high = middle
   }
   return low
+}
+
+const readLatelyMs = 6 * 60 * minuteMs
+/** The air as it was last read at `nowMs`; null where nobody read it in the six hours before. */
+export function airAt(climate: readonly Reading[], nowMs: number): Air | null {
+  const moments = momentsOf(climate)
+  const last = moments[countUntil(moments, nowMs) - 1]
+  return last && nowMs - last.ms <= readLatelyMs ? { temperature: last.temperature, humidity: last.humidity } : null
 }
 
 /** Splits time from `endedMs` on into stretches of even speed; the last one never ends. */

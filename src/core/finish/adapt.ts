@@ -4,7 +4,7 @@
  */
 import { mayHoldLead } from '@/core/craft/lead'
 import type { OperationCode } from '@/core/craft/operations'
-import { getSubstrate } from '@/core/craft/parts'
+import { getSubstrate, isSoft, kindOf } from '@/core/craft/parts'
 import { veneerPass } from '@/core/craft/preparation'
 import type { Line } from './lines'
 import type { FinishablePart } from './wish'
@@ -19,7 +19,6 @@ interface Adaptation {
   lines: Partial<Record<OperationCode, Change | ((line: Line) => Change)>>
 }
 
-const kindOf = ({ substrate }: FinishablePart) => getSubstrate(substrate).kind
 const wetRub = { grit: 'wet, 320', applicator: 'wet abrasive by hand, slurry wiped up' }
 /** The ground is treated one way, what lies on it another. */
 const onGround =
@@ -28,6 +27,7 @@ const onGround =
     phase === 'prep' ? ground : above
 const clothsAlone = { applicator: 'cloths and spirits, no wool' }
 const byHand = { grit: '220', applicator: 'abrasive by hand, lightly' }
+const noBlade: Change = { operation: 'dry-distress', ...byHand }
 const degreased = (line: Line): Change => (line.family === 'degreaser' ? { family: 'soap' } : {})
 
 /** Asked in order, the later on top of the earlier; what is left out stays out. */
@@ -40,6 +40,7 @@ export const adaptations: readonly Adaptation[] = [
       sand: onGround(veneerPass, { grit: '220' }),
       scuff: onGround(veneerPass, {}),
       'dry-distress': byHand,
+      'scrape-distress': noBlade,
       scrape: { applicator: 'fine wire wool and spirits' },
     },
   },
@@ -52,6 +53,7 @@ export const adaptations: readonly Adaptation[] = [
       sand: onGround(null, { grit: undefined, applicator: 'scuffing pad, lightly' }),
       scuff: { grit: undefined, applicator: 'scuffing pad, lightly' },
       'dry-distress': { grit: undefined, applicator: 'scuffing pad, where hands wear it' },
+      'scrape-distress': { operation: 'dry-distress', grit: undefined, applicator: 'scuffing pad, where hands wear it' },
       dewax: clothsAlone,
     },
   },
@@ -62,6 +64,7 @@ export const adaptations: readonly Adaptation[] = [
     lines: {
       sand: onGround({ operation: 'scuff', grit: '180–220', reason: 'key' }, {}),
       scuff: (line) => ({ grit: line.grit ?? '180–220' }),
+      'scrape-distress': noBlade,
     },
   },
   // heat cracks the one and melts the other
@@ -74,7 +77,7 @@ export const adaptations: readonly Adaptation[] = [
   // cloth and leather: soap and water, nothing coarser than 400
   {
     code: 'soft',
-    on: (part) => ['fabric', 'leather', 'pile'].includes(kindOf(part)),
+    on: ({ substrate }) => isSoft(substrate),
     lines: {
       clean: (line) => ({
         ...degreased(line),
@@ -99,7 +102,7 @@ export const adaptations: readonly Adaptation[] = [
       sand: onGround({ ...wetRub, operation: 'scuff', reason: 'wet-key' }, wetRub),
       // water would lift what is not sealed yet: between its coats of colour nothing is rubbed
       smooth: ({ phase }) => (phase === 'seal' || phase === 'wear' ? { ...wetRub, grit: 'wet, 400' } : null),
-      'dry-distress': { grit: 'wet, 320', applicator: 'wet abrasive by hand, slurry wiped up' },
+      'dry-distress': wetRub,
       dewax: clothsAlone,
     },
   },

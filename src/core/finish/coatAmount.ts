@@ -17,10 +17,25 @@ const sharesOfArea: Partial<Record<OperationCode, number>> = {
   'metallic-wax': 0.05,
 }
 
-/** ml or g for one coat, as it is laid: of the ready mix, where it is mixed. At the product's careful coverage. */
-export function coatAmount(areaM2: number, family: FamilyCode, film: Film, number: number, operation: OperationCode): number {
+export const usualShare = (operation: OperationCode): number => sharesOfArea[operation] ?? 1
+
+/**
+ * ml or g for one coat, as it is laid: of the ready mix, where it is mixed. At the product's careful coverage; over the `share` of
+ * the part that was asked for, or the operation's usual one.
+ */
+export function coatAmount(
+  areaM2: number,
+  family: FamilyCode,
+  film: Film,
+  number: number,
+  operation: OperationCode,
+  share: number | null = null,
+): number {
+  const usual = usualShare(operation)
+  // what is laid thicker stays so wherever it is laid
+  const covered = share === null ? usual : share * Math.max(1, usual)
   const volumes = coatVolumes({
-    area: areaM2 * (sharesOfArea[operation] ?? 1),
+    area: areaM2 * covered,
     coverage: safeCoverage(family),
     coats: [...Array.from({ length: number - 1 }, () => film), film],
     laterTake: getFamily(family).laterTake ?? usualLaterTake,

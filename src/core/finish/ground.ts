@@ -3,8 +3,8 @@ import { hidesBadly, isPale, lchOf } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { HouseMethod } from '@/core/craft/method'
-import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
-import { looksOf } from './lines'
+import { getExistingFinish, getSubstrate, isSoft } from '@/core/craft/parts'
+import { aimsOf, touchesOf } from './touches'
 import type { FinishablePart, FinishWish } from './wish'
 
 /** A patch bled: every colour shows it but the dark ones. */
@@ -14,8 +14,8 @@ const strongDark = 0.45
 
 /** Whether this part's ground comes through a colour that shows it. */
 export function bleedsThrough(part: FinishablePart, hexes: readonly string[]): boolean {
-  const { kind, bleeds, bleedsFrom } = getSubstrate(part.substrate)
-  if (['fabric', 'leather', 'pile'].includes(kind)) return false
+  const { bleeds, bleedsFrom } = getSubstrate(part.substrate)
+  if (isSoft(part.substrate)) return false
   const paler = (than: number) => hexes.some((hex) => lchOf(hex).lightness > than)
   if (part.bleeds === true) return paler(showsKnownBleed)
   if (getExistingFinish(part.existing).layer === 'oldPaint') {
@@ -31,17 +31,18 @@ export function bleedsThrough(part: FinishablePart, hexes: readonly string[]): b
 export function isProven(part: FinishablePart, wish: FinishWish, method: HouseMethod): boolean {
   const { film, gloss } = getExistingFinish(part.existing)
   const { kind } = getSubstrate(part.substrate)
-  const looks = looksOf(wish)
-  const hexes = looks.flatMap(({ slots }) => slots.flatMap((slot) => wish.colours[slot]?.hex ?? []))
+  const touches = touchesOf(wish, method)
+  const hexes = touches.flatMap(({ colour }) => colour?.hex ?? [])
+  const first = touches.find(({ colour }) => colour !== undefined)?.family ?? wish.paint
   return (
     method.key === 'prove' &&
-    getFamily(wish.paint).grips === 'most' &&
+    getFamily(first).grips === 'most' &&
     film === true &&
     !gloss &&
     kind === 'wood' &&
     !part.slips &&
     !mayHoldLead(part) &&
     !bleedsThrough(part, hexes) &&
-    !looks.some(({ bareWood }) => bareWood)
+    !aimsOf(touches).bareWood
   )
 }

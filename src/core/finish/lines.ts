@@ -1,105 +1,155 @@
-/** A wish as lines of work: which looks, which topcoat, how many coats of each colour. Pure. */
+/** Touches as lines of work: how many coats of each colour, the topcoat among them, each coat a line of its own. Pure. */
 import { type Cover, coverFor, hidesBadly, lchOf } from '@/core/craft/colour'
-import type { FamilyCode } from '@/core/craft/families'
-import { getLook, type Look } from '@/core/craft/looks'
-import { type HouseMethod, methodAllows } from '@/core/craft/method'
-import type { OperationCode } from '@/core/craft/operations'
+import type { HouseMethod } from '@/core/craft/method'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate, type UseCode } from '@/core/craft/parts'
-import { phases, type RecipeLine, type Slot } from '@/core/craft/recipe'
-import { getTopcoat, type TopcoatCode, topcoatFits } from '@/core/craft/topcoats'
-import { findTopcoat } from './refusals'
+import { type PhaseCode, phases, type RecipeLine } from '@/core/craft/recipe'
+import { getTopcoat, type TopcoatCode } from '@/core/craft/topcoats'
+import type { Colour } from './shade'
+import { lastPaintOf, ownTopcoat } from './topcoat'
+import { type LookTouch, shareOf, type Touch, type Where } from './touch'
+import { topcoatTouches, touchesOf } from './touches'
 import type { FinishablePart, FinishWish } from './wish'
 
-const primerHex = '#e9e4d8'
-
-export const looksOf = (wish: Pick<FinishWish, 'look' | 'with'>): Look[] => [wish.look, ...(wish.with ?? [])].map(getLook)
-
-/** The topcoat: as wished, else the house's where look, use and paint allow it, else the look's first that does. */
-export function chooseTopcoat(part: FinishablePart, wish: FinishWish, looks: readonly Look[], method: HouseMethod): TopcoatCode {
-  if (wish.seal) return wish.seal
-  const house = method.topcoat
-  if (house !== 'by-look' && looks.every(({ seals }) => seals.includes(house)) && topcoatFits(house, part.use, wish.paint))
-    return house
-  const own = findTopcoat(looks, wish.paint, part)
-  if (!own) throw new Error(`no topcoat for ${wish.look} in ${wish.paint}, use ${part.use}`)
-  return own
-}
-
-/** Lines of every look and of the topcoat in one order; what two looks both ask for stands once. */
-export function mergeRecipes(looks: readonly Look[], seal: TopcoatCode): RecipeLine[] {
-  const [main, ...over] = looks
-  const stands = (line: RecipeLine) =>
-    (line.phase === 'base' && line.operation === 'coat') ||
-    main?.recipe.some(({ phase, operation }) => phase === line.phase && operation === line.operation)
-  const added = over.flatMap(({ recipe }) => recipe.filter((line) => !stands(line)))
-  const all: RecipeLine[] = [...getTopcoat(seal).recipe, ...(main?.recipe ?? []), ...added]
-  const last = (line: RecipeLine) => all.findLast(({ phase, operation }) => phase === line.phase && operation === line.operation)
-  const once = all.filter((line) => !['rub', 'buff'].includes(line.phase) || last(line) === line)
-  return phases.flatMap((phase) => once.filter((line) => line.phase === phase))
-}
+/** What a colour meets over a primer. */
+export const primerHex = '#e9e4d8'
 
 /** Whether a primer lies under the colour. */
 export const isPrimed = (steps: readonly { operation: OperationCode }[]): boolean =>
   steps.some(({ operation }) => operation === 'block-prime' || operation === 'adhesion-prime')
 
-/** How many coats each colour of a wish needs on this part. */
-export function coverOf(part: FinishablePart, wish: FinishWish, primed: boolean): Partial<Record<Slot, Cover>> {
+const covering: readonly OperationCode[] = ['coat', 'undercoat', 'texture-coat', 'blend', 'crackle-coat', 'fabric-coat']
+/** Coats by touch, of those that are laid as often as they need to cover. */
+export type CoverByTouch = Readonly<Record<string, Cover>>
+
+/** How many coats each colour of a list needs on this part, over whatever of what is below it is still seen. */
+export function coverOf(part: FinishablePart, touches: readonly Touch[], primed: boolean): CoverByTouch {
   const existing = getExistingFinish(part.existing)
-  const below = primed ? primerHex : (part.foundColour ?? existing.tone ?? getSubstrate(part.substrate).tone)
-  const { a, b } = wish.colours
-  return {
-    ...(a && { a: coverFor(a.hex, below, primed || existing.layer === 'oldPaint') }),
-    ...(b && { b: coverFor(b.hex, a?.hex ?? below, true) }),
-  }
+  const found = primed ? primerHex : (part.foundColour ?? existing.tone ?? getSubstrate(part.substrate).tone)
+  const cover: Record<string, Cover> = {}
+  touches.forEach(({ id, repeat, colour }, k) => {
+    if (repeat !== 'as-it-covers' || !colour) return
+    const seen: [string | null, boolean][] = []
+    let hidden = false
+    for (const below of touches.slice(0, k).reverse()) {
+      if (!covering.includes(below.operation) || !below.colour || below.colour.hex === colour.hex) continue
+      seen.push([below.colour.hex, true])
+      hidden = shareOf(below.where) >= 1
+      if (hidden) break
+    }
+    if (!hidden) seen.push([found, primed || existing.layer === 'oldPaint'])
+    cover[id] = seen
+      .map(([hex, isPaint]) => coverFor(colour.hex, hex, isPaint))
+      .reduce((most, each) => (each.coats > most.coats ? each : most))
+  })
+  return cover
 }
 
-/** What of a line is otherwise in its first coat. */
-const firstOf = ({ firstMix, firstFilm }: RecipeLine): Partial<RecipeLine> => ({
-  ...(firstMix && { mix: firstMix }),
-  ...(firstFilm && { film: firstFilm }),
-})
-
-export interface Line extends Omit<RecipeLine, 'times' | 'between'> {
+export interface Line extends Pick<
+  RecipeLine,
+  'phase' | 'operation' | 'family' | 'optional' | 'film' | 'applicator' | 'mix' | 'grit' | 'reason'
+> {
+  colour?: Colour | undefined
   coat?: { number: number; of: number }
+  where?: Where | undefined
+  /** the touch that it belongs to */
+  touch?: string | undefined
 }
 
-/** How often a line is worked on this part. */
-export function timesOf(line: RecipeLine, use: UseCode, seal: TopcoatCode, cover: Partial<Record<Slot, Cover>>): number {
-  if (line.times === 'by-use') return getTopcoat(seal).coats[use] ?? 2
-  if (line.times === 'by-colour') return cover[line.paint ?? 'a']?.coats ?? 2
-  return line.times ?? 1
+/** How often a touch is worked on this part. */
+export function timesOf({ id, repeat }: Touch, use: UseCode, seal: TopcoatCode, cover: CoverByTouch): number {
+  if (repeat === 'by-use') return getTopcoat(seal).coats[use] ?? 2
+  if (repeat === 'as-it-covers') return cover[id]?.coats ?? 1
+  return repeat ?? 1
 }
 
 /** A strong mid-tone may cover in one. */
 const oneCovers = (hex: string | undefined) => hex !== undefined && !hidesBadly(hex) && lchOf(hex).lightness > 0.3
 /** As few as may do. */
-export function leastOf({ operation, times }: RecipeLine, full: number, hex: string | undefined): number {
+export function leastOf({ operation, repeat, colour, by }: Touch, full: number): number {
+  if (by === 'painter') return full
   if (operation === 'fabric-coat') return 2
   if (operation === 'wash') return 1
-  return times === 'by-colour' && full <= 2 && oneCovers(hex) ? 1 : full
+  return repeat === 'as-it-covers' && full <= 2 && oneCovers(colour?.hex) ? 1 : full
 }
 
-/** Whether a line is worked with this paint, in this house. */
-export const lineApplies = (line: RecipeLine, paint: FamilyCode, method: HouseMethod): boolean =>
-  (!line.onlyFor || line.onlyFor.includes(paint)) && !line.notFor?.includes(paint) && methodAllows(line.school, method)
+/** What comes last of all, over the topcoat. */
+const over: Partial<Record<OperationCode, PhaseCode>> = {
+  'tinted-wax': 'tint',
+  'wax-off': 'rub',
+  'wipe-oil': 'rub',
+  buff: 'buff',
+  'metallic-wax': 'metal',
+}
+const stagePhases = { prime: 'prime', wear: 'wear', seal: 'seal' } as const satisfies Partial<Record<string, PhaseCode>>
+/** Where a touch of the painter's stands in the order of work. */
+function phaseOf({ operation }: Touch, before: readonly Touch[]): PhaseCode {
+  const { stage } = getOperation(operation)
+  if (over[operation]) {
+    const gilded = operation === 'buff' && before.some((touch) => touch.operation === 'metallic-wax')
+    return gilded ? 'metal' : over[operation]
+  }
+  if (stage === 'prep' || stage === 'repair') return before.some(({ family }) => family) ? 'wear' : 'prep'
+  return stage in stagePhases ? stagePhases[stage as keyof typeof stagePhases] : 'top'
+}
 
-/** A recipe worked out for one part: coats counted, each coat a line of its own. */
-export function colourLines(
-  recipe: readonly RecipeLine[],
+/** The first colour on leather goes on thin and undiluted, where the painter said nothing of it. */
+const gripping = (touch: Touch, { substrate }: FinishablePart, below: readonly Touch[]): Touch =>
+  getSubstrate(substrate).kind === 'leather' &&
+  touch.colour &&
+  !touch.film &&
+  !touch.first &&
+  below.every(({ colour }) => !colour)
+    ? { ...touch, first: { film: 'thin', mix: 'undiluted' } }
+    : touch
+
+/** All touches in the order of work, the topcoat before what lies over it; what two of them both ask for stands once. */
+export function orderedTouches(part: FinishablePart, wish: FinishWish, method: HouseMethod, seal: TopcoatCode): LookTouch[] {
+  const own = touchesOf(wish, method).map((touch, k, all): LookTouch =>
+    'phase' in touch ? touch : { ...gripping(touch, part, all.slice(0, k)), phase: phaseOf(touch, all.slice(0, k)) },
+  )
+  if (ownTopcoat(wish)) return own
+  const end = own.findLastIndex(({ operation }) => !over[operation]) + 1
+  // what the painter laid over what stays in that order
+  const tail = own.slice(end).map((touch, k, all): LookTouch => {
+    const latest = Math.max(...all.slice(0, k + 1).map(({ phase }) => phases.indexOf(phase)))
+    return { ...touch, phase: phases[latest] ?? touch.phase }
+  })
+  const last = [...topcoatTouches(seal, wish, lastPaintOf(wish), method), ...tail]
+  const once = last.filter(
+    (touch) =>
+      !['rub', 'buff'].includes(touch.phase) ||
+      last.findLast(({ phase, operation }) => phase === touch.phase && operation === touch.operation) === touch,
+  )
+  return [...own.slice(0, end), ...phases.flatMap((phase) => once.filter((touch) => touch.phase === phase))]
+}
+
+/** Touches worked out for one part: coats counted, each coat a line of its own. */
+export function linesOf(touches: readonly LookTouch[], use: UseCode, seal: TopcoatCode, cover: CoverByTouch): Line[] {
+  return touches.flatMap((touch) => {
+    const { id, phase, operation, family, colour, where, film, applicator, mix, grit, optional, reason = 'as-wished' } = touch
+    const of = timesOf(touch, use, seal, cover)
+    // a clear more than the use asks for at least is a choice
+    const needed = touch.repeat === 'by-use' ? (getTopcoat(seal).least[use] ?? of) : of
+    const line = { phase, operation, family, colour, where, film, applicator, mix, grit, optional, reason, touch: id }
+    return Array.from({ length: of }, (_, k): Line[] => [
+      ...(k > 0 && touch.between ? [{ phase, operation: 'smooth', optional: true, touch: id, ...touch.between } as const] : []),
+      { ...line, ...(k === 0 && touch.first), ...(k >= needed && { optional: true }), coat: { number: k + 1, of } },
+    ]).flat()
+  })
+}
+
+/** The lines of a wish on a part, as if on clean, sound ground. */
+export function wishedLines(
   part: FinishablePart,
   wish: FinishWish,
   method: HouseMethod,
   seal: TopcoatCode,
-  cover: Partial<Record<Slot, Cover>>,
+  primed: boolean,
 ): Line[] {
-  const fits = (line: RecipeLine) => lineApplies(line, wish.paint, method)
-  return recipe.filter(fits).flatMap((line) => {
-    const of = timesOf(line, part.use, seal, cover)
-    // a clear more than the use asks for at least is a choice
-    const needed = line.times === 'by-use' ? (getTopcoat(seal).least[part.use] ?? of) : of
-    return Array.from({ length: of }, (_, k): Line[] => [
-      ...(k > 0 ? (line.between ?? []).filter(fits) : []),
-      { ...line, ...(k === 0 && firstOf(line)), ...(k >= needed && { optional: true }), coat: { number: k + 1, of } },
-    ]).flat()
-  })
+  const touches = orderedTouches(part, wish, method, seal)
+  return linesOf(touches, part.use, seal, coverOf(part, touches, primed))
 }
+/** The lines of a topcoat alone. */
+export const topcoatLines = (part: FinishablePart, wish: FinishWish, method: HouseMethod, seal: TopcoatCode): Line[] =>
+  linesOf(topcoatTouches(seal, wish, lastPaintOf(wish), method), part.use, seal, {})

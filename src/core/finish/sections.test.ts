@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { planFinish } from '@/core/plan/planFinish'
+import { plannedSteps } from '@/core/testing/planned'
 import { sectionsOf } from './sections'
 import type { FinishablePart, FinishWish } from './wish'
 
@@ -13,9 +13,7 @@ const part = (areaM2: number, over: Partial<FinishablePart> = {}): FinishablePar
 })
 const colours = { a: { name: 'Ferry Slate', hex: '#3d5661' }, b: { name: 'Oat Husk', hex: '#e3d7bd' } }
 function sectionsIn(facts: FinishablePart, wish: Omit<FinishWish, 'colours'>) {
-  const outcome = planFinish(facts, { ...wish, colours })
-  if ('refusal' in outcome) throw new Error(outcome.refusal.code)
-  const { steps } = outcome.plan
+  const steps = plannedSteps(facts, { ...wish, colours })
   return Object.fromEntries(steps.map((step, k) => [step.operation, sectionsOf(step, steps[k + 1])]))
 }
 

@@ -7,15 +7,18 @@ import { readGrit } from '@/core/craft/grit'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { HouseMethod } from '@/core/craft/method'
 import { standardMinutes } from '@/core/craft/minutes'
+import { homeMix, mixingMinutes } from '@/core/craft/mixes'
 import { type CautionCode, type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import { getSubstrate } from '@/core/craft/parts'
 import type { ReasonCode } from '@/core/craft/recipe'
-import { findStepWindow, type StepWindow } from '@/core/craft/windows'
+import { findPlannedWindow, type StepWindow, type WindowAround } from '@/core/craft/windows'
+import { filmMinutes } from '@/core/drying/windowFor'
 import type { Film } from '@/core/measure/film'
 import { adapt } from './adapt'
-import { coatAmount } from './coatAmount'
+import { coatAmount, usualShare } from './coatAmount'
 import type { Line } from './lines'
-import type { Colour, FinishablePart, FinishWish } from './wish'
+import { shareOf, type Where } from './touch'
+import type { Colour, FinishablePart } from './wish'
 
 export interface PlannedStep {
   operation: OperationCode
@@ -34,8 +37,12 @@ export interface PlannedStep {
   reason: ReasonCode
   /** 1-based number of this coat among its like, and how many there are */
   coat: { number: number; of: number } | null
+  /** where on the part; all over unless given */
+  where?: Where | null | undefined
+  /** the touch of the finish that it belongs to; absent where the rules asked for it */
+  touch?: string | null | undefined
   /** the stack rule that asked for it; absent where the look, the topcoat or the painter did */
-  rule?: string
+  rule?: string | null | undefined
   /** something breaks where it is left out */
   needed: boolean
 }
@@ -51,63 +58,106 @@ export interface StepsAround {
   proves: boolean
 }
 
-/** Milk paint is mixed; over anything but bare wood it wants its bonding agent, unless it is meant to chip. */
-function mixOf(line: Line, part: FinishablePart, wish: FinishWish, primed: boolean): string | null {
+/** Milk paint is mixed; over anything but bare wood or itself it wants its bonding agent, unless it is meant to chip. */
+function mixOf(line: Line, part: FinishablePart, first: boolean, primed: boolean): string | null {
   if (line.mix) return line.mix
-  if (!line.paint || (line.family ?? wish.paint) !== 'casein') return null
-  const onWood = part.existing === 'bare' && getSubstrate(part.substrate).kind === 'wood' && line.phase === 'base'
+  if (line.colour && line.family === 'home-chalky') return homeMix
+  if (!line.colour || line.family !== 'casein') return null
+  const { kind, knotty } = getSubstrate(part.substrate)
   // sealed knots are no bare wood
-  return onWood && !primed && !getSubstrate(part.substrate).knotty
+  return first && part.existing === 'bare' && kind === 'wood' && !primed && !knotty
     ? 'powder : water 1 : 1'
     : 'powder : water 1 : 1, with bonding agent'
 }
 
-/** Lines as steps on this part, in their order; what this material or house can't have is worked another way or left out. */
-export function toSteps(part: FinishablePart, wish: FinishWish, lines: readonly Line[], around: StepsAround): PlannedStep[] {
-  const metres = 8 * Math.sqrt(part.areaM2)
+/** Lines as steps on this part, in their order, without their windows; what this material or house can't have is worked another way or left out. */
+export function toSteps(part: FinishablePart, lines: readonly Line[], around: StepsAround): PlannedStep[] {
   const adapted = lines.flatMap((line) => adapt(line, part) ?? [])
-  const firstCoat = adapted.findIndex(({ paint }) => paint !== undefined)
-  const steps = adapted.map((line, index): PlannedStep => {
+  const coloured = adapted.filter(({ colour }) => colour !== undefined)
+  const [firstCoat] = coloured
+  // nothing but itself lies below
+  const first = (line: Line) =>
+    coloured.slice(0, coloured.indexOf(line)).every(({ touch, family }) => touch === line.touch && family === line.family)
+  // a mix is made up once, for all the coats of it
+  const made = new Set<string>()
+  return adapted.map((line): PlannedStep => {
     const operation = getOperation(line.operation)
-    const family = line.family ?? (line.paint ? wish.paint : null)
+    const family = line.family ?? null
     const film = line.film ?? 'normal'
     const role = family === null ? null : getFamily(family).role
     const lays = family !== null && (operation.layer !== undefined || role === 'stripper' || role === 'resist')
+    const share = line.where ? shareOf(line.where) : null
+    // what is small by nature has its minutes for the whole part already
+    const areaM2 = part.areaM2 * (share === null ? 1 : Math.min(1, share / Math.min(1, usualShare(line.operation))))
+    const mix = mixOf(line, part, first(line), around.primed)
+    const batch = `${line.touch} ${mix}`
+    const mixing = made.has(batch) ? 0 : mixingMinutes(mix, line.colour?.parts !== undefined, around.method.mixing === 'measure')
+    made.add(batch)
     return {
       operation: line.operation,
       family,
-      colour: line.paint ? (wish.colours[line.paint] ?? null) : null,
-      mix: mixOf(line, part, wish, around.primed),
+      colour: line.colour ?? null,
+      mix,
       applicator: line.applicator ?? null,
       grit: line.grit ?? null,
       film,
       minutes: standardMinutes(line.operation, {
-        areaM2: part.areaM2,
+        areaM2,
         items: part.knots ?? defaultKnots,
-        metres,
+        metres: 8 * Math.sqrt(part.areaM2),
         turned: part.turned ?? 0,
         applicator: line.applicator ?? null,
         grit: line.grit ?? null,
+        mixing,
       }),
-      amount: lays ? coatAmount(part.areaM2, family, film, line.coat?.number ?? 1, line.operation) : null,
+      amount: lays ? coatAmount(part.areaM2, family, film, line.coat?.number ?? 1, line.operation, share) : null,
       window: null,
-      check: around.proves && index === firstCoat ? 'scratch' : (operation.check ?? null),
+      check: around.proves && line === firstCoat ? 'scratch' : (operation.check ?? null),
       cautions: cautionsFor(operation.cautions ?? [], part, line),
       reason: line.reason,
       coat: operation.layer && line.coat && line.coat.of > 1 ? line.coat : null,
       needed: line.optional !== true,
+      ...(line.where && { where: line.where }),
+      ...(line.touch && { touch: line.touch }),
     }
   })
-  return withWindows(steps, part, around.method)
 }
 
-/** Steps in the order they stand, each with the window to the one that follows it now. */
-export function withWindows<T extends PlannedStep>(steps: readonly T[], part: FinishablePart, method: HouseMethod): T[] {
+/** What was done already, its minutes where they are known. */
+type Done = Pick<PlannedStep, 'operation' | 'family' | 'film'> & { minutes?: number }
+
+/** Steps in the order they stand after what was done, each with the window to the one that follows it now. */
+export function withWindows<T extends PlannedStep>(
+  steps: readonly T[],
+  part: FinishablePart,
+  method: HouseMethod,
+  done: readonly Done[] = [],
+): T[] {
   const around = { kind: getSubstrate(part.substrate).kind, method }
-  return steps.map((step, k) => ({
-    ...step,
-    window: findStepWindow(step.operation, step.family, steps[k + 1]?.operation ?? null, around),
-  }))
+  const all: readonly Done[] = [...done, ...steps]
+  /** minutes since the layer on top was laid, if all is done as soon as it may be; that layer */
+  let [since, top] = [0, null as Done | null]
+  const windows = all.map((step, k) => {
+    const next = all[k + 1]
+    const window = findPlannedWindow(step.operation, step.family, next?.operation ?? null, around)
+    const lays = getOperation(step.operation).layer !== undefined && step.family !== null
+    since = lays ? 0 : since + (step.minutes ?? 0)
+    top = lays ? step : top
+    const whole = next && top && !lays ? restOf(top, next, since, window, around) : window
+    since += whole ? whole.opens[0] * filmMinutes[step.film] : 0
+    return whole
+  })
+  return steps.map((step, k) => ({ ...step, window: windows[done.length + k] ?? null }))
+}
+
+/** The wait before the next layer: the step's own, or what the layer on top still wants of its time, whichever is more. */
+function restOf(top: Done, next: Done, since: number, own: StepWindow | null, around: WindowAround): StepWindow | null {
+  if (getOperation(next.operation).layer === undefined || next.family === null) return own
+  const wanted = findPlannedWindow(top.operation, top.family, next.operation, around)
+  const film = filmMinutes[top.film]
+  const rest = wanted ? Math.ceil(wanted.opens[0] * film - since) : 0
+  if (!wanted || rest <= (own?.opens[0] ?? 0)) return own
+  return { ...(own ?? wanted), clock: wanted.clock, opens: [rest, Math.max(own?.opens[1] ?? 0, rest)] }
 }
 
 /** The operation's own; wet work raises no dust; what disturbs a part that may hold lead says so. */

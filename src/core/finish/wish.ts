@@ -1,17 +1,14 @@
-/** What the planner is asked: a part with its facts, and the finish wished for it. Areas in m²; types only. */
+/** What the planner is asked: a part with its facts, and the finish wished for it. Areas in m². */
 import type { FamilyCode } from '@/core/craft/families'
 import type { LeadFinding } from '@/core/craft/lead'
-import type { LookCode } from '@/core/craft/looks'
+import { getLook, type Look, type LookCode } from '@/core/craft/looks'
 import type { ExistingFinishCode, Polish, SubstrateCode, UseCode } from '@/core/craft/parts'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
+import type { Colour } from './shade'
+import type { Touch } from './touch'
 
-export interface Colour {
-  /** invented by the studio */
-  name: string
-  /** #rrggbb, lower case */
-  hex: string
-}
+export type { Colour } from './shade'
 export interface FinishablePart {
   substrate: SubstrateCode
   existing: ExistingFinishCode
@@ -39,4 +36,8 @@ export interface FinishWish {
   colours: Partial<Record<Slot, Colour>>
   /** the topcoat, where the house's and the look's own is not wanted */
   seal?: TopcoatCode | undefined
+  /** the painter's own list, bottom up, where it is no longer the look's; a topcoat in it is the topcoat */
+  touches?: readonly Touch[] | undefined
 }
+
+export const looksOf = (wish: Pick<FinishWish, 'look' | 'with'>): Look[] => [wish.look, ...(wish.with ?? [])].map(getLook)

@@ -6,5 +6,5 @@ import type { RecipeId } from '@/core/measure/named'
 export interface HouseRecipe {
   id: RecipeId
   name: string
-  wish: Pick<FinishWish, 'look' | 'with' | 'paint' | 'colours' | 'seal'> & { departures?: Partial<HouseMethod> }
+  wish: Pick<FinishWish, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'touches'> & { departures?: Partial<HouseMethod> }
 }

@@ -26,6 +26,7 @@ import {
   words,
 } from './fields'
 import { surface, wholeCount } from './surface'
+import { colour, touches } from './touch'
 
 export const partInput = (house: House) =>
   z.object({
@@ -109,22 +110,22 @@ export const methodInput = z.object(
 ) as unknown as z.ZodObject<{ [K in keyof HouseMethod]: z.ZodType<HouseMethod[K], HouseMethod[K]> }>
 export type MethodText = HouseMethod
 
-const colour = z.object({ name: words('the colour’s name', 60), hex: colourHex })
 export const planInput = z.object({
   planId: id,
   partId: id,
   pieceId: id,
   /** one for each step, so that sending twice stores once */
-  stepIds: z.array(id).max(80),
+  stepIds: z.array(id).max(200),
   at: instant,
   look: z.enum(lookCodes),
   with: z.array(z.enum(lookCodes)).max(4),
   seal: z.enum(['', ...topcoatCodes]).transform((seal) => (seal === '' ? null : seal)),
   departures: methodInput.partial(),
   /** positions of the planned steps, in the order wanted; what is missing is left out */
-  order: z.array(z.int().min(0)).max(80),
+  order: z.array(z.int().min(0)).max(200),
   paint: z.enum(paintCodes),
   colours: z.object({ a: colour, b: colour.optional() }),
+  touches: touches.optional(),
 })
 export type PlanText = z.input<typeof planInput>
 
@@ -221,6 +222,7 @@ export const recipeWish = z.object({
   paint: z.enum(paintCodes),
   colours: z.object({ a: colour, b: colour.optional() }).transform(({ a, b }) => ({ a, ...(b && { b }) })),
   seal: z.enum(topcoatCodes).optional(),
+  touches: touches.optional(),
   departures: methodInput.partial().default({}),
 })
 

@@ -28,6 +28,17 @@ describe('where a piece stands', () => {
     // chalk-style is touch dry after 30 minutes
     expect(changed?.window?.times.opens).toBe(at('10:00'))
   })
+  test('planned with a fan: it dries so much faster only while one is on', () => {
+    const window = { clock: 'evaporation', opens: [40, 80], source: 'craft' } as const
+    const part = partWith([planStep('one', { window }), planStep('three')])
+    const fanned = { ...part, plan: part.plan && { ...part.plan, departures: { drying: 'fan' as const } } }
+    const opens = (...more: Parameters<typeof fileWith>[1]) =>
+      readPiece(fileWith([fanned], [...worked('one', '09:00', '09:30'), ...more]), { climate: [], nowMs: ms('10:00') }).parts[0]
+        ?.window?.times.opens
+    // two hours by the label; in 120 / 1.5 = 80 minutes with the fan on from the first
+    expect(opens()).toBe(at('11:30'))
+    expect(opens(entry('assisted', at('09:30'), { partId: 'part', assist: 'fan' }))).toBe(at('10:50'))
+  })
   test('a clock that ran when the plan was changed runs on, counts once, and the new plan begins after it', () => {
     const running = [...worked('one', '09:00', '09:30'), entry('started', at('11:30'), onStep('two'))]
     const before = partWith([first, second, last])

@@ -2,14 +2,13 @@
  * Where a part and a piece stand on their way, and what can be done next: read off plan, log and air. Instants in ms where
  * they are compared; pure, `nowMs` is an argument.
  */
-import { lastAir } from '@/core/climate/lastAir'
 import { type FamilyCode, isPaint } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
 import { curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
 import type { Air } from '@/core/drying/air'
 import { type Phase, phaseAt, phasesOf, type Segment } from '@/core/drying/phase'
-import { type Assistance, type DryingWindow, windowFor } from '@/core/drying/windowFor'
+import { airAt, type Assistance, type DryingWindow, windowFor } from '@/core/drying/windowFor'
 import { asLearned, type Learned } from '@/core/learn/learned'
 import { assistanceOf, assistsIn } from '@/core/log/assistance'
 import { effectiveLog } from '@/core/log/effectiveLog'
@@ -127,9 +126,12 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
   // after a change of plan what holds a part back is the window to what follows by the new one
   const replanned = last !== undefined && part.earlier.includes(last.step)
   const around = { kind: getSubstrate(part.substrate).kind, method: own }
-  const label = replanned
-    ? findStepWindow(last.step.operation, last.step.family, next?.operation ?? null, around)
-    : (last?.step.window ?? null)
+  // what was planned with a fan dries so much faster only while one is on: that is read off the log
+  const fanned = own.drying === 'fan'
+  const label =
+    last && (replanned || fanned)
+      ? findStepWindow(last.step.operation, last.step.family, next?.operation ?? null, around)
+      : (last?.step.window ?? null)
   return {
     part,
     steps,
@@ -142,7 +144,7 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
     use: curing && lastCoat ? open(lastCoat, curing.use, notThin) : null,
     checks: done.flatMap(({ step, state }) => (state.check?.result === 'later' ? [{ step, asked: state.check }] : [])),
     assistance,
-    air: lastAir(climate, nowMs),
+    air: airAt(climate, nowMs),
     method: own,
   }
 }

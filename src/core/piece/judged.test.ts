@@ -4,8 +4,8 @@ import type { LookCode } from '@/core/craft/looks'
 import { getOperation } from '@/core/craft/operations'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { CoatFigures } from '@/core/log/figures'
-import { planFinish } from '@/core/plan/planFinish'
 import { coatFigures, entry, fileWith, ms, partWith } from '@/core/testing/piece'
+import { plannedSteps } from '@/core/testing/planned'
 import { readPiece } from './journey'
 import { judgedOf } from './judged'
 import type { PlanStep } from './piece'
@@ -16,11 +16,8 @@ const wished = (look: LookCode, paint: FamilyCode): FinishWish => ({
   paint,
   colours: { a: { name: 'Ferry Slate', hex: '#3d5661' }, b: { name: 'Oat Husk', hex: '#e3d7bd' } },
 })
-const planned = (wish: FinishWish): PlanStep[] => {
-  const outcome = planFinish(facts, wish)
-  if ('refusal' in outcome) throw new Error(outcome.refusal.code)
-  return outcome.plan.steps.map((step, position) => ({ ...step, id: `step-${position}`, position }))
-}
+const planned = (wish: FinishWish): PlanStep[] =>
+  plannedSteps(facts, wish).map((step, position) => ({ ...step, id: `step-${position}`, position }))
 const at = (k: number) => new Date(ms('06:00') + k * 3 * 3_600_000).toISOString()
 
 /** What is said once so many steps were worked as planned, the last of them logged otherwise where said. */

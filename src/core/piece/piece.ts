@@ -8,6 +8,7 @@ import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Reading } from '@/core/drying/windowFor'
 import type { PlannedStep } from '@/core/finish/step'
+import type { Touch } from '@/core/finish/touch'
 import type { Colour } from '@/core/finish/wish'
 import type { Entry } from '@/core/log/entry'
 import type { Day, Instant, PartId, PhotoId, PieceId, PlanId, RoomId, StepId } from '@/core/measure/named'
@@ -54,6 +55,8 @@ export interface Plan {
   colours: Partial<Record<Slot, Colour>>
   /** the topcoat, where it was chosen by hand */
   seal: TopcoatCode | null
+  /** the painter's own list of layers, where it is no longer the look's */
+  touches?: readonly Touch[] | undefined
   /** where this part departs from the house method */
   departures: Partial<HouseMethod>
   madeAt: Instant

@@ -1,13 +1,12 @@
 import { describe, expect, test } from 'vitest'
-import { defaultMethod } from '@/core/craft/method'
 import { getOperation } from '@/core/craft/operations'
 import type { PlannedStep } from '@/core/finish/step'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Entry } from '@/core/log/entry'
 import { mend } from '@/core/plan/mend'
-import { planFinish } from '@/core/plan/planFinish'
 import { replan } from '@/core/plan/replan'
 import { coatFigures, entry, fileWith, ms, partWith } from '@/core/testing/piece'
+import { plannedSteps } from '@/core/testing/planned'
 import { aheadOn, doneOn } from './facts'
 import { readPiece } from './journey'
 import type { Part, PlanStep } from './piece'
@@ -26,11 +25,7 @@ const looks: FinishWish[] = [
 let made = 0
 const withIds = (steps: readonly PlannedStep[]): PlanStep[] =>
   steps.map((step, position) => ({ ...step, id: `step-${(made += 1)}`, position }))
-const planned = (wish: FinishWish) => {
-  const outcome = planFinish(facts, wish)
-  if ('refusal' in outcome) throw new Error(outcome.refusal.code)
-  return withIds(outcome.plan.steps)
-}
+const planned = (wish: FinishWish) => withIds(plannedSteps(facts, wish))
 /** A plan put in place of another: what the log speaks of stays beside it. */
 function inPlaceOf(part: Part, steps: PlanStep[], log: readonly Entry[]): Part {
   const spoken = new Set(log.map(({ stepId }) => stepId))
@@ -93,7 +88,7 @@ describe('everything that was done stays', () => {
     })
     const before = readPiece(fileWith([partWith(steps, { id: 'part' })], log), { climate: [], nowMs: ms('20:00') }).parts[0]
     if (!before) throw new Error('the part is there')
-    const mended = withIds(mend('runs', facts, wish, doneOn(before), aheadOn(before), defaultMethod))
+    const mended = withIds(mend('runs', { part: facts, wish, done: doneOn(before) }, aheadOn(before)))
     const part = inPlaceOf(before.part, mended, log)
     const after = readPiece(fileWith([part], log), { climate: [], nowMs: ms('20:00') }).parts[0]
     expect(after?.done.map(({ step }) => step.id)).toEqual(steps.slice(0, upTo).map(({ id }) => id))

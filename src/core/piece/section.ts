@@ -5,6 +5,8 @@ import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { getLook } from '@/core/craft/looks'
 import { getOperation, type LayerKind } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import { ground, type Where } from '@/core/finish/touch'
+import { aimsOf } from '@/core/finish/touches'
 import type { Instant } from '@/core/measure/named'
 import type { PartJourney } from './journey'
 
@@ -16,6 +18,8 @@ export interface Layer {
   words: string
   state: LayerState
   film: 'thin' | 'normal' | 'heavy'
+  /** all over unless given */
+  where?: Where | undefined
 }
 export interface CrossSection {
   substrate: { tone: string; words: string; wood: boolean }
@@ -87,10 +91,20 @@ export function sectionOf({ part, steps, done, window }: Standing): CrossSection
       words: [step.colour?.name, step.family ? getFamily(step.family).words : null].filter(Boolean).join(', '),
       state: wet ? 'wet' : there ? 'there' : 'planned',
       film: step.film,
+      ...(step.where && { where: step.where }),
     })
   }
-  const look = part.plan ? getLook(part.plan.look) : null
-  const worn = doneCodes.some((code) => getOperation(code).wears) || look?.wear === 'grain'
+  const wear = part.plan ? wearOf(part.plan) : 'none'
+  const worn = doneCodes.some((code) => getOperation(code).wears) || wear === 'grain'
   const { tone, words } = getSubstrate(part.substrate)
-  return { substrate: { tone, words, wood: getSubstrate(part.substrate).wood }, layers, wear: look && worn ? look.wear : 'none' }
+  return { substrate: { tone, words, wood: getSubstrate(part.substrate).wood }, layers, wear: worn ? wear : 'none' }
+}
+
+/** How far the finish is meant to be worn: as the look has it, or as the painter's own layers say. */
+function wearOf({ look, touches }: NonNullable<PartJourney['part']['plan']>): CrossSection['wear'] {
+  if (!touches) return getLook(look).wear
+  if (aimsOf(touches).bareWood) return 'grain'
+  const worn = touches.filter(({ operation }) => getOperation(operation).wears)
+  if (worn.length === 0) return 'none'
+  return worn.some(({ wearTo }) => wearTo === ground) ? 'through' : 'edges'
 }

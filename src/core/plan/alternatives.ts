@@ -8,6 +8,7 @@ import { type LookCode, lookCodes } from '@/core/craft/looks'
 import { type HouseMethod, type SchoolCode, schoolCodes, schools } from '@/core/craft/method'
 import { type TopcoatCode, topcoatCodes } from '@/core/craft/topcoats'
 import type { PlannedStep } from '@/core/finish/step'
+import { lastPaintOf } from '@/core/finish/topcoat'
 import type { Colour, FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Shelf } from './amounts'
 import { figuresOf, type HouseResources, type PlanFigures } from './figures'
@@ -36,7 +37,12 @@ export function listAlternatives(
   if ('refusal' in own) return []
   const minutes = figuresOf(own.plan.steps, means).minutes
   const name = (steps: readonly PlannedStep[]) =>
-    steps.map(({ operation, family, grit }) => `${operation} ${family} ${grit}`).join()
+    steps
+      .map(
+        ({ operation, family, grit, mix, minutes, window }) =>
+          `${operation} ${family} ${grit} ${mix} ${minutes} ${window?.opens[0]}`,
+      )
+      .join()
   const tried: [Change, FinishWish, HouseMethod][] = [
     ...schoolCodes.flatMap((code) =>
       Object.keys(schools[code])
@@ -45,11 +51,15 @@ export function listAlternatives(
     ),
     ...topcoatCodes.map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'seal', to }, { ...wish, seal: to }, method]),
     ...paintCodes
-      .filter((to) => to !== wish.paint && standsOnShelf(means.shelf, to))
-      .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'paint', to }, { ...wish, paint: to }, method]),
+      .filter((to) => to !== mainPaintOf(wish) && standsOnShelf(means.shelf, to))
+      .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'paint', to }, inPaint(wish, to), method]),
     ...lookCodes
       .filter((to) => to !== wish.look)
-      .map((to): [Change, FinishWish, HouseMethod] => [{ kind: 'look', to }, { ...wish, look: to, with: [] }, method]),
+      .map((to): [Change, FinishWish, HouseMethod] => [
+        { kind: 'look', to },
+        { ...wish, look: to, with: [], touches: undefined },
+        method,
+      ]),
   ]
   const seen = new Set([name(own.plan.steps)])
   return tried
@@ -57,13 +67,22 @@ export function listAlternatives(
       const outcome = planFinish(part, otherWish, otherMethod)
       if ('refusal' in outcome) return []
       const { steps } = outcome.plan
-      const key = change.kind === 'paint' || change.kind === 'look' ? `${change.to} ${name(steps)}` : name(steps)
+      const key = change.kind === 'look' ? `${change.to} ${name(steps)}` : name(steps)
       const figures = figuresOf(steps, means)
       if (seen.has(key) || (change.kind === 'look' && figures.minutes >= minutes)) return []
       seen.add(key)
       return [{ change, wish: otherWish, steps, figures }]
     })
     .sort((a, b) => a.figures.minutes - b.figures.minutes)
+}
+
+/** The paint of a finish; of the painter's own list the one on top. */
+export const mainPaintOf = (wish: FinishWish): FamilyCode => (wish.touches ? lastPaintOf(wish) : wish.paint)
+/** The same finish in another paint, in the painter's own list wherever its paint stood. */
+export function inPaint(wish: FinishWish, paint: FamilyCode): FinishWish {
+  const main = mainPaintOf(wish)
+  const touches = wish.touches?.map((touch) => (touch.family === main ? { ...touch, family: paint, mix: undefined } : touch))
+  return { ...wish, paint, touches }
 }
 
 /** What is given up of a wish to make do with the shelf, the look before all else; more is further from it. */
@@ -107,7 +126,8 @@ export function findFromShelf(
       paints.flatMap((paint) =>
         seals.flatMap((seal) => {
           const colours = coloursFrom(means.shelf, paint, wish.colours)
-          const tried: FinishWish = { ...wish, look, with: look === wish.look ? over : [], paint, seal, colours }
+          const own = look === wish.look ? inPaint(wish, paint) : { ...wish, touches: undefined }
+          const tried: FinishWish = { ...own, look, with: look === wish.look ? over : [], paint, seal, colours }
           const outcome = planFinish(part, tried, method)
           if ('refusal' in outcome) return []
           const distance =

@@ -15,11 +15,22 @@ export interface Amount {
   amount: number
 }
 /**
- * What one step takes of which product: all of its amount where it is used as it comes, else what of a mix comes from a tin.
+ * What one step takes of which product: all of its amount where it is used as it comes, else what of a mix comes from a tin; of a
+ * shade what of each of its colours.
  * `paint` is the paint that is called so in its mix.
  */
 export function materialsOf(step: PlannedStep, paint: FamilyCode | null): Amount[] {
-  const { family, colour, amount, mix } = step
+  const parts = step.colour?.parts
+  const whole = parts?.reduce((sum, each) => sum + each.parts, 0) ?? 0
+  return productsOf(step, paint).flatMap((each) =>
+    parts && each.hex !== null
+      ? parts.map(({ hex, name, parts: share }) => ({ ...each, hex, name, amount: (each.amount * share) / whole }))
+      : [each],
+  )
+}
+
+/** Of which product how much, a shade as one colour. */
+function productsOf({ family, colour, amount, mix }: PlannedStep, paint: FamilyCode | null): Amount[] {
   if (family === null || amount === null) return []
   const components = mix === null ? null : componentsOf(mix, amount, family, paint ?? family)
   if (!components) return [{ family, hex: colour?.hex ?? null, name: colour?.name ?? null, amount }]

@@ -4,17 +4,19 @@
  * they are silent; what is still wrong at the end is mended there. Pure and deterministic: planning begins with nothing done,
  * re-planning with the log, mending with the log and the remedy first.
  */
-import { addedLine, type RemedyStep } from '@/core/craft/added'
 import type { HouseMethod } from '@/core/craft/method'
-import type { OperationCode } from '@/core/craft/operations'
-import { getTopcoat } from '@/core/craft/topcoats'
-import { colourLines, type Line } from '@/core/finish/lines'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
+import { kindOf } from '@/core/craft/parts'
+import { addedLine, type RemedyStep } from '@/core/craft/preparation'
+import { canBeOn } from '@/core/craft/takes'
+import { type Line, topcoatLines } from '@/core/finish/lines'
 import { type PlannedStep, toSteps, withWindows } from '@/core/finish/step'
+import { type Place, places } from '@/core/finish/touch'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
-import { afterAct } from '@/core/stack/afterAct'
-import { type Conflict, intentOf, rulesEnded, rulesMet } from '@/core/stack/checkStack'
+import { intentOf, orderOf, rulesEnded, rulesMet } from '@/core/stack/checkStack'
+import { afterActIn, foundSurfaces, statesMet } from '@/core/stack/places'
 import type { ConflictCode, Intent } from '@/core/stack/rules'
-import { type Act, foundSurface, type SurfaceState } from '@/core/stack/surface'
+import type { Act, SurfaceState } from '@/core/stack/surface'
 
 export interface Wanted<T extends PlannedStep> {
   part: FinishablePart
@@ -29,27 +31,33 @@ export interface Wanted<T extends PlannedStep> {
   /** the first wanted steps are of a repair that takes this share of the part, and so does what they ask for */
   small?: { share: number; until: number }
 }
-export interface Completed<T extends PlannedStep> {
-  steps: (T | PlannedStep)[]
-  /** what no remedy could put right, with positions in `steps` */
-  stops: Conflict[]
-}
-
 /** A remedy may itself need one, and that one another: as deep as this, and no deeper. */
 const deepest = 6
 
+/** A remedy that was undone by the next is asked for once more, and not for ever. */
+const often = 2
+
 interface Waiting<T> {
   act: T
-  /** rules whose remedy went in before it already */
-  asked: ReadonlySet<ConflictCode>
+  /** rules whose remedy went in before it already, and how often */
+  asked: ReadonlyMap<ConflictCode, number>
   depth: number
   /** of the part that it is worked on */
   share: number
-  /** asked for by no rule: what was wanted may have lost its reason */
-  mayDrop: boolean
+  /** asked for by no rule: what was wanted, which may have lost its reason */
+  wanted: boolean
 }
 
-const none: ReadonlySet<ConflictCode> = new Set()
+type Met = ReturnType<typeof statesMet>
+/** What the rules say of each state that is met, in the order in which it is put right. */
+const spokenOf = <R>(met: Met, rules: (on: SurfaceState) => (readonly [ConflictCode, R])[]) =>
+  met
+    .flatMap((state) => rules(state.on).map(([code, rule]) => ({ code, rule, ...state })))
+    .sort((a, b) => orderOf(a.code) - orderOf(b.code))
+/** All places where a rule speaks. */
+const inAll = (spoken: readonly { code: ConflictCode; in: readonly Place[] }[], code: ConflictCode): Place[] =>
+  spoken.flatMap((each) => (each.code === code ? each.in : []))
+const none: ReadonlyMap<ConflictCode, number> = new Map()
 /** What comes after the one on top of the pile. */
 const aheadIn = (pile: readonly { act: Act }[]): Act[] =>
   pile
@@ -58,39 +66,47 @@ const aheadIn = (pile: readonly { act: Act }[]): Act[] =>
     .map(({ act }) => act)
 
 /** What is wanted with all that must come before, between and after it. */
-export function complete<T extends PlannedStep>(asked: Wanted<T>): Completed<T> {
-  const { part, wish, method, done, wanted, departed = [], small } = asked
+export function complete<T extends PlannedStep>(given: Wanted<T>): (T | PlannedStep)[] {
+  const { part, wish, method, done, wanted, departed = [], small } = given
   const intent = intentOf(part, wish, [...done, ...wanted], method)
   const steps: (T | PlannedStep)[] = []
-  const stops: Conflict[] = []
-  let on = done.reduce(afterAct, foundSurface(part))
+  let surfaces = done.reduce(afterActIn, foundSurfaces(part))
+  const own = new Set(wish.touches?.filter(({ by }) => by === 'painter').map(({ id }) => id))
   /** Lays what is queued, the first last in the pile. */
   const lay = (queue: Waiting<T | PlannedStep>[]) => {
     const pile = queue.reverse()
     for (let first = pile.at(-1); first; first = pile.at(-1)) {
-      const { act, depth, share, mayDrop } = first
-      if (mayDrop && isPointless(act, on, steps.at(-1))) {
+      const { act, depth, share, asked } = first
+      const met = statesMet(surfaces, act)
+      // what the painter set stays, though it have nothing to do
+      if (first.wanted && !own.has(act.touch ?? '') && met.every(({ on }) => isPointless(act, on, steps.at(-1)))) {
         pile.pop()
         continue
       }
       const index = done.length + steps.length
-      const met = rulesMet({ ...intent, act, index, on, ahead: () => aheadIn(pile) })
-      const { asked } = first
-      const [code, rule] =
-        met.find(
-          ([met, { instead, remedies }]) =>
-            !instead && remedies.length > 0 && !asked.has(met) && !departed.includes(met) && depth < deepest,
-        ) ?? []
-      if (code && rule) {
-        pile[pile.length - 1] = { ...first, asked: new Set([...asked, code]) }
-        for (const step of remedySteps(code, rule.remedies, scaled(intent, share), on, rule.optional).reverse())
-          pile.push({ act: step, asked: none, depth: depth + 1, share, mayDrop: false })
+      const ahead = () => aheadIn(pile)
+      const spoken = spokenOf(met, (on) =>
+        rulesMet({ ...intent, act, index, on, ahead }).filter(
+          ([code, { instead, remedies }]) =>
+            !instead &&
+            remedies.length > 0 &&
+            remedies.every(({ operation }) => canBeOn(operation, kindOf(part))) &&
+            depth < deepest &&
+            (asked.get(code) ?? 0) < often &&
+            // the painter departs in what was planned; a repair is whole
+            !(first.wanted && departed.includes(code)),
+        ),
+      )
+      const [next] = spoken
+      if (next) {
+        const { code, rule, on } = next
+        pile[pile.length - 1] = { ...first, asked: new Map(asked).set(code, (asked.get(code) ?? 0) + 1) }
+        for (const step of askedBy(code, rule.remedies, scaled(intent, share), on, rule.optional, inAll(spoken, code)).reverse())
+          pile.push({ act: step, asked: none, depth: depth + 1, share, wanted: false })
         continue
       }
-      for (const [still, { severity, remedies }] of met)
-        if (severity === 'stop') stops.push({ code: still, severity, remedies, acts: [steps.length] })
       steps.push(act)
-      on = afterAct(on, act, index)
+      surfaces = afterActIn(surfaces, act, index)
       pile.pop()
     }
   }
@@ -101,32 +117,32 @@ export function complete<T extends PlannedStep>(asked: Wanted<T>): Completed<T> 
       asked: none,
       depth: 0,
       share: k < repairs ? (small?.share ?? 1) : 1,
-      mayDrop: k >= repairs,
+      wanted: k >= repairs,
     })),
   )
   const share = small?.share ?? 1
   const ended = new Set<ConflictCode>(departed)
   for (;;) {
-    const wrong = rulesEnded({ ...intent, acts: [...done, ...steps], on })
-    const [code, rule] =
-      wrong.find(([code, { instead, severity }]) => !instead && severity !== 'advice' && !ended.has(code)) ?? []
-    if (!code || !rule) {
-      for (const [still, { severity, remedies }] of wrong)
-        if (severity === 'stop') stops.push({ code: still, severity, remedies, acts: [] })
-      break
-    }
+    const acts = [...done, ...steps]
+    const spoken = spokenOf(statesMet(surfaces), (on) =>
+      rulesEnded({ ...intent, acts, on }).filter(
+        ([ending, { instead, severity }]) => !instead && severity !== 'advice' && !ended.has(ending),
+      ),
+    )
+    const [next] = spoken
+    if (!next) return withWindows(steps, part, method, done)
+    const { code, rule, on } = next
     ended.add(code)
     lay(
-      remedySteps(code, rule.remedies, scaled(intent, share), on).map((act) => ({
+      askedBy(code, rule.remedies, scaled(intent, share), on, false, inAll(spoken, code)).map((act) => ({
         act,
         asked: none,
         depth: 1,
         share,
-        mayDrop: true,
+        wanted: true,
       })),
     )
   }
-  return { steps: withWindows(steps, part, method), stops }
 }
 
 /** What there is no longer any reason for: nothing to take off, to lay down or to brush away. */
@@ -147,6 +163,8 @@ const isPointless = ({ operation }: Act, on: SurfaceState, before: Act | undefin
 const scaled = (intent: Intent, share: number): Intent =>
   share === 1 ? intent : { ...intent, part: { ...intent.part, areaM2: intent.part.areaM2 * share } }
 
+/** Rubbed of whatever lies on top, where it lies. */
+const rubsOff: readonly OperationCode[] = ['wax-off', 'wipe-oil', 'buff']
 /** What is mended by sealing it: as this part is sealed. */
 const sealing = new Set<ConflictCode>([
   'left-unsealed',
@@ -157,21 +175,33 @@ const sealing = new Set<ConflictCode>([
 ])
 
 /** The steps of a remedy on this part; none where its material takes none of them. */
-function remedySteps(
+function askedBy(
   rule: ConflictCode,
   remedies: readonly RemedyStep[],
-  { part, wish, method, seal, cover }: Intent,
+  { part, wish, method, seal }: Intent,
   on: SurfaceState,
   optional = false,
+  in_: readonly Place[] = places,
 ): PlannedStep[] {
   // wool is for wax that lies on it; its smear wants the cloth alone
   const smeared = on.wax !== 'thick' && on.layers.at(-1)?.role !== 'wax'
+  const top = on.layers.at(-1)?.act
   const asked = remedies
     .filter(({ operation }) => operation !== 'dewax' || !smeared)
-    .map((step): Line => ({ ...addedLine(inHouse(step, method)), ...(optional && { optional }) }))
-  const sealed = sealing.has(rule) ? colourLines(getTopcoat(seal).recipe, part, wish, method, seal, cover) : []
+    .map((step): Line => ({
+      ...addedLine(inHouse(step, method)),
+      ...(rubsOff.includes(step.operation) && top?.family && { family: top.family }),
+      ...(optional && { optional }),
+    }))
+  const sealed = sealing.has(rule) ? topcoatLines(part, wish, method, seal) : []
   const lines = sealed.length > 0 ? sealed : asked
-  return toSteps(part, wish, lines, { method, primed: true, proves: false }).map((step) => ({ ...step, rule }))
+  // what is laid goes where it is wanted; the rest of the work is done all over, and knots are sealed wherever they are
+  const goes = ({ operation }: Line) =>
+    in_.length < places.length &&
+    operation !== 'knotting' &&
+    (getOperation(operation).layer !== undefined || rubsOff.includes(operation))
+  const placed = lines.map((line) => (goes(line) ? { ...line, where: { places: in_ } } : line))
+  return toSteps(part, placed, { method, primed: true, proves: false }).map((step) => ({ ...step, rule }))
 }
 
 /** Cleaned as the house cleans. */

@@ -12,10 +12,12 @@ export interface HouseResources {
   /** what stands on the shelf */
   shelf: Shelf
   hours: WorkingHours
+  /** minor units an hour; 0 where none is set */
+  hourRate: number
   /** minor units per ml or g; a family without a price is reckoned at nothing and counts as unpriced */
   unitPrice: Partial<Record<FamilyCode, number>>
 }
-export const noMeans: HouseResources = { shelf: [], hours: usualHours, unitPrice: {} }
+export const noMeans: HouseResources = { shelf: [], hours: usualHours, hourRate: 0, unitPrice: {} }
 
 export interface PlanFigures {
   minutes: number

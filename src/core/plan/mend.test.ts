@@ -1,17 +1,15 @@
 import { expect, test } from 'vitest'
-import { defaultMethod } from '@/core/craft/method'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { plannedSteps } from '@/core/testing/planned'
 import { mend } from './mend'
-import { planFinish } from './planFinish'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 2 }
 const wish: FinishWish = { look: 'smooth-solid', paint: 'chalk-style', colours: { a: { name: 'Kelp Jar', hex: '#4c5a3c' } } }
 
 test('runs found after the second coat: two steps of mending, then the way as it was', () => {
-  const outcome = planFinish(part, wish)
-  if ('refusal' in outcome) throw new Error('refused')
-  const ahead = outcome.plan.steps.slice(7)
-  const grown = mend('runs', part, wish, outcome.plan.steps.slice(0, 7), ahead, defaultMethod)
+  const steps = plannedSteps(part, wish)
+  const ahead = steps.slice(7)
+  const grown = mend('runs', { part, wish, done: steps.slice(0, 7) }, ahead)
   expect(grown.map(({ operation }) => operation)).toEqual(['smooth', 'coat', ...ahead.map(({ operation }) => operation)])
   expect(grown.slice(2)).toMatchObject(ahead)
   // touched in, the coat dries its hour or two before it is rubbed
@@ -19,7 +17,7 @@ test('runs found after the second coat: two steps of mending, then the way as it
 })
 
 test('at the very end the mending stands alone', () => {
-  expect(mend('wax-prints', part, wish, [], [], defaultMethod).map(({ operation }) => operation)).toEqual(['buff'])
+  expect(mend('wax-prints', { part, wish, done: [] }, []).map(({ operation }) => operation)).toEqual(['buff'])
 })
 
 test('a run in the top colour is touched in with the top colour, not the one below it', () => {
@@ -28,11 +26,9 @@ test('a run in the top colour is touched in with the top colour, not the one bel
     look: 'two-colour-distress',
     colours: { ...wish.colours, b: { name: 'Oat Husk', hex: '#e3d7bd' } },
   }
-  const outcome = planFinish(part, two)
-  if ('refusal' in outcome) throw new Error('refused')
-  const { steps } = outcome.plan
+  const steps = plannedSteps(part, two)
   const at = steps.findLastIndex(({ operation }) => operation === 'coat') + 1
-  const grown = mend('runs', part, two, steps.slice(0, at), steps.slice(at), defaultMethod)
+  const grown = mend('runs', { part, wish: two, done: steps.slice(0, at) }, steps.slice(at))
   expect(grown[1]).toMatchObject({ operation: 'coat', colour: { name: 'Oat Husk' } })
   // and it is the touched-in coat that now waits to be worn back: touch dry, 30 minutes
   expect(grown[1]?.window?.opens).toEqual([30, 30])

@@ -2,16 +2,14 @@
  * A plan grown by the steps that mend a mistake: the remedy first, then what was ahead, completed by the rules, so that what was
  * sealed is broken where it must be, the layers come back as they were, the seal is renewed, and nothing is done twice. Pure.
  */
-import { defaultMethod, type HouseMethod } from '@/core/craft/method'
+import { defaultMethod } from '@/core/craft/method'
 import type { OperationCode } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import type { Remedy } from '@/core/craft/remedies/remedy'
 import type { PlannedStep } from '@/core/finish/step'
-import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { checkStack } from '@/core/stack/checkStack'
-import type { Act } from '@/core/stack/surface'
 import { complete } from './complete'
-import { remedySteps } from './remedySteps'
+import { remedySteps, type Spoiled } from './remedySteps'
 
 /** A step still ahead; one that mends names its snag. */
 export type PlanAhead = PlannedStep & { mends?: string | null }
@@ -20,20 +18,13 @@ export type PlanAhead = PlannedStep & { mends?: string | null }
 const tooLate = 3
 
 /** The mending, then what was ahead; `snag` names what the added steps mend. */
-export function mend(
-  code: RemedyCode,
-  part: FinishablePart,
-  wish: FinishWish,
-  done: readonly Act[],
-  ahead: readonly PlanAhead[],
-  method: HouseMethod = defaultMethod,
-  snag: string | null = null,
-): PlanAhead[] {
+export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhead[], snag: string | null = null): PlanAhead[] {
+  const { part, wish, done, method = defaultMethod } = spoiled
   const { replaces = [], leaves = [], share }: Remedy = getRemedy(code)
   const replaced = firstOf(ahead, replaces)
   const left = ahead.filter((step) => !replaced.includes(step)).map((step) => ({ ...step, mends: step.mends ?? null }))
   const late = replaced.find(({ operation }) => operation.endsWith('-distress'))
-  const remedy = remedySteps(code, { part, wish, method, done })
+  const remedy = remedySteps(code, spoiled)
     .filter(({ operation }) => !leaves.includes(operation) || !left.some((step) => step.operation === operation))
     .map((step) => (late && step.operation === 'dry-distress' ? { ...step, minutes: late.minutes * tooLate } : step))
   // what the painter had decided already stays decided
@@ -41,7 +32,7 @@ export function mend(
     .filter(({ acts }) => acts.length === 0 || (acts.at(-1) ?? 0) >= done.length)
     .map(({ code: known }) => known)
   const wanted: PlanAhead[] = [...remedy.map((step) => ({ ...step, mends: snag })), ...left]
-  const { steps } = complete<PlanAhead>({ part, wish, method, done, wanted, departed, small: { share, until: remedy.length } })
+  const steps = complete<PlanAhead>({ part, wish, method, done, wanted, departed, small: { share, until: remedy.length } })
   return steps.map((step) => ('mends' in step ? step : { ...step, mends: snag }))
 }
 

@@ -4,11 +4,13 @@ import { paintCodes } from '@/core/craft/families'
 import { addOnCodes, lookCodes } from '@/core/craft/looks'
 import { defaultMethod, type HouseMethod, schools } from '@/core/craft/method'
 import { codesOf, existingFinishes, substrates, uses } from '@/core/craft/parts'
+import type { PlannedStep } from '@/core/finish/step'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { checkStack } from '@/core/stack/checkStack'
 import { planFinish } from './planFinish'
 import { planPiece } from './planPiece'
-import { positionAfter, replan } from './replan'
+import { replan } from './replan'
+import { positionAfter } from './stepsAfter'
 import { layOut } from './timeline'
 
 const warnings = (...[input]: Parameters<typeof checkStack>) => checkStack(input).filter(({ severity }) => severity !== 'advice')
@@ -78,10 +80,15 @@ describe('any plan', () => {
       fc.property(anyPlanned, ({ part, wish, method, steps }) => {
         steps.forEach((step, k) => {
           if (!step.needed) return
-          const alike = steps.filter((each) => each.needed || each.operation !== step.operation || each.family !== step.family)
-          const whole = spoken({ part, wish, method, acts: alike }).length
+          // with a coat that is a choice goes the rub before the next
+          const isChoice = (each: PlannedStep) =>
+            !each.needed && ((each.operation === step.operation && each.family === step.family) || each.operation === 'smooth')
+          const alike = steps.filter((each) => !isChoice(each))
+          const whole = spoken({ part, wish, method, acts: alike })
           const acts = alike.filter((each) => each !== steps[k])
-          if (spoken({ part, wish, method, acts }).length <= whole)
+          const without = spoken({ part, wish, method, acts })
+          const anew = without.some(({ code }) => !whole.some((known) => known.code === code))
+          if (!anew && without.length <= whole.length)
             survivors.add(
               `${step.operation} (${step.reason}) in ${wish.look}, ${wish.paint}, on ${part.existing} ${part.substrate}`,
             )

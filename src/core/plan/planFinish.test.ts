@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
-import { chooseTopcoat, looksOf } from '@/core/finish/lines'
 import { findRefusal } from '@/core/finish/refusals'
 import { withWindows } from '@/core/finish/step'
+import { chooseTopcoat } from '@/core/finish/topcoat'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
-import { planFinish } from './planFinish'
+import { plannedSteps } from '@/core/testing/planned'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 1 }
 const wish = (over: Partial<FinishWish> = {}): FinishWish => ({
@@ -13,15 +13,10 @@ const wish = (over: Partial<FinishWish> = {}): FinishWish => ({
   colours: { a: { name: 'Ferry Slate', hex: '#3d5661' }, b: { name: 'Oat Husk', hex: '#e3d7bd' } },
   ...over,
 })
-const stepsOf = (facts: FinishablePart, wished: FinishWish) => {
-  const outcome = planFinish(facts, wished)
-  if ('refusal' in outcome) throw new Error(outcome.refusal.code)
-  return outcome.plan.steps
-}
 
 describe('the window after a step is the one to what follows it', () => {
   test('with the rub between them left out, a second clear coat has a day and no more', () => {
-    const steps = stepsOf(part, wish())
+    const steps = plannedSteps(part, wish())
     const clears = steps.filter(({ operation }) => operation === 'clear-coat')
     expect(steps.find(({ operation }) => operation === 'clear-coat')?.window?.closes).toBeUndefined()
     const [first, second] = withWindows(clears, part, defaultMethod)
@@ -29,7 +24,7 @@ describe('the window after a step is the one to what follows it', () => {
     expect(second?.window?.closes).toBeUndefined()
   })
   test('the same coat waits an hour for the next and half an hour for wear', () => {
-    const [coat] = stepsOf(part, wish({ look: 'light-distress' })).filter(({ operation }) => operation === 'coat')
+    const [coat] = plannedSteps(part, wish({ look: 'light-distress' })).filter(({ operation }) => operation === 'coat')
     if (!coat) throw new Error('no coat')
     const before = (operation: 'coat' | 'dry-distress') =>
       withWindows([coat, { ...coat, operation }], part, defaultMethod)[0]?.window
@@ -40,7 +35,7 @@ describe('the window after a step is the one to what follows it', () => {
 
 describe('the topcoat', () => {
   const seal = (use: FinishablePart['use'], over: Partial<FinishWish> = {}, topcoat = defaultMethod.topcoat) =>
-    chooseTopcoat({ ...part, use }, wish(over), looksOf(wish(over)), { ...defaultMethod, topcoat })
+    chooseTopcoat({ ...part, use }, wish(over), { ...defaultMethod, topcoat })
   test.each([
     ['light', 'clear'],
     ['heavy', 'clear'],
@@ -92,7 +87,7 @@ describe('what can’t be had says what can', () => {
 })
 
 test('texture under crackle under dark wax fall into one order', () => {
-  const operations = stepsOf(
+  const operations = plannedSteps(
     part,
     wish({ look: 'crackle', paint: 'chalk-style', with: ['texture', 'aged-wax'], seal: 'wax' }),
   ).map(({ operation }) => operation)

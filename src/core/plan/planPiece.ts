@@ -4,7 +4,7 @@
 import type { FamilyCode } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import type { PartKind } from '@/core/craft/parts'
-import type { FinishRefusal } from '@/core/finish/refusals'
+import type { FinishRefusal } from '@/core/finish/refusal'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { PartId } from '@/core/measure/named'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'

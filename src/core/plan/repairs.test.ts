@@ -2,13 +2,13 @@
 import { expect, test } from 'vitest'
 import type { FamilyCode } from '@/core/craft/families'
 import type { LookCode } from '@/core/craft/looks'
-import { defaultMethod } from '@/core/craft/method'
 import { canShow, type RemedyCode, remedyCodes } from '@/core/craft/remedies'
 import type { PlannedStep } from '@/core/finish/step'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { checkStack } from '@/core/stack/checkStack'
+import type { ConflictCode } from '@/core/stack/rules'
+import { plannedSteps } from '@/core/testing/planned'
 import { mend } from './mend'
-import { planFinish } from './planFinish'
 
 const dark = { name: 'Ferry Slate', hex: '#3d5661' }
 const light = { name: 'Salt Ledger', hex: '#f1ece0' }
@@ -51,22 +51,28 @@ const ten: [string, FinishablePart, FinishWish][] = [
   ],
   ['over possible lead', on({ existing: 'oil-paint', lead: 'suspected' }), wished('smooth-solid', 'chalk-style')],
 ]
-const planned = (part: FinishablePart, wish: FinishWish): PlannedStep[] => {
-  const outcome = planFinish(part, wish)
-  if ('refusal' in outcome) throw new Error(outcome.refusal.code)
-  return outcome.plan.steps
-}
 const name = ({ operation, family, colour }: PlannedStep) => `${operation} ${family ?? ''} ${colour?.hex ?? ''}`
+
+/** A repair lays what it must in its own order, and leaves its last coat unscratched and its mixes right. */
+const never: ConflictCode[] = [
+  'other-order',
+  'scratched-topcoat',
+  'too-much-water',
+  'casein-watery',
+  'runs-neat',
+  'texture-neat',
+  'medium-rubbed',
+]
 
 /** What is wrong with the plan after a repair noted so. */
 function faults(part: FinishablePart, wish: FinishWish, steps: readonly PlannedStep[], at: number, code: RemedyCode): string[] {
   const done = steps.slice(0, at)
   const ahead = steps.slice(at)
-  const grown = mend(code, part, wish, done, ahead, defaultMethod, 'snag')
+  const grown = mend(code, { part, wish, done }, ahead, 'snag')
   const before = new Set(checkStack({ part, wish, acts: [...done, ...ahead] }).map((each) => each.code))
   const stops = checkStack({ part, wish, acts: [...done, ...grown] }).filter(
     ({ severity, acts, code: found }) =>
-      severity === 'stop' && !before.has(found) && (acts.length === 0 || (acts.at(-1) ?? 0) >= at),
+      (severity === 'stop' || never.includes(found)) && !before.has(found) && (acts.length === 0 || (acts.at(-1) ?? 0) >= at),
   )
   const twice = grown.filter(
     (step, k) => k > 0 && name(step) === name(grown[k - 1] as PlannedStep) && !/coat|wash|blend|oil|buff/.test(step.operation),
@@ -82,7 +88,7 @@ function faults(part: FinishablePart, wish: FinishWish, steps: readonly PlannedS
 }
 
 test.each(ten)('%s', (_, part, wish) => {
-  const steps = planned(part, wish)
+  const steps = plannedSteps(part, wish)
   const found = steps.flatMap((step, k) =>
     remedyCodes
       .filter((code) => canShow(code, steps.slice(0, k + 1), steps.slice(k + 1)))

@@ -4,9 +4,9 @@ import { defaultMethod } from '@/core/craft/method'
 import type { PlannedStep } from '@/core/finish/step'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { checkStack } from '@/core/stack/checkStack'
+import { plannedSteps } from '@/core/testing/planned'
 import { findFromShelf, listAlternatives } from './alternatives'
 import { figuresOf, type HouseResources, noMeans } from './figures'
-import { planFinish } from './planFinish'
 import { planPiece } from './planPiece'
 import { differenceOf, replan } from './replan'
 
@@ -14,11 +14,7 @@ const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', 
 const jar = { name: 'Kelp Jar', hex: '#4c5a3c' }
 const salt = { name: 'Salt Ledger', hex: '#f1ece0' }
 const solid: FinishWish = { look: 'smooth-solid', paint: 'chalk-style', colours: { a: jar, b: salt } }
-const stepsOf = (wish: FinishWish, facts = part): PlannedStep[] => {
-  const outcome = planFinish(facts, wish)
-  if ('refusal' in outcome) throw new Error(outcome.refusal.code)
-  return outcome.plan.steps
-}
+const stepsOf = (wish: FinishWish, facts = part) => plannedSteps(facts, wish)
 const ahead = (wish: FinishWish, done: readonly PlannedStep[], facts = part): PlannedStep[] => {
   const outcome = replan(facts, wish, done)
   if ('refusal' in outcome) throw new Error(outcome.refusal.code)
@@ -85,6 +81,32 @@ describe('other ways', () => {
     // the two rubs of the paint, 9 minutes each
     expect(texture?.figures.minutes).toBe(own - 18)
     for (const { change, figures } of ways) if (change.kind === 'look') expect(figures.minutes).toBeLessThan(own)
+  })
+  test('of one’s own layers: another paint is another way, the paint they are in is none', () => {
+    const touches = [
+      { id: 'one', operation: 'coat', family: 'chalk-mineral', colour: solid.colours.a, repeat: 2, by: 'painter' },
+    ] as const
+    const paints = listAlternatives(part, { ...solid, touches }, defaultMethod, means).flatMap(({ change, wish }) =>
+      change.kind === 'paint' ? [[change.to, wish.touches?.[0]?.family]] : [],
+    )
+    expect(paints).toEqual([['chalk-style', 'chalk-style']])
+  })
+  test('a shade is taken from the tins of its colours, by its parts, and mixed once', () => {
+    const [slate, husk] = [
+      { name: 'Ferry Slate', hex: '#3d5661', parts: 2 },
+      { name: 'Oat Husk', hex: '#e3d7bd', parts: 1 },
+    ]
+    const shade = { name: 'Two to one', hex: '#68777a', parts: [slate, husk] }
+    const plain = stepsOf(solid)
+    const mixed = stepsOf({ ...solid, colours: { a: shade } })
+    const of = (steps: typeof plain) => figuresOf(steps, noMeans).amounts.filter(({ family }) => family === solid.paint)
+    const whole = of(plain).reduce((sum, { amount }) => sum + amount, 0)
+    expect(of(mixed).map(({ name, amount }) => [name, Math.round(amount)])).toEqual([
+      ['Ferry Slate', Math.round((whole * 2) / 3)],
+      ['Oat Husk', Math.round(whole / 3)],
+    ])
+    const minutes = (steps: typeof plain) => figuresOf(steps, noMeans).minutes
+    expect(minutes(mixed) - minutes(plain)).toBe(3)
   })
   test('what the shelf lacks is named', () => {
     expect(figuresOf(stepsOf(solid), { ...noMeans, shelf: full('clay') }).lacking).toEqual(['chalk-style', 'water-clear'])

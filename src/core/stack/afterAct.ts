@@ -4,17 +4,33 @@ import { coarsest, lastOf, readGrit } from '@/core/craft/grit'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { type Act, isPainted, type Laid, type SurfaceState } from './surface'
 
-const topsWithWax = (layers: readonly Laid[]) => layers.at(-1)?.role === 'wax'
 /** What is left when the wax on top has been taken off. */
 function withoutTopWax(layers: readonly Laid[]): readonly Laid[] {
   return layers.slice(0, layers.findLastIndex(({ role }) => role !== 'wax') + 1)
 }
 
 type Change = (surface: SurfaceState, act: Act) => Partial<SurfaceState>
-const stripped: Change = ({ stripper }) =>
-  stripper === 'on'
-    ? { stripper: 'residue', filmed: false, shiny: false, wax: 'none', oily: false, furred: true, soiled: 'clean' }
-    : {}
+/** What the scraper takes off with softened stripper. */
+const stripped: Partial<SurfaceState> = {
+  stripper: 'residue',
+  filmed: false,
+  shiny: false,
+  wax: 'none',
+  oily: false,
+  furred: true,
+  soiled: 'clean',
+  // what was laid comes off with what was found, and so does what was left on it
+  layers: [],
+  primed: { knots: false, bleed: false, grip: false },
+  resist: 'none',
+  flakes: false,
+  peaks: false,
+  worn: false,
+  excess: 'none',
+  unbuffed: false,
+  sleek: false,
+  ownOil: false,
+}
 /** A rub of the ground or of what lies on it; wet it leaves slurry to rinse instead of dust. */
 const abrades: Change = ({ layers, abraded, resist }, act) => {
   const grit = readGrit(act.grit, act.applicator)
@@ -42,7 +58,7 @@ const changes: Partial<Record<OperationCode, Change>> = {
   clean: () => ({ soiled: 'clean', cleaner: true }),
   rinse: () => ({ cleaner: false }),
   dewax: ({ wax, layers }) => ({
-    wax: wax === 'none' && !topsWithWax(layers) ? 'none' : 'smear',
+    wax: wax === 'none' && layers.at(-1)?.role !== 'wax' ? 'none' : 'smear',
     layers: withoutTopWax(layers),
     excess: 'none',
     unbuffed: false,
@@ -55,9 +71,9 @@ const changes: Partial<Record<OperationCode, Change>> = {
     soiled: soiled === 'soiled' && wax === 'none' && !oily ? 'wiped' : soiled,
   }),
   strip: () => ({ stripper: 'on' }),
-  scrape: (surface, act) =>
+  scrape: (surface) =>
     surface.stripper === 'on'
-      ? stripped(surface, act)
+      ? stripped
       : { wax: surface.wax === 'none' ? 'none' : 'smear', layers: withoutTopWax(surface.layers), shiny: false, dusty: true },
   neutralise: ({ stripper }) => ({ stripper: stripper === 'on' ? 'on' : 'none' }),
   scuff: abrades,
@@ -75,6 +91,8 @@ const changes: Partial<Record<OperationCode, Change>> = {
   resist: () => ({ resist: 'on' }),
   'remove-resist': () => ({ resist: 'none' }),
   tape: () => ({ taped: 'on' }),
+  // what it lets go of is brushed off after it
+  'heat-gun': ({ layers, flakes }) => ({ flakes: flakes || layers.at(-1)?.act.family === 'casein' }),
   'pull-tape': () => ({ taped: 'none' }),
   'mist-fabric': () => ({ misted: true }),
   'wet-distress': ({ resist }) => ({ dusty: true, worn: true, ...(resist === 'covered' && { resist: 'worn' }) }),
@@ -122,7 +140,7 @@ export function afterAct(surface: SurfaceState, act: Act, index: number): Surfac
     furred: false,
     dusty: false,
     ...(painted && changed.resist === 'on' && { resist: 'covered' }),
-    ...(painted && changed.taped === 'on' && { taped: 'painted' }),
+    ...(changed.taped === 'on' && { taped: 'painted' }),
     ...(painted && { worn: false }),
   }
 }

@@ -4,11 +4,14 @@
  */
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
-import { curingOf, findStepWindow } from '@/core/craft/windows'
+import { curingOf, findPlannedWindow } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
-import { chooseTopcoat, coverOf, isPrimed, looksOf } from '@/core/finish/lines'
+import { coverOf, isPrimed, orderedTouches } from '@/core/finish/lines'
+import { chooseTopcoat } from '@/core/finish/topcoat'
+import { type Place, places } from '@/core/finish/touch'
+import { aimsOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
-import { afterAct } from './afterAct'
+import { afterActIn, foundSurfaces, statesMet } from './places'
 import {
   type ConflictCode,
   type EndingRule,
@@ -21,7 +24,7 @@ import {
   type Severity,
   type StackEnding,
 } from './rules'
-import { type Act, foundSurface, isLaid, type SurfaceState } from './surface'
+import { type Act, isLaid, type SurfaceState } from './surface'
 
 export interface Conflict {
   code: ConflictCode
@@ -29,6 +32,8 @@ export interface Conflict {
   /** positions in `acts`; the act itself last, empty for the stack as a whole */
   acts: readonly number[]
   remedies: readonly Remedy[]
+  /** where on the part; all over unless given */
+  places?: readonly Place[] | undefined
 }
 export interface StackInput {
   part: FinishablePart
@@ -46,6 +51,9 @@ const endings = Object.entries(endingRules) as [keyof typeof endingRules, Ending
 /** The rules that speak of an act on the surface it meets, in the order in which they are put right. */
 export const rulesMet = (meeting: Meeting): [keyof typeof meetingRules, MeetingRule][] =>
   meetings.filter(([, { meets }]) => meets(meeting))
+const orders = new Map<ConflictCode, number>([...meetings, ...endings].map(([code], k) => [code, k]))
+/** Where a rule stands in the order in which they are put right. */
+export const orderOf = (code: ConflictCode): number => orders.get(code) ?? Infinity
 /** The rules that speak of the whole. */
 export const rulesEnded = (ending: StackEnding): [keyof typeof endingRules, EndingRule][] =>
   endings.filter(([, { ends }]) => ends(ending))
@@ -57,19 +65,22 @@ export function checkStack(input: StackInput): Conflict[] {
   const { part, wish, acts, method = defaultMethod, finished = true, usedAt } = input
   const intent = intentOf(part, wish, acts, method)
   const found: Conflict[] = []
-  let on: SurfaceState = foundSurface(part)
+  let surfaces = foundSurfaces(part)
   acts.forEach((act, index) => {
-    const below = on.layers.at(-1)?.index
-    const concerned = below === undefined ? [index] : [below, index]
-    for (const [code, { severity, remedies }] of rulesMet({ ...intent, act, index, on, ahead: () => acts.slice(index + 1) }))
-      found.push({ code, severity, remedies, acts: concerned })
-    found.push(...timesOff(acts, index, on, part, method))
-    on = afterAct(on, act, index)
+    for (const { on, in: of } of statesMet(surfaces, act)) {
+      const below = on.layers.at(-1)?.index
+      const concerned = below === undefined ? [index] : [below, index]
+      for (const [code, { severity, remedies }] of rulesMet({ ...intent, act, index, on, ahead: () => acts.slice(index + 1) }))
+        tell(found, { code, severity, remedies, acts: concerned }, of)
+      for (const off of timesOff(acts, index, on, part, method)) tell(found, off, of)
+    }
+    surfaces = afterActIn(surfaces, act, index)
   })
   if (!finished) return found
-  for (const [code, { severity, remedies }] of rulesEnded({ ...intent, acts, on }))
-    found.push({ code, severity, remedies, acts: [] })
-  const lastCoat = on.layers.at(-1)
+  for (const { on, in: of } of statesMet(surfaces))
+    for (const [code, { severity, remedies }] of rulesEnded({ ...intent, acts, on }))
+      tell(found, { code, severity, remedies, acts: [] }, of)
+  const lastCoat = surfaces.field.layers.at(-1)
   if (usedAt !== undefined && lastCoat?.act.at && lastCoat.act.family) {
     const cured = curingOf(lastCoat.act.family, Number(method.fullUse)).use.opens[0]
     if (usedAt < lastCoat.act.at.end + cured)
@@ -78,10 +89,21 @@ export function checkStack(input: StackInput): Conflict[] {
   return found
 }
 
-/** What the rules must know of the wish: its looks, its topcoat, how many coats its colours need. */
+/** Said once of an act, with all the places where it is so; of the whole part no place is named. */
+function tell(found: Conflict[], conflict: Conflict, of: readonly Place[]) {
+  if (of.length === places.length) return found.push(conflict)
+  const same = ({ code, acts }: Conflict) => code === conflict.code && acts.at(-1) === conflict.acts.at(-1)
+  const known = found.find(same)
+  if (!known) return found.push({ ...conflict, places: of })
+  const both = [...(known.places ?? []), ...of]
+  known.places = both.length === places.length ? undefined : both
+}
+
+/** What the rules must know of the wish: what is asked for and meant by it, its topcoat, how many coats its colours need. */
 export function intentOf(part: FinishablePart, wish: FinishWish, acts: readonly Act[], method: HouseMethod): Intent {
-  const looks = looksOf(wish)
-  return { part, wish, method, looks, cover: coverOf(part, wish, isPrimed(acts)), seal: chooseTopcoat(part, wish, looks, method) }
+  const seal = chooseTopcoat(part, wish, method)
+  const touches = orderedTouches(part, wish, method, seal)
+  return { part, wish, method, seal, touches, aims: aimsOf(touches), cover: coverOf(part, touches, isPrimed(acts)) }
 }
 
 /** The act before this one that its time hangs on, with the window between the two. */
@@ -91,7 +113,7 @@ function timesOff(acts: readonly Act[], index: number, on: SurfaceState, part: F
   const around = { kind: getSubstrate(part.substrate).kind, method }
   const waits = acts.slice(0, index).flatMap((before, k) => {
     const holds = k === index - 1 || (isLaid(act) && on.layers.at(-1)?.index === k)
-    const window = holds && before.at ? findStepWindow(before.operation, before.family, act.operation, around) : null
+    const window = holds && before.at ? findPlannedWindow(before.operation, before.family, act.operation, around) : null
     return window && before.at
       ? [{ k, window, since: act.at ? act.at.start - before.at.end : 0, film: filmMinutes[before.film] }]
       : []

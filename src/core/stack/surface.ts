@@ -3,8 +3,9 @@
  */
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
-import { type CautionCode, type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
-import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import { type CautionCode, type CheckCode, getOperation, laysColour, type OperationCode } from '@/core/craft/operations'
+import { getExistingFinish, isSoft, kindOf } from '@/core/craft/parts'
+import type { Where } from '@/core/finish/touch'
 import type { Colour, FinishablePart } from '@/core/finish/wish'
 import type { Film } from '@/core/measure/film'
 
@@ -20,8 +21,12 @@ export interface Act {
   cautions: readonly CautionCode[]
   /** the tool, in the painter's words; not known unless given */
   applicator?: string | null
+  /** all over unless given */
+  where?: Where | null | undefined
   /** minutes since any common beginning, at the reference climate; absent where the times aren't known */
   at?: { start: number; end: number } | undefined
+  /** the snag that it mends, where it does */
+  mends?: string | null | undefined
   /** what was noticed while it was done */
   marks?: readonly ('across-grain' | 'back-brushed')[] | undefined
 }
@@ -77,7 +82,7 @@ export function foundSurface(part: FinishablePart): SurfaceState {
   const { existing, polish } = part
   const film = getExistingFinish(existing).film === true
   const kind = kindOf(part)
-  const gentle = ['fabric', 'leather', 'pile', 'cane'].includes(kind)
+  const gentle = kind === 'cane' || isSoft(part.substrate)
   return {
     soiled: 'soiled',
     cleaner: false,
@@ -112,16 +117,13 @@ function waxFound({ existing, polish, ...part }: FinishablePart, gentle: boolean
   return gentle || mayHoldLead({ lead: part.lead, existing }) ? 'smear' : 'thick'
 }
 
-/** Whether an act lays colour: paint, stain, wash, glaze and their like. */
-export function isPainted(act: Act): boolean {
-  const layer = getOperation(act.operation).layer
-  return layer === 'paint' || layer === 'wash' || layer === 'glaze' || layer === 'crackle' || layer === 'texture'
-}
+/** Whether an act lays colour. */
+export const isPainted = ({ operation }: Act): boolean => laysColour(operation)
 /** Whether an act lays anything that must hold on to what is below. */
 export const isLaid = (act: Act): boolean => getOperation(act.operation).layer !== undefined && act.family !== null
+/** Whether it is laid here and there, so that what is below is still seen and touched. */
+export const isPartial = ({ where }: Pick<Act, 'where'>): boolean => (where?.share ?? 1) < 1
 /** Whether a topcoat: clear, wax or oil, over all. */
 export const isTopcoat = (act: Act): boolean => ['clear-coat', 'clear-wax', 'oil', 'salve'].includes(act.operation)
 
 export const topLayer = (surface: SurfaceState): Laid | undefined => surface.layers.at(-1)
-/** The part as it is known: kinds the rules ask for again and again. */
-export const kindOf = (part: FinishablePart) => getSubstrate(part.substrate).kind

@@ -13,6 +13,7 @@ import { isSilent } from '@/core/climate/believe'
 import { climateIn } from '@/core/climate/rooms'
 import { getOperation } from '@/core/craft/operations'
 import { batchesIn } from '@/core/log/batch'
+import { judgedOf } from '@/core/piece/judged'
 import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
 import { HandsChoice } from '@/ui/outbox/hands'
@@ -76,7 +77,7 @@ export function BenchView({ data }: { data: BenchData }) {
   return (
     <DoneSheetProvider air={air}>
       {first ? (
-        <CurrentStep key={first.step.id} card={cardOf(first)} why={whyWords[first.why]} />
+        <CurrentStep key={first.step.id} card={cardOf(first)} judged={judgedOf(first.part)} why={whyWords[first.why]} />
       ) : (
         <h1 className="title py-8 text-4xl">Hands free. Everything is drying.</h1>
       )}

@@ -4,6 +4,7 @@ import Link from 'next/link'
 import type { StepCard } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
 import { ranMinutes } from '@/core/log/labour'
+import type { Judged } from '@/core/piece/judged'
 import { Section } from '@/ui/drawing/Section'
 import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
@@ -14,7 +15,7 @@ import { windowFigure, windowWords } from '@/words/window'
 import { Judgement } from './Judgement'
 import { StepActions } from './StepActions'
 
-export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
+export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Judged; why: string }) {
   const nowMs = useNow()
   const house = useHouse()
   const { window } = card
@@ -81,7 +82,7 @@ export function CurrentStep({ card, why }: { card: StepCard; why: string }) {
               </p>
             </div>
           )}
-          {card.judged && <Judgement judged={card.judged} className="mt-4" />}
+          <Judgement judged={judged} className="mt-4" />
           {card.step.cautions.length > 0 && (
             <ul className="mt-4 space-y-1">
               {card.step.cautions.map((code) => (

@@ -4,6 +4,7 @@
  */
 import type { CrossSection as SectionModel, Layer } from '@/core/piece/section'
 import { sectionWords } from '@/words/section'
+import { patchesOf } from './patches'
 
 const size = 240
 /** where the sawn corner of the bare substrate sits, and how round it is */
@@ -29,6 +30,9 @@ function block(grown: number): string {
   const radius = r + out
   return `M${x - out} ${size + 4}V${y + r}A${radius} ${radius} 0 0 1 ${x + r} ${y - out}H${size + 4}V${size + 4}Z`
 }
+
+/** The same outline, open: what does not go all over is drawn along it. */
+const outline = (grown: number): string => block(grown).replace(/V\d+Z$/, '')
 
 /** Worn through: at the arris a layer thins to nothing, and what lies below shows. */
 function wornBlock(grown: number, below: number): string {
@@ -107,6 +111,13 @@ function place(layers: readonly Layer[]): Placed[] {
   })
 }
 
+/** A layer here and there, as a stroke of its own thickness; what is only planned is paler. */
+const patchLook = ({ tone, kind, out, under, state }: Placed) => ({
+  stroke: fills[kind] ? 'var(--soft)' : tone,
+  strokeWidth: Math.max(2, tenth(out - under)),
+  strokeOpacity: state === 'planned' ? 0.45 : 1,
+})
+
 /** The kinds that wear takes; what is under the paints stays. */
 const wearable = new Set<Layer['kind']>(['paint', 'wash', 'crackle'])
 
@@ -151,6 +162,9 @@ export function Section({
       aria-label={label ?? sectionWords(model)}
     >
       {[...placed].reverse().map((layer, k) => {
+        const mid = (layer.out + layer.under) / 2
+        const patches = patchesOf(layer.where, size + 4 - corner.y - corner.r, (Math.PI / 2) * (corner.r + mid))
+        if (patches) return <path key={k} d={outline(mid)} fill="none" {...patchLook(layer)} strokeDasharray={patches} />
         const d = shape(layer)
         if (layer.state === 'planned')
           return (

@@ -111,3 +111,7 @@ export const pairs = <T extends string>(table: Record<T, string | { words: strin
     code,
     typeof words === 'string' ? words : words.words,
   ])
+
+/** The choices, and what stands there where it is none of them. */
+export const withOwn = (options: readonly (readonly [string, string])[], value: string, words: string) =>
+  options.some(([each]) => each === value) ? options : [...options, [value, words] as const]

@@ -63,7 +63,10 @@ function withValues<T extends FieldValues>(form: UseFormReturn<T>, defaults: Def
     const value: unknown = get(defaults, name)
     const field = form.register(name, options)
     const ref = (element: HTMLInputElement | null) => {
-      const typed = element && !met.has(element) && typeof value === 'string' && element.value !== value ? element.value : null
+      const typed =
+        element && !met.has(element) && typeof value === 'string' && element.value !== '' && element.value !== value
+          ? element.value
+          : null
       if (element) met.add(element)
       field.ref(element)
       if (typed !== null) form.setValue(name, typed as never, { shouldDirty: true })

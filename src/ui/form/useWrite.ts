@@ -26,7 +26,7 @@ export function useWrite<T>(action: (typed: T) => Promise<Answer>): Write<T> {
         if (busy.current) return resolve(false)
         busy.current = true
         begin(async () => {
-          const got = await action(typed).catch((): Answer => ({ issue: 'unreachable' }))
+          const got = await action(unshared(typed)).catch((): Answer => ({ issue: 'unreachable' }))
           busy.current = false
           setAnswer(got)
           tellIn(got)
@@ -39,6 +39,9 @@ export function useWrite<T>(action: (typed: T) => Promise<Answer>): Write<T> {
   const forget = useCallback(() => setAnswer(null), [])
   return { send, pending, issue: failed ? issueWords[failed.issue] : null, fields: failed?.fields ?? {}, forget }
 }
+
+/** What is named in two places is sent twice: the framework would send a sign for the second, which the door takes for none of ours. */
+const unshared = <T>(typed: T): T => JSON.parse(JSON.stringify(typed)) as T
 
 /** what stood there for so long was read */
 const readMs = 2_000

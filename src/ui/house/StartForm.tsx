@@ -29,9 +29,9 @@ export function StartForm({ studio, zones, currencies }: HouseChoices & { studio
   useEffect(() => {
     const guess = guessHouse(navigator.language, Intl.DateTimeFormat().resolvedOptions().timeZone)
     for (const [name, value] of Object.entries(guess) as [keyof StudioText, string][])
-      // a device may know a zone by a name that the server does not
-      if (name !== 'zone' || zones.includes(value)) form.setValue(name, value)
-  }, [form, zones])
+      // a device may know a zone by a name that the server does not; what was chosen before the page came alive is no guess's to change
+      if ((name !== 'zone' || zones.includes(value)) && form.getValues(name) === defaults[name]) form.setValue(name, value)
+  }, [form, zones, defaults])
   const { register, watch } = form
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-4 grid max-w-3xl grid-cols-2 items-end gap-4">

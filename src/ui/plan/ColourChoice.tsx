@@ -1,5 +1,6 @@
 'use client'
 /** A colour of a look: from the tins on the shelf, or any other with a name of its own. */
+import { complementOf, darkerOf } from '@/core/craft/colour'
 import type { Colour } from '@/core/finish/wish'
 import { TextField } from '@/ui/form/Field'
 import type { DeskTin } from './planPart'
@@ -55,10 +56,19 @@ export function ColourChoice({
           type="color"
           aria-label={`${words}: value`}
           value={colour.hex}
-          onChange={(event) => choose({ ...colour, hex: event.target.value })}
+          onChange={(event) => choose({ name: colour.name, hex: event.target.value })}
           className="field cursor-pointer p-1"
         />
       </div>
     </fieldset>
   )
 }
+
+/** Colours that sing beside one: its opposite, and a darker one of it. */
+export const suggestedFor = ({ name, hex }: Colour): Colour[] =>
+  /^#[0-9a-f]{6}$/i.test(hex)
+    ? [
+        { name: `Opposite of ${name}`, hex: complementOf(hex) },
+        { name: `Darker ${name}`, hex: darkerOf(hex) },
+      ]
+    : []

@@ -2,7 +2,7 @@
 /** Every look this part can have, each drawn by its section; what it can't have stands apart, with why. */
 import { RadioGroup } from 'radix-ui'
 import { getLook, type LookCode } from '@/core/craft/looks'
-import type { RefusalCode } from '@/core/finish/refusals'
+import type { RefusalCode } from '@/core/finish/refusal'
 import type { FinishWish } from '@/core/finish/wish'
 import type { CrossSection as SectionModel } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'

@@ -11,7 +11,7 @@ export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
   ahead: PlanStep[]
   /** what is still ahead of the piece's other parts */
   others: TimedPart[]
-  before: Pick<Plan, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'departures'> | null
+  before: Pick<Plan, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'departures' | 'touches'> | null
   method: HouseMethod
 }
 export interface DeskTin {

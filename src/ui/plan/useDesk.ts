@@ -1,40 +1,36 @@
 /**
  * The plan desk's state: what is wished, what was moved or left out by hand, and all that follows from it through the core.
  */
-import { useDeferredValue, useMemo, useState } from 'react'
+import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { FamilyCode } from '@/core/craft/families'
-import { getLook, type LookCode, lookCodes } from '@/core/craft/looks'
+import { getLook, type LookCode } from '@/core/craft/looks'
 import { type HouseMethod, type SchoolCode, schoolCodes } from '@/core/craft/method'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
-import { looksOf } from '@/core/finish/lines'
 import { findRefusal } from '@/core/finish/refusals'
-import { type PlannedStep, withWindows } from '@/core/finish/step'
-import type { Colour, FinishWish } from '@/core/finish/wish'
+import type { PlannedStep } from '@/core/finish/step'
+import { ownList } from '@/core/finish/touchList'
+import { type Colour, type FinishWish, looksOf } from '@/core/finish/wish'
 import type { HouseRecipe } from '@/core/house/recipe'
 import { planInput, type PlanText, type RecipeText } from '@/core/input/piece'
 import { factsOf } from '@/core/piece/facts'
-import { type Change, findFromShelf, listAlternatives } from '@/core/plan/alternatives'
+import { type Change, findFromShelf, inPaint } from '@/core/plan/alternatives'
 import { figuresOf, type HouseResources } from '@/core/plan/figures'
 import { planFinish } from '@/core/plan/planFinish'
 import { differenceOf, replan } from '@/core/plan/replan'
 import { wholePiece } from '@/core/plan/wholePiece'
-import { checkStack, type Conflict } from '@/core/stack/checkStack'
-import type { LookDrawn } from './LookChoice'
+import { fallbackColours, firstLook, twoTins } from './deskStart'
+import { type DeskEdits, deskSteps, editsOf } from './deskSteps'
 import { plannedSection } from './plannedSection'
 import type { DeskTin, PlanPart } from './planPart'
-import type { DeskStep } from './StepList'
-
-const fallbackColours: Record<Slot, Colour> = {
-  a: { name: 'First colour', hex: '#3d5661' },
-  b: { name: 'Second colour', hex: '#e3d7bd' },
-}
+import { useBeside } from './useBeside'
+import { useOwnLayers } from './useOwnLayers'
 
 export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseResources) {
   const { pieceId } = part
   const [planId] = useState(() => uuidv7())
-  const [stepIds] = useState(() => Array.from({ length: 80 }, () => uuidv7()))
+  const [stepIds] = useState(() => Array.from({ length: 200 }, () => uuidv7()))
   const [openedAt] = useState(() => new Date().toISOString())
   const facts = factsOf(part)
   const [look, setLook] = useState<LookCode>(part.before?.look ?? firstLook(part))
@@ -47,8 +43,9 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     ...twoTins(tins, part.before?.paint ?? 'chalk-mineral', part.before?.colours.a),
     ...part.before?.colours,
   })
-  // what was moved or left out by hand; forgotten when the plan becomes another
-  const [edits, setEdits] = useState<{ of: string; order: number[]; left: number[] } | null>(null)
+  const layers = useOwnLayers(part.before?.touches)
+  const own = layers.draft
+  const [edits, setEdits] = useState<DeskEdits | null>(null)
 
   const method = { ...part.method, ...departures }
   const paintFor = (code: LookCode): FamilyCode => {
@@ -62,7 +59,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     colours,
     seal: code === look && seal !== '' ? seal : undefined,
   })
-  const wish = wishFor(look)
+  const wish: FinishWish = { ...wishFor(look), ...(own && { touches: own.touches, seal: seal === '' ? undefined : seal }) }
   const looks = looksOf(wish)
   const slots = [...new Set(looks.flatMap((each) => each.slots))]
 
@@ -79,6 +76,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     departures,
     order: [],
     colours: { a: colours.a, ...(slots.includes('b') && { b: colours.b }) },
+    ...(own && { touches: [...own.touches] }),
   }
   const readable = planInput.safeParse(typed)
   const troubles = readable.success
@@ -89,63 +87,13 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
   const whole = outcome && 'steps' in outcome ? planFinish(facts, wish, method) : null
   const plan = whole && 'plan' in whole ? whole.plan : null
 
-  const key = planned.map(({ operation, family, colour }) => `${operation} ${family} ${colour?.hex}`).join()
-  const mine = edits?.of === key ? edits : { of: key, order: planned.map((_, k) => k), left: [] as number[] }
-  const ordered: DeskStep[] = mine.order.flatMap((position) => {
-    const step = planned[position]
-    return step ? [{ step, position, left: mine.left.includes(position) }] : []
-  })
-  // a step's window is the one to what follows it now
-  const worked = ordered.filter(({ left }) => !left)
-  const joined = withWindows(
-    worked.map(({ step }) => step),
-    facts,
-    method,
-  )
-  const kept = worked.map((each, k) => ({ ...each, step: joined[k] ?? each.step }))
-  const steps = ordered.map((each) => kept.find(({ position }) => position === each.position) ?? each)
-  const acts = [...part.done, ...kept.map(({ step }) => step)]
-  const conflicts = plan ? checkStack({ part: facts, wish, method, acts }) : []
-  const at = new Map<number, Conflict[]>()
-  // said once, where it first shows
-  const told = conflicts.filter(({ code }, k) => conflicts.findIndex((each) => each.code === code) === k)
-  for (const conflict of told) {
-    const position = kept[(conflict.acts.at(-1) ?? -1) - part.done.length]?.position
-    if (position !== undefined) at.set(position, [...(at.get(position) ?? []), conflict])
-  }
-  const overall = told.filter(({ acts }) => acts.length === 0)
+  const mine = editsOf(planned, edits)
+  const { steps, kept, acts, told, at, overall } = deskSteps(planned, mine, { facts, wish, method, done: part.done })
   const figures = figuresOf(
     kept.map(({ step }) => step),
     means,
   )
-  // what is looked at beside the plan follows a moment later, and not at every letter of a colour's name
-  const asked = useDeferredValue(
-    JSON.stringify({
-      look,
-      with: extras,
-      paint,
-      seal,
-      departures,
-      a: colours.a.hex,
-      b: colours.b.hex,
-      readable: readable.success,
-    }),
-  )
-  const later = useMemo(
-    () => ({
-      ways: part.done.length === 0 && readable.success ? listAlternatives(facts, wish, method, means).slice(0, 12) : [],
-      drawn: lookCodes.map((code): LookDrawn => {
-        const own = wishFor(code)
-        const made = planFinish(facts, own, method)
-        return 'plan' in made
-          ? { code, section: plannedSection(part, own, made.plan.steps) }
-          : { code, refusal: made.refusal.code }
-      }),
-    }),
-    // `asked` says all of what these are made from
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [asked],
-  )
+  const beside = useBeside({ part, facts, wish, wishFor, method, means, isReadable: readable.success, isOwn: own !== null })
   const difference =
     part.ahead.length > 0 && part.done.length > 0
       ? differenceOf(
@@ -167,6 +115,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
       : null
 
   const chooseLook = (code: LookCode) => {
+    layers.layAside()
     setLook(code)
     setSeal('')
     setExtras(extras.filter((each) => each !== code && !findRefusal(facts, { ...wishFor(code), with: [each] })))
@@ -177,7 +126,10 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
   }
   const take = (change: Change) => {
     if (change.kind === 'look') chooseLook(change.to)
-    if (change.kind === 'paint') choosePaint(change.to)
+    if (change.kind === 'paint') {
+      if (own) layers.begin(inPaint(wish, change.to).touches ?? own.touches)
+      choosePaint(change.to)
+    }
     if (change.kind === 'seal') setSeal(change.to)
     if (change.kind === 'school') setDepartures({ ...departures, [change.code]: change.to })
   }
@@ -198,31 +150,37 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     const found = findFromShelf(facts, wish, method, means)
     if ('lacking' in found) return found.lacking
     if (found.wish.look !== look) chooseLook(found.wish.look)
+    else if (found.wish.touches) layers.begin(found.wish.touches)
     if (found.wish.paint !== paint) choosePaint(found.wish.paint)
     setExtras([...(found.wish.with ?? [])])
     setSeal(found.wish.seal ?? '')
     return []
   }
-  const nearest = outcome && 'refusal' in outcome ? outcome.refusal.nearest : null
+  const refusal = outcome && 'refusal' in outcome ? outcome.refusal : null
+  const nearest = refusal?.nearest ?? null
   const takeNearest = () => {
     if (nearest?.look) chooseLook(nearest.look)
     if (nearest?.paint) choosePaint(nearest.paint)
     if (nearest?.with) setExtras([...nearest.with])
     if (nearest?.seal) setSeal(nearest.seal)
+    if (nearest?.touches) layers.begin(nearest.touches)
   }
   const shownSection = plan && plannedSection(part, wish, acts)
 
-  const edited = edits?.of === key
+  const edited = edits?.of === mine.of
   const recipe: RecipeText['wish'] = {
     look,
     with: typed.with,
     paint: wish.paint,
     colours: typed.colours,
     ...(seal !== '' && { seal }),
+    ...(own && { touches: [...own.touches] }),
     departures,
   }
   const takeRecipe = (kept: HouseRecipe['wish']) => {
     setLook(kept.look)
+    if (kept.touches) layers.begin(kept.touches)
+    else layers.layAside()
     setExtras([...(kept.with ?? [])])
     setPaint(kept.paint)
     setSeal(kept.seal ?? '')
@@ -230,6 +188,8 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     setColours({ ...colours, ...kept.colours })
   }
   return {
+    layers,
+    makeOwn: () => layers.begin(ownList(wish, method)),
     look,
     extras,
     seal,
@@ -238,7 +198,9 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     looks,
     slots,
     troubles,
-    outcome,
+    /** the first thing that can't be read */
+    unreadable: readable.success ? null : (readable.error.issues[0]?.message ?? null),
+    refusal,
     planned,
     plan,
     steps,
@@ -247,8 +209,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     overall,
     acts,
     figures,
-    ways: later.ways,
-    drawn: later.drawn,
+    ...beside,
     difference,
     wholeWay,
     nearest,
@@ -276,17 +237,4 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
   }
 }
 
-/** A look that the material allows, to begin with. */
-function firstLook(part: PlanPart): LookCode {
-  const facts = factsOf(part)
-  const wish: FinishWish = { look: 'smooth-solid', paint: 'chalk-mineral', colours: fallbackColours }
-  return findRefusal(facts, wish)?.nearest?.look ?? 'smooth-solid'
-}
-
-/** Two tins of a paint to begin with, the second another colour than the first. */
-function twoTins(tins: readonly DeskTin[], family: FamilyCode, first: Colour | undefined): Partial<Record<Slot, Colour>> {
-  const fitting = tins.filter((tin) => tin.family === family).map(({ name, hex }): Colour => ({ name, hex }))
-  const a = first ?? fitting[0]
-  const b = fitting.find(({ hex }) => hex !== a?.hex)
-  return { ...(a && { a }), ...(b && { b }) }
-}
+export type Desk = ReturnType<typeof useDesk>

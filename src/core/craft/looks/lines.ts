@@ -49,6 +49,7 @@ export const wornBack = (reason: RecipeLine['reason']): RecipeLine[] => [
     applicator: 'damp cloth',
     reason,
   },
+  { phase: 'wear', operation: 'scrape-distress', school: { distress: ['blade'] }, applicator: 'blade, held flat', reason },
   { ...byHand, onlyFor: rewetting, school: { distress: ['hand'] }, reason },
   { ...byHand, notFor: rewetting, school: { distress: ['damp', 'hand'] }, reason },
   {

@@ -1,7 +1,6 @@
 /** What goes wrong with coats of colour and with wearing them back. Source: the craft; `practice` where that is silent. */
-import { cleaned, primers } from '@/core/craft/preparation'
+import { addedLine, cleaned, waxed } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
-import { waxed } from '@/core/craft/topcoats'
 import { again, block, cover, dust, layers, lays, lint, type Remedy, rub, wearAgain, worn } from './remedy'
 
 const damped: RecipeLine = {
@@ -137,7 +136,7 @@ export const colourRemedies = {
       },
       dust,
       ...cleaned,
-      primers.slick,
+      addedLine({ operation: 'adhesion-prime' }),
       cover,
     ],
     onTop: {

@@ -1,6 +1,6 @@
 /** What a repair is, and the lines that several share. */
 import type { OperationCode } from '@/core/craft/operations'
-import { primers } from '@/core/craft/preparation'
+import { addedLine } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
 import { deLint } from '@/core/craft/topcoats'
 
@@ -55,4 +55,4 @@ export const again: RemedyLine = { take: 'again' }
 export const cover: RemedyLine = { take: 'cover' }
 export const layers: RemedyLine = { take: 'layers' }
 export const wearAgain: RemedyLine = { take: 'wear' }
-export const block: RecipeLine = primers.bleeding
+export const block: RecipeLine = addedLine({ operation: 'block-prime' })

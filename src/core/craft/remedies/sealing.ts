@@ -1,7 +1,9 @@
 /** What goes wrong with waxes, oils and clears. Source: the craft; `practice` where that is silent. */
-import { dewaxed, spirits } from '@/core/craft/preparation'
-import { tinted, waxed } from '@/core/craft/topcoats'
-import { again, block, cover, dust, lint, type Remedy, rub } from './remedy'
+import { addedLine, dewaxed, waxed } from '@/core/craft/preparation'
+import { tinted } from '@/core/craft/topcoats'
+import { again, block, cover, dust, lays, lint, type Remedy, rub } from './remedy'
+
+const resistOff = addedLine({ operation: 'remove-resist', applicator: 'cloths and spirits' })
 
 export const sealingRemedies = {
   'resist-left': {
@@ -10,18 +12,9 @@ export const sealingRemedies = {
     remedy: 'Rub back to it, take it off with spirits, paint and seal again.',
     after: ['resist'],
     share: 0.1,
-    steps: [
-      rub('220'),
-      { phase: 'wear', operation: 'remove-resist', applicator: 'cloths and spirits', reason: 'resist-defeats-clear' },
-      spirits,
-      { take: 'cover' },
-    ],
+    steps: [rub('220'), resistOff, addedLine({ operation: 'wipe-spirits' }), cover],
     onTop: {
-      wax: [
-        ...dewaxed,
-        { phase: 'wear', operation: 'remove-resist', applicator: 'cloths and spirits', reason: 'resist-defeats-clear' },
-        { take: 'cover' },
-      ],
+      wax: [...dewaxed, resistOff, cover],
     },
   },
   'wax-prints': {
@@ -99,6 +92,7 @@ export const sealingRemedies = {
     cause: 'The next coat came too late to bite.',
     remedy: 'Scuff lightly, off with the dust, then the next coat.',
     after: ['clear-coat', 'seal-between'],
+    ahead: lays,
     share: 1,
     steps: [rub('320'), dust],
     replaces: ['smooth'],

@@ -1,5 +1,4 @@
 /** Stacks that are wrong: colour. Each is a right plan, damaged. For tests alone. */
-import type { Act } from '@/core/stack/surface'
 import {
   act,
   append,
@@ -18,9 +17,9 @@ import {
   leather,
   leathered,
   leaveOut,
+  leaveOutLast,
   moveAfter,
   moveBefore,
-  positionOf,
   putAfter,
   putAfterLast,
   putBefore,
@@ -74,15 +73,7 @@ export const colourMore: WrongStack[] = [
   ['colour: undercoat unsealed', varnished, chipping, leaveOut('seal-between')],
   ['colour: chippy straight on bare wood, no undercoat', bare, chipping, leaveOut('undercoat', 'seal-between')],
   ['colour: flakes sealed in', varnished, chipping, leaveOut('brush-off-flakes')],
-  [
-    'colour: flakes brushed, dust left',
-    varnished,
-    chipping,
-    (x: Act[]) => {
-      const i = positionOf(x, 'dust-off', true)
-      return x.filter((_, k) => k !== i)
-    },
-  ],
+  ['colour: flakes brushed, dust left', varnished, chipping, leaveOutLast('dust-off')],
   ['colour: heat gun on dry alkyd solid', varnished, solid('alkyd'), putAfterLast('coat', act('heat-gun'))],
   ['colour: heat gun on leather', leather, leathered, putAfterLast('coat', act('heat-gun'))],
   [

@@ -1,5 +1,5 @@
 /** The acts that right stacks are written with. For tests alone. */
-import { act } from './stacks'
+import { act, coat } from './stacks'
 
 export const cleaned = act('clean', { family: 'degreaser' })
 export const rinsed = act('rinse')
@@ -18,3 +18,12 @@ export const buffed = act('buff', { family: 'clear-wax' })
 export const tinted = act('tinted-wax', { family: 'dark-wax' })
 export const oilOn = act('oil', { family: 'drying-oil' })
 export const oilWiped = act('wipe-oil', { family: 'drying-oil' })
+/** Milk paint on bare wood, worn damp and dusted. */
+export const wornMilkPaint = [
+  cleaned,
+  rinsed,
+  dusted,
+  ...[1, 2].map(() => coat('casein', 'rust', { mix: 'powder : water 1 : 1' })),
+  act('wet-distress'),
+  dusted,
+]

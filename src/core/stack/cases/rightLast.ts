@@ -13,6 +13,7 @@ import {
   waxOn,
   waxRubbed,
   wiped,
+  wornMilkPaint,
 } from './rightActs'
 import { act, coat, colours, type RightStack, wish } from './stacks'
 
@@ -71,35 +72,13 @@ export const rightLast: RightStack[] = [
     'oil over casein over bare',
     { existing: 'bare' },
     wish('light-distress', 'casein', 'rust', undefined, { seal: 'oil' }),
-    [
-      cleaned,
-      rinsed,
-      dusted,
-      coat('casein', 'rust', { mix: 'powder : water 1 : 1' }),
-      coat('casein', 'rust', { mix: 'powder : water 1 : 1' }),
-      act('wet-distress'),
-      dusted,
-      oilOn,
-      oilWiped,
-    ],
+    [...wornMilkPaint, oilOn, oilWiped],
   ],
   [
     'second oil after the first is wiped',
     { existing: 'bare' },
     wish('light-distress', 'casein', 'rust', undefined, { seal: 'oil' }),
-    [
-      cleaned,
-      rinsed,
-      dusted,
-      coat('casein', 'rust', { mix: 'powder : water 1 : 1' }),
-      coat('casein', 'rust', { mix: 'powder : water 1 : 1' }),
-      act('wet-distress'),
-      dusted,
-      oilOn,
-      oilWiped,
-      oilOn,
-      oilWiped,
-    ],
+    [...wornMilkPaint, oilOn, oilWiped, oilOn, oilWiped],
   ],
   [
     'smooth between with 150 on texture',

@@ -153,5 +153,14 @@ export const inTurn =
   (acts) =>
     damages.reduce((worse, damage) => damage(worse), acts)
 export const timed = (after: string, next: OperationCode, minutes: number): Timed => ({ timed: [after, next, minutes] })
+/** Leaves the last act of an operation out. */
+export const leaveOutLast =
+  (operation: OperationCode): Damage =>
+  (acts) =>
+    acts.toSpliced(found(acts, operation, true), 1)
+export const changeLast =
+  (operation: OperationCode, over: Partial<Act>): Damage =>
+  (acts) =>
+    acts.with(found(acts, operation, true), { ...(acts[found(acts, operation, true)] as Act), ...over })
 /** The plan as it stands is the mistake. */
 export const untouched: Damage = (acts) => acts

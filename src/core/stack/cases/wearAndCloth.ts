@@ -1,10 +1,10 @@
 /** Stacks that are wrong: wear, cloth, leather. Each is a right plan, damaged. For tests alone. */
-import type { Act } from '@/core/stack/surface'
 import {
   act,
   append,
   change,
   changeAll,
+  changeLast,
   clear,
   cloth,
   clothed,
@@ -15,7 +15,6 @@ import {
   leather,
   leathered,
   leaveOut,
-  positionOf,
   putAfter,
   putBefore,
   sealBetween,
@@ -68,15 +67,7 @@ export const wearAndCloth: WrongStack[] = [
   ['cloth: scuff 120 on cloth', cloth, clothed, putBefore('mist-fabric', act('scuff', { grit: '120' }))],
   ['leather: leather diluted first', leather, leathered, change('coat', { mix: 'paint with 20 % water' })],
   ['leather: leather thick first', leather, leathered, change('coat', { film: 'heavy' })],
-  [
-    'leather: leather second coat paint thinned 1:1',
-    leather,
-    leathered,
-    (x: Act[]) => {
-      const i = positionOf(x, 'coat', true)
-      return x.map((s, k) => (k === i ? { ...s, mix: 'paint : water 1 : 1' } : s))
-    },
-  ],
+  ['leather: leather second coat paint thinned 1:1', leather, leathered, changeLast('coat', { mix: 'paint : water 1 : 1' })],
   [
     'leather: leather hard clear',
     leather,

@@ -6,8 +6,8 @@ import type { OperationCode } from '@/core/craft/operations'
 import { getSubstrate } from '@/core/craft/parts'
 import type { FinishablePart } from '@/core/finish/wish'
 import { parseMix } from '@/core/measure/mixParts'
-import { type Act, isLaid, isPainted, kindOf, type Laid, type SurfaceState } from '@/core/stack/surface'
-import type { Meeting, RemedyStep } from './rule'
+import { type Act, isLaid, isPainted, isPartial, type Laid, type SurfaceState } from '@/core/stack/surface'
+import type { Intent, Meeting, RemedyStep } from './rule'
 
 /** Written as thinned, in whatever words. */
 const watered = /water|h2o|thinned|diluted|splash/i
@@ -22,6 +22,16 @@ export const isEffect = (act: Act) => ['wash', 'glaze', 'dry-brush', 'spray-runs
 export const lays = (act: Act) => isLaid(act) && !['wax', 'tint'].includes(act.operation)
 export const paintsOn = (on: SurfaceState): Laid[] => on.layers.filter(({ act }) => isPainted(act))
 export const lastPaint = (on: SurfaceState): Laid | undefined => paintsOn(on).at(-1)
+/** The colours that a next layer would touch: the last, and what a layer here and there leaves open. */
+export function openPaints(on: SurfaceState): Laid[] {
+  const paints = paintsOn(on)
+  return paints.slice(
+    Math.max(
+      0,
+      paints.findLastIndex(({ act }) => !isPartial(act)),
+    ),
+  )
+}
 /** A salve is no seal. */
 export const sealedAbove = (on: SurfaceState, paint: Laid | undefined) =>
   paint !== undefined &&
@@ -42,8 +52,14 @@ export const rewetsFreely = (laid: Laid | undefined) =>
   laid?.act.family !== undefined && laid.act.family !== null && getFamily(laid.act.family).rewets === 'freely'
 export const firstLaid = ({ on, act }: Meeting) =>
   lays(act) && act.operation !== 'knotting' && on.layers.every((layer) => layer.act.operation === 'knotting')
+/** What is below, while water still lifts it and nothing seals it. */
+export const openBelow = (on: SurfaceState): Laid | undefined =>
+  openPaints(on).findLast((below) => rewetsFreely(below) && !sealedAbove(on, below))
+export const chips = ({ aims }: Intent) => aims.chips
+export const apart = ({ aims }: Intent) => aims.apart
+export const blends = ({ aims }: Intent) => aims.blends
+export const bareLook = ({ aims }: Intent) => aims.bareWood
 export const hardUse = (part: FinishablePart) => !['display', 'light'].includes(part.use)
-export const isSoft = (part: FinishablePart) => ['fabric', 'leather', 'pile'].includes(kindOf(part))
 export const isVeneer = (part: FinishablePart) => getSubstrate(part.substrate).veneer === true
 export const clears = (on: SurfaceState) => on.layers.filter(({ act }) => act.operation === 'clear-coat').length
 

@@ -1,9 +1,14 @@
 /** Colour on colour: which paint may lie on which, how it is mixed, how thick it goes on. Source: the craft, on families and looks. */
-import { getFamily, isPaint } from '@/core/craft/families'
+import { isPaint } from '@/core/craft/families'
+import { getOperation, type LayerKind } from '@/core/craft/operations'
+import { parseMix } from '@/core/measure/mixParts'
 import { bonded } from '@/core/stack/afterAct'
-import { isPainted, isTopcoat, topLayer } from '@/core/stack/surface'
+import { isPainted, isPartial, isTopcoat, topLayer } from '@/core/stack/surface'
 import {
   allowedWater,
+  apart,
+  blends,
+  chips,
   gritOf,
   isClear,
   isCoat,
@@ -12,6 +17,7 @@ import {
   lastPaint,
   lays,
   misted,
+  openBelow,
   paintsOn,
   rewetsFreely,
   sealedAbove,
@@ -19,18 +25,11 @@ import {
   topIs,
   waterShare,
 } from './ask'
-import type { Meeting, MeetingRule } from './rule'
+import type { MeetingRule } from './rule'
 
-const chips = ({ looks }: Meeting) => looks.some((look) => look.chips)
-const apart = ({ looks }: Meeting) => looks.some((look) => look.apart)
-const blends = ({ looks }: Meeting) => looks.some((look) => look.blends)
-const openBelow = (m: Meeting) => {
-  const below = lastPaint(m.on)
-  return rewetsFreely(below) && !sealedAbove(m.on, below) ? below : undefined
-}
 const sealed = [{ operation: 'seal-between' }] as const
 /** Thin by nature: laid on heavily it stays soft, hazes or shows. */
-const thinLayers = ['wash', 'glaze', 'wax', 'tint', 'metallic', 'clear', 'oil']
+const thinLayers: readonly (LayerKind | undefined)[] = ['wash', 'glaze', 'wax', 'tint', 'metallic', 'clear', 'oil']
 
 export const colourRules = {
   'dust-under-coat': {
@@ -61,7 +60,7 @@ export const colourRules = {
     remedies: [{ operation: 'coat' }],
     instead: true,
     meets: (m) =>
-      (isCoat(m.act) || m.act.operation === 'texture-coat') &&
+      (isCoat(m.act) || ['texture-coat', 'blend', 'dry-brush'].includes(m.act.operation)) &&
       m.act.operation !== 'fabric-coat' &&
       m.act.family !== 'all-in-one' &&
       waterShare(m.act) > allowedWater(m.act) + 0.001,
@@ -71,15 +70,17 @@ export const colourRules = {
     remedies: [{ operation: 'coat', family: 'casein' }],
     instead: true,
     meets: (m) => {
-      const [, powder, water] = /powder\s*:\s*water\s*(\d+)\s*:\s*(\d+)/.exec(m.act.mix ?? '') ?? []
-      return m.act.family === 'casein' && isCoat(m.act) && Number(water ?? 0) > 2 * Number(powder ?? 1)
+      const parts = parseMix(m.act.mix ?? '') ?? []
+      const water = parts.filter(({ name }) => /water/i.test(name)).reduce((sum, each) => sum + each.parts, 0)
+      const powder = parts.filter(({ name }) => !/water/i.test(name)).reduce((sum, each) => sum + each.parts, 0)
+      return m.act.family === 'casein' && isCoat(m.act) && water > 2 * powder
     },
   },
   mud: {
     severity: 'stop',
     remedies: sealed,
     meets: (m) => {
-      const below = openBelow(m)
+      const below = openBelow(m.on)
       return (
         below !== undefined &&
         !blends(m) &&
@@ -94,7 +95,7 @@ export const colourRules = {
     severity: 'stop',
     remedies: sealed,
     meets: (m) => {
-      const below = openBelow(m)
+      const below = openBelow(m.on)
       const another = m.act.family !== null && isPaint(m.act.family) && m.act.family !== below?.act.family
       return below !== undefined && ((isCoat(m.act) && another) || m.act.operation === 'crackle-medium')
     },
@@ -114,7 +115,12 @@ export const colourRules = {
   'undercoat-unsealed': {
     severity: 'stop',
     remedies: sealed,
-    meets: (m) => topIs(m.on, 'undercoat') && rewetsFreely(topLayer(m.on)) && isCoat(m.act),
+    // a second coat of it is no other layer
+    meets: (m) => {
+      const top = topLayer(m.on)?.act
+      const itself = m.act.operation === 'undercoat' && m.act.colour?.hex === top?.colour?.hex && m.act.family === top?.family
+      return topIs(m.on, 'undercoat') && rewetsFreely(topLayer(m.on)) && isCoat(m.act) && !itself
+    },
   },
   'casein-unbonded': {
     severity: 'caution',
@@ -166,7 +172,7 @@ export const colourRules = {
     source: 'practice',
     meets: (m) => {
       const top = topLayer(m.on)
-      return top !== undefined && isEffect(top.act) && top.act.family !== 'stain' && isCoat(m.act)
+      return top !== undefined && isEffect(top.act) && top.act.family !== 'stain' && isCoat(m.act) && !isPartial(m.act)
     },
   },
   'primer-over-colour': {
@@ -183,7 +189,7 @@ export const colourRules = {
     severity: 'caution',
     remedies: [],
     instead: true,
-    meets: (m) => m.act.film === 'heavy' && thinLayers.includes(layerKind(m) ?? ''),
+    meets: (m) => m.act.film === 'heavy' && thinLayers.includes(getOperation(m.act.operation).layer),
   },
   'coarse-last-rub': {
     severity: 'caution',
@@ -196,9 +202,3 @@ export const colourRules = {
     },
   },
 } as const satisfies Record<string, MeetingRule>
-
-function layerKind({ act }: Meeting) {
-  const role = act.family === null ? null : getFamily(act.family).role
-  if (act.operation === 'dry-brush' || act.operation === 'wash' || act.operation === 'glaze') return 'wash'
-  return role === 'clear' || role === 'wax' || role === 'oil' ? role : null
-}

@@ -1,18 +1,27 @@
 /** Effects: crackle, washes, glazes, resist, tape, texture. Source: the craft, on looks. */
 import { getFamily, isPaint } from '@/core/craft/families'
-import { isTopcoat, kindOf, topLayer } from '@/core/stack/surface'
-import { isCoat, isEffect, lastPaint, paintsOn, rewetsFreely, sealedAbove, topIs, waterShare } from './ask'
+import { kindOf } from '@/core/craft/parts'
+import { isPartial, isTopcoat, topLayer } from '@/core/stack/surface'
+import { apart, chips, isCoat, isEffect, lastPaint, openBelow, paintsOn, topIs, waterShare } from './ask'
 import type { Meeting, MeetingRule } from './rule'
 
-const apart = ({ looks }: Meeting) => looks.some((look) => look.apart)
 /** A look that wants its resist painted over. */
-const resists = ({ looks }: Meeting) => looks.some((look) => look.recipe.some(({ operation }) => operation === 'resist'))
+const resists = ({ aims }: Meeting) => aims.resists
 const isStencilled = ({ act }: Meeting) => act.operation === 'dry-brush' && /stencil and/.test(act.applicator ?? '')
 const untilPulled = (m: Meeting) => {
   const ahead = m.ahead()
   return ahead.slice(0, ahead.findIndex(({ operation }) => operation === 'pull-tape') + 1)
 }
 const cracks = ['clay', 'chalk-style', 'chalk-mineral', 'latex', 'home-chalky']
+
+const coversCrackle = (m: Meeting) =>
+  topIs(m.on, 'crackle-coat') && !isPartial(m.act) && (isCoat(m.act) || m.act.operation === 'blend')
+/** The crackle on top is of the finish that is asked for, and no other is still to come. */
+const isWanted = ({ on, act, ahead, touches }: Meeting) => {
+  const hex = topLayer(on)?.act.colour?.hex
+  const wanted = touches.some(({ operation, colour }) => operation === 'crackle-coat' && colour?.hex === hex)
+  return wanted && act.operation !== 'crackle-coat' && !ahead().some(({ operation }) => operation === 'crackle-coat')
+}
 
 export const effectRules = {
   'crackle-without-medium': {
@@ -43,7 +52,14 @@ export const effectRules = {
     severity: 'stop',
     remedies: [],
     instead: true,
-    meets: (m) => topIs(m.on, 'crackle-coat') && (isCoat(m.act) || m.act.operation === 'blend'),
+    meets: (m) => coversCrackle(m) && isWanted(m),
+  },
+  // a crackle that nobody wants any more is rubbed flat and shut in, or its cracks come through
+  'crackle-below': {
+    severity: 'caution',
+    remedies: [{ operation: 'smooth', grit: '150–220', reason: 'crackle-flat' }, { operation: 'seal-between' }],
+    source: 'practice',
+    meets: (m) => coversCrackle(m) && !isWanted(m),
   },
   'wash-on-raw-crackle': {
     severity: 'caution',
@@ -70,15 +86,8 @@ export const effectRules = {
     severity: 'stop',
     remedies: [{ operation: 'seal-between' }],
     meets: (m) => {
-      const base = lastPaint(m.on)
-      return (
-        m.act.operation === 'wash' &&
-        base !== undefined &&
-        !isEffect(base.act) &&
-        apart(m) &&
-        rewetsFreely(base) &&
-        !sealedAbove(m.on, base)
-      )
+      const base = openBelow(m.on)
+      return m.act.operation === 'wash' && apart(m) && base !== undefined && !isEffect(base.act)
     },
   },
   'wash-neat': {
@@ -86,13 +95,40 @@ export const effectRules = {
     remedies: [{ operation: 'wash' }],
     instead: true,
     meets: (m) =>
-      m.act.operation === 'wash' && m.act.family !== null && getFamily(m.act.family).role === 'paint' && waterShare(m.act) === 0,
+      m.act.operation === 'wash' &&
+      m.act.family !== null &&
+      m.act.family !== 'casein' &&
+      getFamily(m.act.family).role === 'paint' &&
+      waterShare(m.act) === 0,
   },
   'glaze-neat': {
     severity: 'caution',
     remedies: [{ operation: 'glaze', family: 'glaze' }],
     instead: true,
-    meets: (m) => m.act.operation === 'glaze' && m.act.family !== 'glaze' && !/glaze/i.test(m.act.mix ?? ''),
+    meets: (m) =>
+      m.act.operation === 'glaze' && (m.act.mix === null ? m.act.family !== 'glaze' : !/glaze|label/i.test(m.act.mix)),
+  },
+  'runs-neat': {
+    severity: 'caution',
+    remedies: [{ operation: 'spray-runs' }],
+    instead: true,
+    meets: (m) => m.act.operation === 'spray-runs' && waterShare(m.act) === 0,
+  },
+  'texture-neat': {
+    severity: 'caution',
+    remedies: [{ operation: 'texture-coat' }],
+    instead: true,
+    meets: (m) => m.act.operation === 'texture-coat' && m.act.mix !== null && !/powder|plaster|salt|sand|filler/i.test(m.act.mix),
+  },
+  // unless it is laid again
+  'medium-rubbed': {
+    severity: 'caution',
+    remedies: [{ operation: 'crackle-medium', family: 'crackle-medium' }],
+    instead: true,
+    meets: (m) =>
+      m.act.operation === 'smooth' &&
+      topIs(m.on, 'crackle-medium') &&
+      m.ahead().find(({ operation }) => operation.startsWith('crackle-'))?.operation === 'crackle-coat',
   },
   'nothing-to-lay-down': {
     severity: 'caution',
@@ -104,16 +140,11 @@ export const effectRules = {
   'open-under-resist': {
     severity: 'stop',
     remedies: [{ operation: 'seal-between' }],
-    meets: (m) => {
-      const base = lastPaint(m.on)
-      return (
-        (m.act.operation === 'resist' || m.act.operation === 'tape' || isStencilled(m)) &&
-        apart(m) &&
-        m.method.layers === 'apart' &&
-        rewetsFreely(base) &&
-        !sealedAbove(m.on, base)
-      )
-    },
+    meets: (m) =>
+      (m.act.operation === 'resist' || m.act.operation === 'tape' || isStencilled(m)) &&
+      apart(m) &&
+      m.method.layers === 'apart' &&
+      openBelow(m.on) !== undefined,
   },
   'resist-on-nothing': {
     severity: 'caution',
@@ -135,6 +166,13 @@ export const effectRules = {
     remedies: [],
     instead: true,
     meets: (m) => m.act.operation === 'remove-resist' && m.on.resist === 'on' && resists(m),
+  },
+  'resist-between-alike': {
+    severity: 'advice',
+    remedies: [],
+    instead: true,
+    source: 'practice',
+    meets: (m) => isCoat(m.act) && m.on.resist === 'on' && m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex,
   },
   'resist-under-topcoat': {
     severity: 'stop',
@@ -168,7 +206,7 @@ export const effectRules = {
     severity: 'caution',
     remedies: [],
     instead: true,
-    meets: (m) => m.act.operation === 'pull-tape' && m.on.taped === 'on' && m.ahead().some(isCoat),
+    meets: (m) => m.act.operation === 'pull-tape' && m.on.taped === 'on',
   },
   'tape-on-weave': {
     severity: 'caution',
@@ -182,6 +220,6 @@ export const effectRules = {
     meets: (m) =>
       m.on.flakes &&
       (isTopcoat(m.act) || (isCoat(m.act) && m.act.family !== 'casein') || m.act.operation === 'block-prime') &&
-      (m.looks.some(({ chips }) => chips) || topLayer(m.on)?.act.family === 'casein'),
+      (chips(m) || topLayer(m.on)?.act.family === 'casein'),
   },
 } as const satisfies Record<string, MeetingRule>

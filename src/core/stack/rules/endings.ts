@@ -1,14 +1,16 @@
 /** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
-import { contrast, enoughContrast } from '@/core/craft/colour'
+import { enoughContrast } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
-import { getTopcoat } from '@/core/craft/topcoats'
+import { getTopcoat, noWax } from '@/core/craft/topcoats'
 import { adapt } from '@/core/finish/adapt'
-import { leastOf, lineApplies, mergeRecipes, timesOf } from '@/core/finish/lines'
-import { sealsItself } from '@/core/finish/refusals'
+import { leastOf, timesOf } from '@/core/finish/lines'
+import { seenContrast } from '@/core/finish/seen'
+import { sealsItself } from '@/core/finish/topcoat'
+import type { Touch } from '@/core/finish/touch'
 import type { FinishablePart } from '@/core/finish/wish'
-import { isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
-import { clears, finish, hardUse, isPrimer, lastPaint, sealedAbove } from './ask'
+import { type Act, isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
+import { clears, finish, gritOf, hardUse, isPrimer, lastPaint, openPaints, sealedAbove } from './ask'
 import type { EndingRule, StackEnding } from './rule'
 
 export const endingRules = {
@@ -16,23 +18,51 @@ export const endingRules = {
     severity: 'caution',
     remedies: [{ operation: 'coat' }],
     instead: true,
-    ends: (e) => coatsShort(e) > 0,
+    ends: (e) => coatsShort(e).least > 0,
   },
   'one-coat-few': {
     severity: 'advice',
     remedies: [{ operation: 'coat' }],
     instead: true,
-    ends: (e) => coatsShort(e, true) > 0 && coatsShort(e) === 0,
+    ends: (e) => {
+      const { least, usual } = coatsShort(e)
+      return least === 0 && usual > 0
+    },
   },
   'low-contrast': {
     severity: 'advice',
     remedies: [{ operation: 'coat' }],
     instead: true,
-    ends: ({ wish: { colours }, looks }) =>
-      looks.some(({ apart, wear }) => apart && wear === 'edges') &&
-      colours.a !== undefined &&
-      colours.b !== undefined &&
-      contrast(colours.a.hex, colours.b.hex) < enoughContrast,
+    ends: ({ part, touches }) => seenContrast(part, touches) < enoughContrast,
+  },
+  'other-order': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    ends: ({ acts, touches }) => {
+      const key = ({ operation, colour }: Pick<Act, 'operation'> & Pick<Touch, 'colour'>) => `${operation} ${colour?.hex}`
+      const wanted = touches.filter(({ colour, optional }) => colour && !optional).map(key)
+      // one that is asked for again further up has no place of its own
+      if (new Set(wanted).size < wanted.length) return false
+      // a repair lays whatever it must, wherever that lies
+      const own = acts.map(({ operation, colour, mends }) => (mends ? '' : key({ operation, colour: colour ?? undefined })))
+      const laid = wanted.map((each) => own.lastIndexOf(each)).filter((at) => at >= 0)
+      return laid.some((at, k) => at < (laid[k - 1] ?? -1))
+    },
+  },
+  // a clear is left as it flowed, or rubbed so fine that it does not show
+  'scratched-topcoat': {
+    severity: 'caution',
+    remedies: [{ operation: 'clear-coat' }],
+    instead: true,
+    source: 'practice',
+    ends: ({ acts, on }) => {
+      const top = topLayer(on)
+      return (
+        top?.act.operation === 'clear-coat' &&
+        acts.slice(top.index + 1).some((act) => act.operation === 'smooth' && gritOf(act) < 400)
+      )
+    },
   },
   'excess-left': {
     severity: 'stop',
@@ -74,17 +104,18 @@ export const endingRules = {
     remedies: [],
     instead: true,
     ends: ({ on, part }) =>
-      ['outdoors', 'damp', 'heat'].includes(part.use) &&
-      topLayer(on)?.role === 'wax' &&
-      topLayer(on)?.act.family !== 'metallic-wax',
+      noWax.includes(part.use) && topLayer(on)?.role === 'wax' && topLayer(on)?.act.family !== 'metallic-wax',
   },
   'left-unsealed': {
     severity: 'stop',
     remedies: finish,
     ends: ({ on, part }) => {
-      const paint = lastPaint(on)
-      if (!paint?.act.family || sealedAbove(on, paint) || standsAlone(on, part)) return false
-      return !sealsItself(paint.act.family) && (getFamily(paint.act.family).needsTopcoat !== 'tops' || hardUse(part))
+      if (standsAlone(on, part)) return false
+      return openPaints(on).some((paint) => {
+        const { family } = paint.act
+        if (!family || sealedAbove(on, paint)) return false
+        return !sealsItself(family) && (getFamily(family).needsTopcoat !== 'tops' || hardUse(part))
+      })
     },
   },
   'topcoat-missing': {
@@ -128,21 +159,25 @@ function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
 
 /** What the rules ask for is theirs to miss; the rest is told by its colour alone. */
 const notCounted: readonly OperationCode[] = ['dust-off', 'undercoat', 'seal-between', 'mist-fabric']
-/** How many of the look's own coats and steps the acts lack: by operation and colour, so that a colour used twice counts twice. */
-function coatsShort({ acts, looks, wish, part, seal, cover, method }: StackEnding, usually = false): number {
+/** How many of the coats and steps asked for the acts lack, of as few as may do and of as many as is usual. */
+function coatsShort({ acts, touches, part, seal, cover }: StackEnding): { least: number; usual: number } {
+  // by operation and colour, so that a colour used twice counts twice
   const key = (operation: OperationCode, hex: string | undefined) => `${operation} ${hex ?? ''}`
-  const wanted = new Map<string, number>()
-  for (const line of mergeRecipes(looks, 'none')) {
-    if (line.optional || notCounted.includes(line.operation) || !lineApplies(line, wish.paint, method)) continue
-    const worked = adapt(line, part)
+  const wanted = new Map<string, { least: number; usual: number }>()
+  for (const touch of touches) {
+    if (touch.optional || touch.topcoat || notCounted.includes(touch.operation)) continue
+    const worked = adapt({ ...touch, reason: touch.reason ?? 'as-wished' }, part)
     if (worked === null) continue
-    const hex = line.paint && wish.colours[line.paint]?.hex
-    const name = key(worked.operation, hex)
-    const full = timesOf(line, part.use, seal, cover)
-    wanted.set(name, (wanted.get(name) ?? 0) + (usually ? full : leastOf(line, full, hex)))
+    const name = key(worked.operation, touch.colour?.hex)
+    const usual = timesOf(touch, part.use, seal, cover)
+    const known = wanted.get(name) ?? { least: 0, usual: 0 }
+    wanted.set(name, { least: known.least + leastOf(touch, usual), usual: known.usual + usual })
   }
-  return [...wanted].reduce((short, [name, times]) => {
+  const short = { least: 0, usual: 0 }
+  for (const [name, { least, usual }] of wanted) {
     const done = acts.filter((act) => key(act.operation, act.colour?.hex) === name).length
-    return short + Math.max(0, times - done)
-  }, 0)
+    short.least += Math.max(0, least - done)
+    short.usual += Math.max(0, usual - done)
+  }
+  return short
 }

@@ -2,15 +2,19 @@
  * Before colour: what must be off, on and below, in the order in which it is put right. Source: the craft, on preparation and
  * harm; what was settled of materials.
  */
-import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import { getExistingFinish, getSubstrate, isSoft, kindOf } from '@/core/craft/parts'
 import { bleedsThrough } from '@/core/finish/ground'
-import { isPainted, kindOf, topLayer } from '@/core/stack/surface'
-import { abrasive, firstLaid, grips, isPrimer, isSoft, lays, leadUnder, paintsOn, waxedOff } from './ask'
+import { isPainted, topLayer } from '@/core/stack/surface'
+import { abrasive, bareLook, chips, firstLaid, grips, isPrimer, isVeneer, lays, leadUnder, paintsOn, waxedOff } from './ask'
 import type { Meeting, MeetingRule } from './rule'
 
-const bareLook = ({ looks }: Meeting) => looks.some(({ bareWood }) => bareWood)
 /** Not everything said of a material fits each: cloth and leather take no primer. */
-const primable = ({ part }: Meeting) => !isSoft(part)
+const primable = ({ part }: Meeting) => !isSoft(part.substrate)
+/** The first thing under which knots are shut in: paint, what grips for it, or a clear that paint goes over. */
+const shutsKnots = (m: Meeting) =>
+  firstPaint(m) ||
+  (m.act.operation === 'adhesion-prime' && !blocksAhead(m)) ||
+  (firstLaid(m) && !isPainted(m.act) && !isPrimer(m.act) && m.ahead().some(isPainted))
 const firstPaint = (m: Meeting) => isPainted(m.act) && paintsOn(m.on).length === 0
 /** Colours that will lie on this ground. */
 const hexesFrom = ({ act, ahead, on }: Meeting): string[] =>
@@ -41,13 +45,16 @@ export const preparationRules = {
   'film-under-wash': {
     severity: 'stop',
     remedies: [{ operation: 'strip' }],
-    meets: (m) => m.on.filmed && m.act.operation === 'wash' && bareLook(m),
+    meets: (m) =>
+      m.act.operation === 'wash' &&
+      bareLook(m) &&
+      m.act.family !== 'stain' &&
+      (m.on.filmed || m.on.layers.some(({ act }) => isPainted(act) && act.operation !== 'wash')),
   },
   'stain-cannot-soak': {
     severity: 'stop',
     remedies: [{ operation: 'strip' }],
-    instead: true,
-    meets: (m) => m.act.family === 'stain' && m.on.layers.some(({ act }) => act.family !== 'stain'),
+    meets: (m) => m.act.family === 'stain' && (m.on.filmed || m.on.layers.some(({ act }) => act.family !== 'stain')),
   },
   'new-wax-under-paint': {
     severity: 'stop',
@@ -93,7 +100,8 @@ export const preparationRules = {
     severity: 'caution',
     remedies: [{ operation: 'sand' }],
     source: 'practice',
-    meets: (m) => m.on.furred && lays(m.act),
+    // veneer takes one pass: what had it is left furred
+    meets: (m) => m.on.furred && lays(m.act) && !(isVeneer(m.part) && m.on.abraded.times > 0),
   },
   'rough-wood': {
     severity: 'advice',
@@ -109,9 +117,9 @@ export const preparationRules = {
     meets: (m) =>
       m.on.shiny &&
       firstLaid(m) &&
-      !isSoft(m.part) &&
+      !isSoft(m.part.substrate) &&
       // what is meant to chip wants no grip
-      !(m.looks.some(({ chips }) => chips) && m.act.family === 'casein') &&
+      !(chips(m) && m.act.family === 'casein') &&
       !(grips(m.act) === 'most' && m.act.check === 'scratch' && !getExistingFinish(m.part.existing).gloss),
   },
   'patch-came-off': {
@@ -160,7 +168,7 @@ export const preparationRules = {
       // quiet for years under the old paint
       getExistingFinish(m.part.existing).layer !== 'oldPaint' &&
       !m.on.primed.knots &&
-      (firstPaint(m) || (m.act.operation === 'adhesion-prime' && !blocksAhead(m))) &&
+      shutsKnots(m) &&
       !bareLook(m),
   },
   // quiet under old paint for years, they are sealed all the same
@@ -171,7 +179,7 @@ export const preparationRules = {
       getSubstrate(m.part.substrate).knotty === true &&
       getExistingFinish(m.part.existing).layer === 'oldPaint' &&
       !m.on.primed.knots &&
-      (firstPaint(m) || (m.act.operation === 'adhesion-prime' && !blocksAhead(m))) &&
+      shutsKnots(m) &&
       !bareLook(m),
   },
 } as const satisfies Record<string, MeetingRule>

@@ -1,14 +1,14 @@
 /** What a stack rule is, and what it is asked with. Types only. */
-import type { RemedyStep } from '@/core/craft/added'
-import type { Cover } from '@/core/craft/colour'
-import type { Look } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
-import type { Slot } from '@/core/craft/recipe'
+import type { RemedyStep } from '@/core/craft/preparation'
 import type { TopcoatCode } from '@/core/craft/topcoats'
+import type { CoverByTouch } from '@/core/finish/lines'
+import type { LookTouch } from '@/core/finish/touch'
+import type { Aims } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Act, SurfaceState } from '@/core/stack/surface'
 
-export type { RemedyStep } from '@/core/craft/added'
+export type { RemedyStep } from '@/core/craft/preparation'
 
 /** `stop`: it will fail. `caution`: it may, or costs more. `advice`: it will look other than hoped. */
 export type ConflictSeverity = 'stop' | 'caution' | 'advice'
@@ -17,10 +17,12 @@ export type ConflictSeverity = 'stop' | 'caution' | 'advice'
 export interface Intent {
   part: FinishablePart
   wish: FinishWish
-  looks: readonly Look[]
+  /** what is asked for in the order of work, the topcoat among it */
+  touches: readonly LookTouch[]
+  aims: Aims
   method: HouseMethod
   seal: TopcoatCode
-  cover: Partial<Record<Slot, Cover>>
+  cover: CoverByTouch
 }
 export interface Meeting extends Intent {
   act: Act

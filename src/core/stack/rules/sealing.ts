@@ -19,7 +19,7 @@ export const sealingRules = {
   },
   'dark-wax-on-bare-paint': {
     severity: 'stop',
-    remedies: [{ operation: 'clear-wax' }],
+    remedies: [{ operation: 'clear-wax', reason: 'wax-barrier' }],
     meets: (m) => tints(m.act) && !barred(m) && !cut(m.act),
   },
   'clear-over-wax': {
@@ -87,6 +87,17 @@ export const sealingRules = {
     remedies: [{ operation: 'wax-off' }, { operation: 'buff' }],
     source: 'practice',
     meets: (m) => m.act.operation === 'metallic-wax' && (m.on.unbuffed || m.on.excess !== 'none'),
+  },
+  'excess-under-coat': {
+    severity: 'stop',
+    remedies: [{ operation: 'wipe-oil' }],
+    meets: (m) => m.on.excess === 'oil' && getOperation(m.act.operation).layer !== undefined,
+  },
+  'waxed-over-excess': {
+    severity: 'caution',
+    remedies: [{ operation: 'wax-off' }],
+    source: 'practice',
+    meets: (m) => m.on.excess === 'wax' && m.act.operation === 'clear-wax' && topLayer(m.on)?.act.operation === 'clear-wax',
   },
   'buffed-over-excess': {
     severity: 'caution',

@@ -1,6 +1,7 @@
 /** Cloth and leather. Source: the craft, on looks; what was settled of materials. */
-import { isPainted, kindOf } from '@/core/stack/surface'
-import { abrasive, gritOf, isClear, isPrimer, isSoft, misted, thinned, waterShare } from './ask'
+import { isSoft, kindOf } from '@/core/craft/parts'
+import { isPainted } from '@/core/stack/surface'
+import { abrasive, gritOf, isClear, isPrimer, misted, thinned, waterShare } from './ask'
 import type { MeetingRule } from './rule'
 
 export const softRules = {
@@ -15,19 +16,21 @@ export const softRules = {
     remedies: [],
     instead: true,
     meets: (m) =>
-      isSoft(m.part) && (m.act.family === 'alkyd' || m.act.family === 'hard-clear' || isClear(m.act) || isPrimer(m.act)),
+      isSoft(m.part.substrate) &&
+      (m.act.family === 'alkyd' || m.act.family === 'hard-clear' || isClear(m.act) || isPrimer(m.act)),
   },
   'cloth-abraded': {
     severity: 'stop',
     remedies: [],
     instead: true,
-    meets: (m) => isSoft(m.part) && (m.act.operation === 'scrape' || (abrasive.includes(m.act.operation) && gritOf(m.act) < 400)),
+    meets: (m) =>
+      isSoft(m.part.substrate) && (m.act.operation === 'scrape' || (abrasive.includes(m.act.operation) && gritOf(m.act) < 400)),
   },
   'cloth-degreased': {
     severity: 'advice',
     remedies: [{ operation: 'clean', family: 'soap' }],
     instead: true,
-    meets: (m) => isSoft(m.part) && m.act.operation === 'clean' && m.act.family === 'degreaser',
+    meets: (m) => isSoft(m.part.substrate) && m.act.operation === 'clean' && m.act.family === 'degreaser',
   },
   'fabric-dry': {
     severity: 'caution',

@@ -23,7 +23,14 @@ export default async function ChangePart({ params }: { params: Promise<{ id: str
         What it was stays in the log. A plan that is in force keeps its amounts and minutes until the finish is chosen anew.
       </p>
       {!out && <PartForm pieceId={piece.id} part={part} />}
-      <TakeOut pieceId={piece.id} part={{ id: part.id, name: part.name }} out={out} alone={parts.length === 1} />
+      {/* what is pressed is what is sent: out and back are two forms, though the page learn of it meanwhile */}
+      <TakeOut
+        key={out ? 'back' : 'out'}
+        pieceId={piece.id}
+        part={{ id: part.id, name: part.name }}
+        out={out}
+        alone={parts.length === 1}
+      />
       {!out && parts.some(({ count }) => count > 1) && (
         <p className="mt-8 text-lg">
           One of a set leaves before the others? <Link href={`/pieces/${piece.id}/split`}>Split the set</Link>.

@@ -47,6 +47,7 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
         means={{
           shelf: shelfOf(products, lots),
           hours: studio.hours,
+          hourRate: studio.hourRate,
           unitPrice: unitPricesOf(products),
         }}
         tins={products.flatMap(({ family, colourName, colourHex }) =>

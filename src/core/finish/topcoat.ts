@@ -1,0 +1,65 @@
+/** Which topcoat a finish gets: as wished, as the house likes it, as look, use and paint allow. Pure. */
+import { type FamilyCode, getFamily } from '@/core/craft/families'
+import type { HouseMethod } from '@/core/craft/method'
+import { laysColour, type OperationCode } from '@/core/craft/operations'
+import type { UseCode } from '@/core/craft/parts'
+import { usualFamily } from '@/core/craft/takes'
+import { type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
+import type { Touch } from './touch'
+import { type FinishablePart, type FinishWish, looksOf } from './wish'
+
+/** Paints that need no topcoat on a part of this use. */
+export const sealsItself = (paint: FamilyCode): boolean => !getFamily(paint).needsTopcoat
+const isColoured = ({ operation }: Touch) => laysColour(operation)
+
+/** The paint, or the glaze, that a topcoat meets. */
+export function lastPaintOf({ touches, paint }: Pick<FinishWish, 'touches' | 'paint'>): FamilyCode {
+  const last = touches?.findLast(isColoured)
+  return (last && (last.family ?? usualFamily(last.operation, paint))) ?? paint
+}
+
+const kinds: readonly [OperationCode, (family: FamilyCode | undefined) => TopcoatCode][] = [
+  ['clear-coat', (family) => (family === 'hard-clear' ? 'hard' : 'clear')],
+  ['oil', (family) => (family === 'oil-wax' ? 'oil-wax' : 'oil')],
+  ['clear-wax', () => 'wax'],
+]
+/** The topcoat that the painter's own list ends with; null where it has none. */
+export function ownTopcoat({ touches }: Pick<FinishWish, 'touches'>): TopcoatCode | null {
+  if (!touches) return null
+  const above = touches.slice(touches.findLastIndex(isColoured) + 1)
+  for (const [operation, code] of kinds) {
+    const own = above.find((touch) => touch.operation === operation)
+    if (own) return code(own.family)
+  }
+  return null
+}
+
+/** What a use asks for before the look does: what is for show is waxed or left; a paint that stands alone anywhere is left so. */
+function firstBy(use: UseCode, paint: FamilyCode): TopcoatCode[] {
+  if (sealsItself(paint) && topcoatFits('none', 'heavy', paint)) return ['none']
+  return use === 'display' ? ['none', 'wax'] : []
+}
+
+/** The first topcoat of the look, or of all for the painter's own list, that the use allows; null where none does. */
+export function findTopcoat(part: FinishablePart, wish: FinishWish): TopcoatCode | null {
+  const looks = looksOf(wish)
+  const paint = lastPaintOf(wish)
+  const first = firstBy(part.use, paint)
+  const looked = [...first, ...(looks[0]?.seals ?? [])].filter((code) => looks.every(({ seals }) => seals.includes(code)))
+  // the painter's own list began as a look: what suits that comes first
+  const order = wish.touches ? [...looked, ...first, ...topcoatCodes] : looked
+  return order.find((code) => topcoatFits(code, part.use, paint)) ?? null
+}
+
+/** The topcoat. Throws where none can be had: such a wish is refused before. */
+export function chooseTopcoat(part: FinishablePart, wish: FinishWish, method: HouseMethod): TopcoatCode {
+  const asked = ownTopcoat(wish) ?? wish.seal
+  if (asked) return asked
+  const house = method.topcoat
+  if (house !== 'by-look' && topcoatFits(house, part.use, lastPaintOf(wish))) {
+    if (wish.touches || looksOf(wish).every(({ seals }) => seals.includes(house))) return house
+  }
+  const usual = findTopcoat(part, wish)
+  if (!usual) throw new Error(`no topcoat for ${wish.look} in ${wish.paint}, use ${part.use}`)
+  return usual
+}

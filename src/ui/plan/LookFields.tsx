@@ -1,0 +1,125 @@
+'use client'
+/** A look and what it asks: what is laid over it, its paint with why, its colours. */
+import type { ReactNode } from 'react'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
+import { addOnCodes, getLook } from '@/core/craft/looks'
+import type { Slot } from '@/core/craft/recipe'
+import { findRefusal } from '@/core/finish/refusals'
+import type { Colour, looksOf } from '@/core/finish/wish'
+import type { RankedPaint } from '@/core/plan/rankPaints'
+import { ChoiceField } from '@/ui/form/Field'
+import { coverWords, paintReasonWords } from '@/words/craft'
+import { spanWords } from '@/words/time'
+import { ColourChoice, suggestedFor } from './ColourChoice'
+import { LookChoice } from './LookChoice'
+import type { DeskTin } from './planPart'
+import type { DeskStep } from './StepList'
+import type { Desk } from './useDesk'
+
+export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly DeskTin[]; topcoat: ReactNode }) {
+  const { look, extras, colours, wish, looks, slots, troubles, facts, plan, kept } = desk
+  const { chooseLook, choosePaint, setExtras, setColours } = desk
+  return (
+    <>
+      <LookChoice look={look} choose={chooseLook} drawn={desk.drawn} />
+      <fieldset className="mt-5">
+        <legend className="mb-2 font-semibold">Laid over it</legend>
+        <div className="flex flex-wrap gap-2">
+          {addOnCodes
+            .filter((code) => code !== look)
+            .map((code) => {
+              const on = extras.includes(code)
+              const can = on || !findRefusal(facts, { ...wish, with: [...(wish.with ?? []), code] })
+              return (
+                <button
+                  key={code}
+                  type="button"
+                  aria-pressed={on}
+                  disabled={!can}
+                  onClick={() => setExtras(on ? extras.filter((each) => each !== code) : [...extras, code])}
+                  className="press aria-pressed:outline-3 aria-pressed:outline-now"
+                >
+                  {getLook(code).words}
+                </button>
+              )
+            })}
+        </div>
+      </fieldset>
+      <div className="mt-6 grid grid-cols-1 items-start gap-4 sm:grid-cols-2">
+        <ChoiceField
+          label="Paint"
+          value={wish.paint}
+          onChange={(event) => choosePaint(event.target.value as FamilyCode)}
+          options={getLook(look).paints.map((code) => [code, getFamily(code).words] as const)}
+        />
+        {topcoat}
+        <RankedPaints ranked={desk.ranked} paint={wish.paint} choose={choosePaint} />
+        {slots.map((slot) => {
+          const cover = plan?.cover[slot]
+          return (
+            <ColourChoice
+              key={slot}
+              words={slotWords(looks, slot)}
+              why={
+                cover && coatsIn(kept, colours[slot]) === cover.coats
+                  ? cover.reasons.map((reason) => coverWords[reason]).join(', ')
+                  : ''
+              }
+              colour={colours[slot]}
+              tins={tins.filter(({ family }) => family === wish.paint)}
+              suggestions={slot === 'a' && slots.includes('b') ? suggestedFor(colours.b) : []}
+              trouble={troubles[`colours.${slot}.name`] ?? troubles[`colours.${slot}.hex`]}
+              choose={(colour) => setColours({ ...colours, [slot]: colour })}
+            />
+          )
+        })}
+      </div>
+    </>
+  )
+}
+
+/** Every paint that this look can be had in here, the one that asks for the least first, with what speaks for it and against it. */
+function RankedPaints({
+  ranked,
+  paint,
+  choose,
+}: {
+  ranked: readonly RankedPaint[]
+  paint: FamilyCode
+  choose: (paint: FamilyCode) => void
+}) {
+  if (ranked.length < 2) return null
+  return (
+    <details className="-my-2 sm:col-span-2">
+      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Which paint, and why</summary>
+      <ol>
+        {ranked.map((each) => (
+          <li key={each.paint} className="flex items-start justify-between gap-4 border-b border-line py-2">
+            <span className="min-w-0">
+              <span className="font-semibold">{getFamily(each.paint).words}</span>{' '}
+              <span className="whitespace-nowrap text-soft">
+                {spanWords(each.figures.minutes)}, {each.figures.days === 1 ? 'one day' : `${each.figures.days} days`}
+              </span>
+              <span className="block text-soft">{each.reasons.map((reason) => paintReasonWords[reason]).join(' · ')}</span>
+            </span>
+            <button
+              type="button"
+              className="press shrink-0"
+              disabled={each.paint === paint}
+              aria-label={`Take ${getFamily(each.paint).words}`}
+              onClick={() => choose(each.paint)}
+            >
+              {each.paint === paint ? 'Chosen' : 'Take it'}
+            </button>
+          </li>
+        ))}
+      </ol>
+    </details>
+  )
+}
+
+const coatsIn = (steps: readonly DeskStep[], colour: Colour) =>
+  steps.filter(({ step }) => step.operation === 'coat' && step.colour?.hex === colour.hex).length
+
+const slotWords = (looks: ReturnType<typeof looksOf>, slot: Slot): string =>
+  looks.map((look) => look.slotWords[slot]).find((words) => words !== undefined) ?? 'Colour'
