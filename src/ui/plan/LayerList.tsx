@@ -132,7 +132,7 @@ export function LayerList({ layers, draft, kind, tins, steps, refusal, troubles 
                 kind={kind}
                 tins={tins}
                 isOpen={open === touch.id}
-                toggle={() => setOpen(open === touch.id ? null : touch.id)}
+                toggle={guard(() => setOpen(open === touch.id ? null : touch.id))}
                 edit={layers.edit}
                 why={refusal?.touch === touch.id ? whyNot(refusal) : null}
                 troubles={troublesAt(at, troubles)}

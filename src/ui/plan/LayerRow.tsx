@@ -18,7 +18,7 @@ interface Props {
   kind: SubstrateKind
   tins: readonly DeskTin[]
   isOpen: boolean
-  toggle: () => void
+  toggle: ReturnType<Calm['guard']>
   edit: (edit: TouchEdit) => void
   /** why it can't be had */
   why: string | null
@@ -48,7 +48,7 @@ export function LayerRow({ touch, at, all, kind, tins, isOpen, toggle, edit, why
         className="grid min-h-14 cursor-pointer grid-cols-[1fr_auto] items-center gap-x-3 px-4 py-2"
         onClick={(event) => {
           event.preventDefault()
-          toggle()
+          toggle.onClick(event)
         }}
       >
         <span>
