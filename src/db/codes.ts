@@ -3,9 +3,10 @@
  * table is brought up to date, and what holds a code that is known no more is found and named.
  */
 import type pg from 'pg'
+import { cautionCodes } from '@/core/craft/cautions'
 import { families } from '@/core/craft/families'
 import { lookCodes } from '@/core/craft/looks'
-import { cautionCodes, checkCodes, operations } from '@/core/craft/operations'
+import { checkCodes, operations } from '@/core/craft/operations'
 import { codesOf, existingFinishes, partKinds, substrates } from '@/core/craft/parts'
 import { reasonCodes } from '@/core/craft/recipe'
 import { remedies } from '@/core/craft/remedies'

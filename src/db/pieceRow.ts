@@ -1,10 +1,11 @@
 /** A piece's rows: the piece, its parts, measured faces, plans, steps and photographs. */
 import { z } from 'zod'
+import { cautionCodes } from '@/core/craft/cautions'
 import { families } from '@/core/craft/families'
 import { leadFindings } from '@/core/craft/lead'
 import { lookCodes } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
-import { cautionCodes, checkCodes, operations } from '@/core/craft/operations'
+import { checkCodes, operations } from '@/core/craft/operations'
 import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { reasonCodes } from '@/core/craft/recipe'
 import { topcoatCodes } from '@/core/craft/topcoats'

@@ -1,8 +1,9 @@
 /** The craft in words: reasons, cautions, checks, refusals, advice, pasts. Codes come from the core's tables. */
 import type { StepCard } from '@/core/bench/stepCard'
+import type { CautionCode } from '@/core/craft/cautions'
 import type { CoverReason } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
-import { type CautionCode, type CheckCode, getOperation } from '@/core/craft/operations'
+import { type CheckCode, getOperation } from '@/core/craft/operations'
 import type { ReasonCode } from '@/core/craft/recipe'
 import type { PastCode } from '@/core/craft/windows'
 import type { AdaptationCode } from '@/core/finish/adapt'
@@ -80,6 +81,8 @@ export const reasonWords: Record<ReasonCode, string> = {
 }
 
 export const cautionWords: Record<CautionCode, string> = {
+  powder: 'Mask while powder is mixed: stir it in, don’t let it fly.',
+  mist: 'Mask and moving air: paint in the air is breathed in.',
   dust: 'Mask and extraction: no dust in the lungs.',
   solvent: 'Gloves for chemicals, goggles, moving air, no flame. The label decides. Not down the drain.',
   rags: 'Rags with oil, wax or spirits can catch fire by themselves: spread flat outdoors, or under water in a closed metal tin.',

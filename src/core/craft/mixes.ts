@@ -26,7 +26,7 @@ export function mixingMinutes(mix: string | null, isShade: boolean, measured: bo
 const named: readonly { name: RegExp; family: (own: FamilyCode, paint: FamilyCode) => FamilyCode | null }[] = [
   { name: /^(plain )?water$/i, family: () => null },
   { name: /plaster|(texture|salt|sand|chalk)\b.*powder|bonding agent|^salt$|^sand$/i, family: () => null },
-  { name: /^powder$/i, family: (own) => own },
+  { name: /^powder$/i, family: (own) => (own === 'casein' ? own : null) },
   { name: /^latex paint$/i, family: () => 'latex' },
   { name: /^(wall |trim )?paint$/i, family: (own, paint) => (isPaint(own) ? own : paint) },
   { name: /glaze/i, family: () => 'glaze' },

@@ -4,9 +4,8 @@
  * studio's own log is meant to correct them.
  */
 
-/** Cautions are worded beside the interface; here only which one belongs to which step. */
-export const cautionCodes = ['dust', 'solvent', 'rags', 'blade', 'heat', 'lifting', 'lead'] as const
-export type CautionCode = (typeof cautionCodes)[number]
+import type { CautionCode } from './cautions'
+
 export const checkCodes = [
   'dry',
   'clean',
@@ -91,7 +90,11 @@ export const operations = {
   glaze: op('colour', 'Glaze on, paper laid and lifted, a section at a time', 16, 8, { check: 'lap-marks', layer: 'glaze' }),
   'dry-brush': op('colour', 'Dry brush, from the edges in', 8, 4, { check: 'looks-worn', layer: 'wash' }),
   blend: op('colour', 'Blend two colours wet', 20, 10, { check: 'looks-worn', layer: 'paint' }),
-  'spray-runs': op('colour', 'Thinned colour misted and let run', 10, 8, { check: 'looks-worn', layer: 'wash' }),
+  'spray-runs': op('colour', 'Thinned colour misted and let run', 10, 8, {
+    check: 'looks-worn',
+    cautions: ['mist'],
+    layer: 'wash',
+  }),
   tape: op('colour', 'Measure and tape', 2, 2, { per: 'metre', check: 'straight' }),
   'pull-tape': op('colour', 'Pull the tape while damp', 0.5, 0, { per: 'metre', check: 'straight' }),
   'mist-fabric': op('colour', 'Mist the cloth', 2, 2),

@@ -5,6 +5,7 @@
  */
 import type { ClockKind } from '@/core/drying/air'
 import { assistanceSpeed, type Range } from '@/core/drying/windowFor'
+import { lchOf } from './colour'
 import { type FamilyCode, getFamily } from './families'
 import { type HouseMethod, methodAllows, type SchoolsAsked } from './method'
 import { getOperation, type OperationCode } from './operations'
@@ -34,6 +35,8 @@ interface Row {
   after: readonly OperationCode[]
   family?: readonly FamilyCode[]
   before?: readonly OperationCode[]
+  /** only over a colour so dark that what is laid on it too soon drags it along */
+  dark?: true
   /** only on these materials */
   on?: readonly SubstrateKind[]
   /** only where the house works so */
@@ -42,7 +45,10 @@ interface Row {
 }
 
 const waxes: readonly FamilyCode[] = ['clear-wax', 'dark-wax', 'black-wax', 'white-wax', 'metallic-wax']
+const waterBorne: readonly FamilyCode[] = ['clay', 'chalk-style', 'chalk-mineral', 'all-in-one', 'casein', 'latex', 'home-chalky']
 const night = 720
+/** A colour as dark as this is drawn into a clear that comes before its time. Practice. */
+const darkBelow = 0.45
 const wornBack: readonly OperationCode[] = ['wet-distress', 'dry-distress']
 
 export const windowRows: readonly Row[] = [
@@ -96,6 +102,14 @@ export const windowRows: readonly Row[] = [
   { after: ['coat'], before: ['sand'], window: { clock: 'evaporation', opens: [night, night] } },
   { after: ['wet-distress'], window: { clock: 'evaporation', opens: [20, 30] } },
   { after: ['coat'], before: ['wash', 'spray-runs'], window: { opens: [night, night] } },
+  // a dark colour that is dry to the touch still gives to a wet brush: after a night it does not
+  {
+    after: ['coat', 'crackle-coat', 'texture-coat', 'blend'],
+    family: waterBorne,
+    dark: true,
+    before: ['clear-coat'],
+    window: { opens: [night, night], source: 'practice' },
+  },
   {
     after: ['undercoat', 'coat', 'crackle-coat', 'wash', 'glaze', 'dry-brush', 'spray-runs', 'blend', 'fabric-coat'],
     window: { from: 'recoat' },
@@ -150,10 +164,16 @@ export interface WindowAround {
   method: HouseMethod
 }
 
+/** What was done, as far as its window depends on it. */
+export interface StepDone {
+  operation: OperationCode
+  family: FamilyCode | null
+  colour?: { hex: string } | null
+}
+
 /** The window after a step, or null where the next may follow at once. */
 export function findStepWindow(
-  after: OperationCode,
-  family: FamilyCode | null,
+  { operation: after, family, colour }: StepDone,
   before: OperationCode | null,
   around: WindowAround,
 ): StepWindow | null {
@@ -161,6 +181,7 @@ export function findStepWindow(
     row.after.includes(after) &&
     (!row.family || (family !== null && row.family.includes(family))) &&
     (!row.before || (before !== null && row.before.includes(before))) &&
+    (!row.dark || (colour !== null && colour !== undefined && lchOf(colour.hex).lightness < darkBelow)) &&
     (!row.on || row.on.includes(around.kind)) &&
     methodAllows(row.school, around.method)
   const row = windowRows.find(fits)
@@ -176,9 +197,9 @@ const stillAir: readonly OperationCode[] = ['crackle-medium', 'crackle-coat', 't
 /** The window as it is planned: where the house dries with a fan, what gives off water is ready sooner and closes sooner. */
 export function findPlannedWindow(...asked: Parameters<typeof findStepWindow>): StepWindow | null {
   const window = findStepWindow(...asked)
-  const [after, family, , { method }] = asked
-  const fanned = method.drying === 'fan' && family !== null && window?.clock === 'evaporation' && !stillAir.includes(after)
-  if (!window || !fanned || getOperation(after).layer === undefined) return window
+  const [{ operation, family }, , { method }] = asked
+  const fanned = method.drying === 'fan' && family !== null && window?.clock === 'evaporation' && !stillAir.includes(operation)
+  if (!window || !fanned || getOperation(operation).layer === undefined) return window
   const sooner = ([low, high]: Range): Range => [Math.round(low / assistanceSpeed.fan), Math.round(high / assistanceSpeed.fan)]
   return { ...window, opens: sooner(window.opens), ...(window.closes && { closes: sooner(window.closes) }) }
 }

@@ -2,13 +2,14 @@
  * Lines of a recipe as steps on a part: product, tool, film, minutes, amount and cautions, each with the window to the one after
  * it. Pure.
  */
+import { type CautionCode, materialCautions } from '@/core/craft/cautions'
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { readGrit } from '@/core/craft/grit'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { HouseMethod } from '@/core/craft/method'
 import { standardMinutes } from '@/core/craft/minutes'
 import { homeMix, mixingMinutes } from '@/core/craft/mixes'
-import { type CautionCode, type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
+import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import { getSubstrate } from '@/core/craft/parts'
 import type { ReasonCode } from '@/core/craft/recipe'
 import { findPlannedWindow, type StepWindow, type WindowAround } from '@/core/craft/windows'
@@ -113,7 +114,7 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
       amount: lays ? coatAmount(part.areaM2, family, film, line.coat?.number ?? 1, line.operation, share) : null,
       window: null,
       check: around.proves && line === firstCoat ? 'scratch' : (operation.check ?? null),
-      cautions: cautionsFor(operation.cautions ?? [], part, line),
+      cautions: cautionsFor(operation.cautions ?? [], part, { ...line, mix: mix ?? undefined }),
       reason: line.reason,
       coat: operation.layer && line.coat && line.coat.of > 1 ? line.coat : null,
       needed: line.optional !== true,
@@ -124,7 +125,7 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
 }
 
 /** What was done already, its minutes where they are known. */
-type Done = Pick<PlannedStep, 'operation' | 'family' | 'film'> & { minutes?: number }
+type Done = Pick<PlannedStep, 'operation' | 'family' | 'film'> & { colour?: Colour | null; minutes?: number }
 
 /** Steps in the order they stand after what was done, each with the window to the one that follows it now. */
 export function withWindows<T extends PlannedStep>(
@@ -139,7 +140,7 @@ export function withWindows<T extends PlannedStep>(
   let [since, top] = [0, null as Done | null]
   const windows = all.map((step, k) => {
     const next = all[k + 1]
-    const window = findPlannedWindow(step.operation, step.family, next?.operation ?? null, around)
+    const window = findPlannedWindow(step, next?.operation ?? null, around)
     const lays = getOperation(step.operation).layer !== undefined && step.family !== null
     since = lays ? 0 : since + (step.minutes ?? 0)
     top = lays ? step : top
@@ -153,7 +154,7 @@ export function withWindows<T extends PlannedStep>(
 /** The wait before the next layer: the step's own, or what the layer on top still wants of its time, whichever is more. */
 function restOf(top: Done, next: Done, since: number, own: StepWindow | null, around: WindowAround): StepWindow | null {
   if (getOperation(next.operation).layer === undefined || next.family === null) return own
-  const wanted = findPlannedWindow(top.operation, top.family, next.operation, around)
+  const wanted = findPlannedWindow(top, next.operation, around)
   const film = filmMinutes[top.film]
   const rest = wanted ? Math.ceil(wanted.opens[0] * film - since) : 0
   if (!wanted || rest <= (own?.opens[0] ?? 0)) return own
@@ -161,7 +162,12 @@ function restOf(top: Done, next: Done, since: number, own: StepWindow | null, ar
 }
 
 /** The operation's own; wet work raises no dust; what disturbs a part that may hold lead says so. */
-function cautionsFor(own: readonly CautionCode[], part: FinishablePart, line: Line): readonly CautionCode[] {
+function cautionsFor(
+  ofOperation: readonly CautionCode[],
+  part: FinishablePart,
+  line: Line,
+): readonly CautionCode[] {
+  const own = [...new Set([...ofOperation, ...materialCautions(line)])]
   const disturbs = own.includes('dust') || own.includes('blade') || own.includes('solvent')
   const said = readGrit(line.grit, line.applicator).wet ? own.filter((code) => code !== 'dust') : own
   return mayHoldLead(part) && disturbs ? ['lead', ...said] : said

@@ -26,6 +26,11 @@ describe('what a mix is made of', () => {
       { name: 'water', parts: 1, amount: 100, family: null },
     ])
     expect(componentsOf('powder : water 1 : 1', 300, 'casein')?.map(({ amount }) => amount)).toEqual([200, 200])
+    // powder to thicken with stands on no shelf; 300 ml of one to one are 0.8 × 375
+    expect(componentsOf('paint : powder 1 : 1 by volume', 300, 'chalk-style')).toEqual([
+      { name: 'paint', parts: 1, amount: 187.5, family: 'chalk-style' },
+      { name: 'powder', parts: 1, amount: 187.5, family: null },
+    ])
     expect(componentsOf('thick as custard', 300, 'clay')).toBeNull()
     expect(componentsOf('paint : water 2 : 1', 0, 'clay')).toBeNull()
   })

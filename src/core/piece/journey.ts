@@ -130,7 +130,7 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
   const fanned = own.drying === 'fan'
   const label =
     last && (replanned || fanned)
-      ? findStepWindow(last.step.operation, last.step.family, next?.operation ?? null, around)
+      ? findStepWindow(last.step, next?.operation ?? null, around)
       : (last?.step.window ?? null)
   return {
     part,

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
 import { findRefusal } from '@/core/finish/refusals'
-import { withWindows } from '@/core/finish/step'
+import { type PlannedStep, withWindows } from '@/core/finish/step'
 import { chooseTopcoat } from '@/core/finish/topcoat'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { plannedSteps } from '@/core/testing/planned'
@@ -31,6 +31,42 @@ describe('the window after a step is the one to what follows it', () => {
     expect(before('coat')?.opens).toEqual([60, 60])
     expect(before('dry-distress')).toMatchObject({ opens: [30, 60], closes: [150, 180] })
   })
+})
+
+test('a dark colour has its night before water is laid over it; a pale one an hour, and what is waxed or laid again none', () => {
+  const before = (hex: string, next: PlannedStep['operation']) => {
+    const [coat] = plannedSteps(part, wish({ colours: { a: { name: 'Any', hex } } }))
+      .filter(({ operation }) => operation === 'coat')
+      .slice(-1)
+    return coat && withWindows([coat, { ...coat, operation: next }], part, defaultMethod)[0]?.window?.opens
+  }
+  expect(before('#26282b', 'clear-coat')).toEqual([720, 720])
+  expect(before('#e3d7bd', 'clear-coat')).toEqual([60, 60])
+  expect(before('#26282b', 'coat')).toEqual([60, 60])
+  expect(before('#26282b', 'clear-wax')).toEqual([60, 60])
+})
+
+test('a pattern covers what it lies on: pale stripes on black take four coats, black ones on pale two, and the tape comes off after the last', () => {
+  const striped = (a: string, b: string) =>
+    plannedSteps(part, wish({ look: 'stripes', colours: { a: { name: 'Ground', hex: a }, b: { name: 'Stripe', hex: b } } }))
+  const coats = (steps: readonly PlannedStep[]) => steps.filter(({ colour }) => colour?.name === 'Stripe').length
+  expect(coats(striped('#26282b', '#f4f2ec'))).toBe(4)
+  const dark = striped('#f4f2ec', '#26282b')
+  expect(coats(dark)).toBe(2)
+  const pulled = dark.findIndex(({ operation }) => operation === 'pull-tape')
+  expect(dark[pulled - 1]?.window).toMatchObject({ opens: [0, 0], closes: [10, 10] })
+  expect(dark[pulled - 2]?.window?.closes).toBeUndefined()
+})
+
+test('what a step is done with asks for its own care', () => {
+  const said = (operation: string, over: Partial<FinishWish>) =>
+    plannedSteps(part, wish(over)).find((step) => step.operation === operation)?.cautions
+  expect(said('coat', { paint: 'alkyd' })).toEqual(['solvent', 'rags'])
+  expect(said('coat', { paint: 'home-chalky' })).toEqual(['powder'])
+  expect(said('coat', { look: 'light-distress', paint: 'casein' })).toEqual(['powder'])
+  expect(said('texture-coat', { look: 'texture', paint: 'chalk-style' })).toEqual(['powder'])
+  expect(said('spray-runs', { look: 'spray-runs', paint: 'clay' })).toEqual(['mist'])
+  expect(said('coat', { paint: 'latex' })).toEqual([])
 })
 
 describe('the topcoat', () => {

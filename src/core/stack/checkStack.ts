@@ -113,7 +113,7 @@ function timesOff(acts: readonly Act[], index: number, on: SurfaceState, part: F
   const around = { kind: getSubstrate(part.substrate).kind, method }
   const waits = acts.slice(0, index).flatMap((before, k) => {
     const holds = k === index - 1 || (isLaid(act) && on.layers.at(-1)?.index === k)
-    const window = holds && before.at ? findPlannedWindow(before.operation, before.family, act.operation, around) : null
+    const window = holds && before.at ? findPlannedWindow(before, act.operation, around) : null
     return window && before.at
       ? [{ k, window, since: act.at ? act.at.start - before.at.end : 0, film: filmMinutes[before.film] }]
       : []

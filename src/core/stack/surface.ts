@@ -1,9 +1,10 @@
 /**
  * What a part's surface is like after each thing done to it: the state that the stack rules look at. Pure.
  */
+import type { CautionCode } from '@/core/craft/cautions'
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
-import { type CautionCode, type CheckCode, getOperation, laysColour, type OperationCode } from '@/core/craft/operations'
+import { type CheckCode, getOperation, laysColour, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, isSoft, kindOf } from '@/core/craft/parts'
 import type { Where } from '@/core/finish/touch'
 import type { Colour, FinishablePart } from '@/core/finish/wish'

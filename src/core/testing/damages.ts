@@ -52,7 +52,7 @@ export function damagesOf(steps: readonly PlannedStep[], part: FinishablePart): 
     const before = steps[k - 1]
     const window =
       before &&
-      findPlannedWindow(before.operation, before.family, operation, {
+      findPlannedWindow(before, operation, {
         kind: getSubstrate(part.substrate).kind,
         method: defaultMethod,
       })

@@ -183,7 +183,7 @@ export const effectLooks = {
       {
         phase: 'top',
         operation: 'coat',
-        times: 1,
+        times: 'by-colour',
         paint: 'b',
         applicator: 'stencil brush, stippled',
         reason: 'sharp-lines',
@@ -206,6 +206,7 @@ export const effectLooks = {
       {
         phase: 'over',
         operation: 'dry-brush',
+        times: 'by-colour',
         paint: 'b',
         applicator: 'stencil and stencil brush, off-loaded on paper',
         reason: 'sharp-lines',

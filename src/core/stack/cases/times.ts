@@ -71,7 +71,7 @@ export const times: WrongStack[] = [
     wish('salt-texture', 'chalk-style', 'soot', 'glass'),
     timed('texture-coat', 'knock-down', 1200),
   ],
-  ['time: pull tape next day', varnished, striped, timed('coat4', 'pull-tape', 1200)],
+  ['time: pull tape next day', varnished, striped, timed('coat5', 'pull-tape', 1200)],
   ['time: stripper 5 min', varnished, whitewashed, timed('strip', 'scrape', 5)],
   ['time: stripper 3 h', varnished, whitewashed, timed('strip', 'scrape', 180)],
   ['time: paint 10 min after rinse (scuff between)', varnished, solid(), timed('rinse', 'scuff', 10)],

@@ -1,6 +1,7 @@
 /** What lies over all: clears, waxes, oils and gilding; and the rags they leave. Source: the craft, on sealing and harm. */
+import type { CautionCode } from '@/core/craft/cautions'
 import { getFamily } from '@/core/craft/families'
-import { type CautionCode, getOperation, type OperationCode } from '@/core/craft/operations'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { type Act, isTopcoat, topLayer } from '@/core/stack/surface'
 import { hasRole, isClear, lastPaint, leadUnder, topRole, waxedOff } from './ask'
 import type { Meeting, MeetingRule } from './rule'
