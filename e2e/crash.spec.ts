@@ -9,6 +9,18 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => own.end())
 
+/** Whether the page has asked for nothing for so long: what is asked while the records go may not be answered at all. */
+function watchAsking(page: Page) {
+  let [asking, lastMs] = [0, Date.now()]
+  const ended = (by: number) => (request: { url(): string }) => {
+    if (!request.url().includes('_rsc=')) return
+    asking += by
+    lastMs = Date.now()
+  }
+  page.on('request', ended(1)).on('requestfinished', ended(-1)).on('requestfailed', ended(-1))
+  return { quiet: (ms: number) => expect.poll(() => asking === 0 && Date.now() - lastMs > ms).toBe(true) }
+}
+
 async function fillIn(page: Page, name: string) {
   await page.goto(`${own.address()}/pieces/new`)
   await page.getByLabel('What it is').fill(name)
@@ -51,6 +63,7 @@ test('the database killed in the middle of the day: every note that was acknowle
   page,
 }) => {
   test.setTimeout(120_000)
+  const watch = watchAsking(page)
   await page.goto(`${own.address()}/pieces?q=Hall`)
   await page.getByRole('link', { name: /Hall settle/ }).click()
   const write = async (note: string) => {
@@ -62,6 +75,7 @@ test('the database killed in the middle of the day: every note that was acknowle
     await write(`Acknowledged ${k}`)
     await expect(page.getByText(`Acknowledged ${k}`)).toBeVisible()
   }
+  await watch.quiet(1_000)
   await own.killDatabase()
   await write('Written while it was down')
   await expect(page.getByText('One entry is on this device, not stored yet.')).toBeVisible()

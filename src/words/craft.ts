@@ -77,6 +77,7 @@ export const reasonWords: Record<ReasonCode, string> = {
   'tannin-bleeds': 'This wood bleeds through pale colours.',
   'unknown-safe': 'What is on it is not known: the safe side is a primer that blocks and grips.',
   slick: 'Slick: no paint grips here by itself, whatever its label promises.',
+  'metal-rusts': 'Bare metal rusts under anything with water in it: a primer made for metal first.',
   'lead-covered': 'Possible lead is covered, not abraded.',
 }
 
@@ -205,6 +206,7 @@ export const adaptationWords: Record<AdaptationCode, string> = {
   veneer: 'Veneer: one light pass by hand at 220, no blade, no machine',
   cane: 'Cane and wicker: a scuffing pad at most, cloths and spirits, no wool',
   slick: 'Laminate, metal, glass, plastic: scuffed, not sanded',
+  metal: 'Bare metal: its own primer instead of one with water in it',
   melts: 'Glass and plastic: no heat',
   glass: 'Bare glass: nothing to scuff, the primer grips alone',
   soft: 'Cloth and leather: vacuumed, soap and water, nothing coarser than 400, no primer; leather’s wax worked in generously',

@@ -10,6 +10,7 @@ export type CautionCode = (typeof cautionCodes)[number]
 /** What a product asks for wherever it is laid. */
 export const familyCautions: Partial<Record<FamilyCode, readonly CautionCode[]>> = {
   alkyd: ['solvent', 'rags'],
+  'metal-primer': ['solvent', 'rags'],
   'drying-oil': ['rags'],
   'oil-wax': ['rags'],
 }

@@ -157,6 +157,7 @@ export const families = {
   knotting: { words: 'knotting', role: 'primer', clock: 'reaction', coverage: [10, 12], recoat: [30, 60] },
   'blocking-primer': { words: 'blocking primer', role: 'primer', clock: 'reaction', coverage: [9, 12], recoat: [30, 60] },
   'adhesion-primer': { words: 'adhesion primer', role: 'primer', clock: 'evaporation', coverage: [9, 12], recoat: [180, night] },
+  'metal-primer': { words: 'metal primer', role: 'primer', clock: 'reaction', coverage: [8, 11], recoat: [240, night] },
   'water-clear': {
     words: 'water-based clear',
     role: 'clear',

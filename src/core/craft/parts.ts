@@ -73,6 +73,10 @@ export const getSubstrate = (code: SubstrateCode): Substrate => substrates[code]
 /** What kind of material a part is of. */
 export const kindOf = ({ substrate }: { substrate: SubstrateCode }): SubstrateKind => getSubstrate(substrate).kind
 
+/** Metal without anything on it: water rusts it. */
+export const isBareMetal = ({ substrate, existing }: { substrate: SubstrateCode; existing: ExistingFinishCode }): boolean =>
+  substrate === 'metal' && existing === 'bare'
+
 /** Cloth, pile and leather: nothing of wood is done to them. */
 export const isSoft = (code: SubstrateCode): boolean => ['fabric', 'pile', 'leather'].includes(getSubstrate(code).kind)
 

@@ -33,7 +33,7 @@ const brush = 'bristle brush'
 const takes: Partial<Record<OperationCode, Takes>> = {
   knotting: { families: ['knotting'], on: ['wood'] },
   'block-prime': { families: ['blocking-primer'], on: hard },
-  'adhesion-prime': { families: ['adhesion-primer'], on: hard },
+  'adhesion-prime': { families: ['adhesion-primer', 'metal-primer'], on: hard },
   undercoat: { families: paints, on: hard, applicator: brush },
   coat: { families: paints, applicator: brush },
   'fabric-coat': {

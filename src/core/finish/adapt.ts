@@ -4,14 +4,14 @@
  */
 import { mayHoldLead } from '@/core/craft/lead'
 import type { OperationCode } from '@/core/craft/operations'
-import { getSubstrate, isSoft, kindOf } from '@/core/craft/parts'
+import { getSubstrate, isBareMetal, isSoft, kindOf } from '@/core/craft/parts'
 import { veneerPass } from '@/core/craft/preparation'
 import type { Line } from './lines'
 import type { FinishablePart } from './wish'
 
 /** How the line is worked instead; null leaves it out. */
 type Change = Partial<Line> | null
-export const adaptationCodes = ['veneer', 'cane', 'slick', 'melts', 'glass', 'soft', 'lead'] as const
+export const adaptationCodes = ['veneer', 'cane', 'slick', 'metal', 'melts', 'glass', 'soft', 'lead'] as const
 export type AdaptationCode = (typeof adaptationCodes)[number]
 interface Adaptation {
   code: AdaptationCode
@@ -66,6 +66,12 @@ export const adaptations: readonly Adaptation[] = [
       scuff: (line) => ({ grit: line.grit ?? '180–220' }),
       'scrape-distress': noBlade,
     },
+  },
+  // what water would rust is primed with what keeps it from rusting; a primer that was asked for by name stays
+  {
+    code: 'metal',
+    on: isBareMetal,
+    lines: { 'adhesion-prime': ({ touch }) => (touch ? {} : { family: 'metal-primer', reason: 'metal-rusts' }) },
   },
   // heat cracks the one and melts the other
   { code: 'melts', on: ({ substrate }) => substrate === 'glass' || substrate === 'plastic', lines: { 'heat-gun': null } },

@@ -32,6 +32,7 @@ const tones: Partial<Record<FamilyCode, string>> = {
   knotting: '#c7a566',
   'blocking-primer': '#e9e4d8',
   'adhesion-primer': '#d5d2ca',
+  'metal-primer': '#8d5548',
   'dark-wax': '#4a3423',
   'black-wax': '#26211e',
   'white-wax': '#efeae0',

@@ -199,6 +199,11 @@ const worked: Worked[] = [
       Legs: [{ substrate: 'close-grained', existing: 'varnish', areaM2: 0.7 }, wish('light-distress', 'chalk-mineral', soot)],
     },
   },
+  one(
+    'Iron plant stand, bare, kept outdoors',
+    { substrate: 'metal', existing: 'bare', use: 'outdoors', areaM2: 0.6 },
+    wish('smooth-solid', 'alkyd', slate),
+  ),
   {
     words: 'Four stick-back seats alike, batch of four',
     parts: Object.fromEntries(
@@ -258,7 +263,7 @@ const written = ({ words, parts, method }: Worked): string => {
 }
 
 describe('worked plans', () => {
-  test('are thirty and one', () => expect(worked).toHaveLength(31))
+  test('are thirty and two', () => expect(worked).toHaveLength(32))
   test.each(worked.map((each, k) => [each.words, k + 1, each] as const))('%s', async (_, number, each) => {
     await expect(written(each)).toMatchFileSnapshot(`worked/${String(number).padStart(2, '0')}.txt`)
   })

@@ -45,6 +45,10 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   'film-under-wash': { wish: { look: 'whitewash' }, wrong: leaveOut('strip', 'scrape', 'neutralise') },
   'furred-under-coat': { wish: { look: 'whitewash' }, wrong: leaveOut('sand') },
   'no-key': { wrong: leaveOut('scuff') },
+  'water-on-metal': {
+    part: { substrate: 'metal', existing: 'bare' },
+    wrong: change('adhesion-prime', { family: 'adhesion-primer' }),
+  },
   'slick-unprimed': { part: { substrate: 'laminate', existing: 'bare' }, wrong: leaveOut('adhesion-prime') },
   'knots-unsealed': { part: { substrate: 'softwood', existing: 'bare' }, wrong: leaveOut('knotting') },
   'bleed-unblocked': {

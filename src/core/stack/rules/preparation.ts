@@ -2,7 +2,8 @@
  * Before colour: what must be off, on and below, in the order in which it is put right. Source: the craft, on preparation and
  * harm; what was settled of materials.
  */
-import { getExistingFinish, getSubstrate, isSoft, kindOf } from '@/core/craft/parts'
+import { getFamily } from '@/core/craft/families'
+import { getExistingFinish, getSubstrate, isBareMetal, isSoft, kindOf } from '@/core/craft/parts'
 import { bleedsThrough } from '@/core/finish/ground'
 import { isPainted, topLayer } from '@/core/stack/surface'
 import { abrasive, bareLook, chips, firstLaid, grips, isPrimer, isVeneer, lays, leadUnder, paintsOn, waxedOff } from './ask'
@@ -110,6 +111,11 @@ export const preparationRules = {
     source: 'practice',
     meets: (m) =>
       firstLaid(m) && m.part.existing === 'bare' && ['wood', 'board'].includes(kindOf(m.part)) && m.on.abraded.times === 0,
+  },
+  'water-on-metal': {
+    severity: 'caution',
+    remedies: [{ operation: 'adhesion-prime', family: 'metal-primer', reason: 'metal-rusts' }],
+    meets: (m) => isBareMetal(m.part) && firstLaid(m) && m.act.family !== null && getFamily(m.act.family).clock === 'evaporation',
   },
   'no-key': {
     severity: 'caution',
