@@ -15,6 +15,7 @@ export const conflictWords: Record<ConflictCode, string> = {
   'film-under-wash': 'The old finish is in the way: a wash needs bare wood.',
   'furred-under-coat': 'The wood is furred from stripping; every coat will show it.',
   'no-key': 'The shine is unbroken: the coat has nothing to grip.',
+  'rust-below': 'Rust is under this coat: it goes on and lifts it.',
   'water-on-metal': 'Water in this coat rusts bare metal: a metal primer first.',
   'slick-unprimed': 'Slick, and no adhesion primer under the paint: it will scratch off.',
   'knots-unsealed': 'Knots not sealed will come through, sooner or later.',

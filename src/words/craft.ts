@@ -77,6 +77,7 @@ export const reasonWords: Record<ReasonCode, string> = {
   'tannin-bleeds': 'This wood bleeds through pale colours.',
   'unknown-safe': 'What is on it is not known: the safe side is a primer that blocks and grips.',
   slick: 'Slick: no paint grips here by itself, whatever its label promises.',
+  rust: 'Rust goes on under paint and lifts it.',
   'metal-rusts': 'Bare metal rusts under anything with water in it: a primer made for metal first.',
   'lead-covered': 'Possible lead is covered, not abraded.',
 }

@@ -71,6 +71,7 @@ export const operations = {
   neutralise: op('prep', 'Wash off the stripper', 6, 5, { check: 'no-residue', cautions: ['solvent'] }),
   scuff: op('prep', 'Scuff until nothing shines', 6, 4, { check: 'no-shine', cautions: ['dust'] }),
   sand: op('prep', 'Abrade smooth', 10, 6, { check: 'raking-light', cautions: ['dust'] }),
+  'de-rust': op('prep', 'Brush the rust off, down to dull metal', 12, 5, { check: 'no-dust', cautions: ['dust'] }),
   'dust-off': op('prep', 'Dust off, then a tack cloth', 2, 2, { check: 'no-dust' }),
   knotting: op('prime', 'Seal the knots', 1, 5, { per: 'item', check: 'dry', cautions: ['solvent'], layer: 'primer' }),
   'block-prime': op('prime', 'Prime against bleed', 8, 10, { check: 'bleed', cautions: ['solvent'], layer: 'primer' }),

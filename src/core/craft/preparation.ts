@@ -21,6 +21,7 @@ const usual: Partial<Record<OperationCode, Omit<RecipeLine, 'operation'>>> = {
   neutralise: { phase: 'prep', reason: 'stripper-defeats-paint' },
   scuff: { phase: 'prep', grit: '180–220', reason: 'key' },
   sand: { phase: 'prep', grit: '150 → 220 → 320', reason: 'even-wood' },
+  'de-rust': { phase: 'prep', applicator: 'wire brush, then a scuffing pad', reason: 'rust' },
   'dust-off': { phase: 'prep', reason: 'dust-defeats-paint' },
   knotting: { phase: 'prime', family: 'knotting', applicator: 'small brush', reason: 'knots-bleed' },
   'block-prime': { phase: 'prime', family: 'blocking-primer', applicator: 'synthetic brush', reason: 'tannin-bleeds' },

@@ -79,6 +79,7 @@ export const reasonCodes = [
   'tannin-bleeds',
   'unknown-safe',
   'slick',
+  'rust',
   'metal-rusts',
   'lead-covered',
   // colour

@@ -80,6 +80,7 @@ const changes: Partial<Record<OperationCode, Change>> = {
   sand: (surface, act) => ({ ...abrades(surface, act), ...(surface.layers.length > 0 && { worn: true }) }),
   // the dust of a smoothing is taken off with it
   smooth: (surface) => ({ sleek: false, shiny: surface.layers.length === 0 ? false : surface.shiny }),
+  'de-rust': (surface, act) => ({ ...abrades(surface, act), rusty: false }),
   'dust-off': () => ({ dusty: false, lint: false }),
   'de-lint': () => ({ dusty: false, lint: false }),
   knotting: ({ primed }) => ({ primed: { ...primed, knots: true } }),
@@ -138,6 +139,7 @@ export function afterAct(surface: SurfaceState, act: Act, index: number): Surfac
     wax: 'none',
     oily: false,
     furred: false,
+    rusty: false,
     dusty: false,
     ...(painted && changed.resist === 'on' && { resist: 'covered' }),
     ...(changed.taped === 'on' && { taped: 'painted' }),

@@ -45,6 +45,7 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   'film-under-wash': { wish: { look: 'whitewash' }, wrong: leaveOut('strip', 'scrape', 'neutralise') },
   'furred-under-coat': { wish: { look: 'whitewash' }, wrong: leaveOut('sand') },
   'no-key': { wrong: leaveOut('scuff') },
+  'rust-below': { part: { substrate: 'metal', existing: 'bare' }, wrong: leaveOut('de-rust') },
   'water-on-metal': {
     part: { substrate: 'metal', existing: 'bare' },
     wrong: change('adhesion-prime', { family: 'adhesion-primer' }),

@@ -5,7 +5,7 @@ import type { CautionCode } from '@/core/craft/cautions'
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
 import { type CheckCode, getOperation, laysColour, type OperationCode } from '@/core/craft/operations'
-import { getExistingFinish, isSoft, kindOf } from '@/core/craft/parts'
+import { getExistingFinish, isBareMetal, isSoft, kindOf } from '@/core/craft/parts'
 import type { Where } from '@/core/finish/touch'
 import type { Colour, FinishablePart } from '@/core/finish/wish'
 import type { Film } from '@/core/measure/film'
@@ -59,6 +59,8 @@ export interface SurfaceState {
   filmed: boolean
   /** furred and uneven after stripping */
   furred: boolean
+  /** bare metal as it stood */
+  rusty: boolean
   /** how often the ground itself was abraded, and the last grit it was left at */
   abraded: { times: number; last: number | null }
   dusty: boolean
@@ -95,6 +97,7 @@ export function foundSurface(part: FinishablePart): SurfaceState {
     sleek: false,
     filmed: film,
     furred: false,
+    rusty: isBareMetal(part),
     abraded: { times: 0, last: null },
     dusty: false,
     lint: false,

@@ -112,6 +112,11 @@ export const preparationRules = {
     meets: (m) =>
       firstLaid(m) && m.part.existing === 'bare' && ['wood', 'board'].includes(kindOf(m.part)) && m.on.abraded.times === 0,
   },
+  'rust-below': {
+    severity: 'caution',
+    remedies: [{ operation: 'de-rust' }],
+    meets: (m) => m.on.rusty && lays(m.act),
+  },
   'water-on-metal': {
     severity: 'caution',
     remedies: [{ operation: 'adhesion-prime', family: 'metal-primer', reason: 'metal-rusts' }],
