@@ -29,6 +29,8 @@ interface Reason {
 /** Asked whoever made the list. */
 const always: readonly RefusalCode[] = ['pile', 'soft-use']
 
+const waxesTinted = ({ recipe }: Look) => recipe.some(({ operation }) => operation === 'tinted-wax')
+
 const reasons: readonly Reason[] = [
   { code: 'pile', stands: (part) => kindOf(part) === 'pile', nearest: () => null },
   {
@@ -51,10 +53,11 @@ const reasons: readonly Reason[] = [
   },
   {
     code: 'seal-use',
-    stands: ({ use }, _, looks) =>
-      noWax.includes(use) && looks.some(({ recipe }) => recipe.some(({ operation }) => operation === 'tinted-wax')),
+    stands: ({ use }, _, looks) => noWax.includes(use) && looks.some(waxesTinted),
     nearest: (part, { look, paint, with: over }) =>
-      look === 'aged-wax' ? nearestLook(part, paint) : { with: (over ?? []).filter((code) => code !== 'aged-wax') },
+      waxesTinted(getLook(look))
+        ? nearestLook(part, paint)
+        : { with: (over ?? []).filter((code) => !waxesTinted(getLook(code))) },
   },
   {
     code: 'lead',

@@ -2,7 +2,7 @@
  * Where a part and a piece stand on their way, and what can be done next: read off plan, log and air. Instants in ms where
  * they are compared; pure, `nowMs` is an argument.
  */
-import { type FamilyCode, isPaint } from '@/core/craft/families'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { getSubstrate } from '@/core/craft/parts'
 import { curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
@@ -152,11 +152,9 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
 /** A thin coat is dry sooner; it is no sooner hard. */
 const notThin = (film: Film): Film => (film === 'thin' ? 'normal' : film)
 
-/** Cure is the coat's own; a primer or cleaner on top counts as a clear. */
+/** Cure is the coat's own; what has none, a primer on top, counts as a clear. */
 const curingFamily = (step: PlanStep): FamilyCode =>
-  step.family && (isPaint(step.family) || ['water-clear', 'hard-clear', 'clear-wax', 'dark-wax'].includes(step.family))
-    ? step.family
-    : 'water-clear'
+  step.family !== null && getFamily(step.family).cureDays ? step.family : 'water-clear'
 
 /** A journey with all it is read in; see {@link ReadingContext}. */
 export function readPiece(file: PieceFile, around: ReadingContext): Journey {
