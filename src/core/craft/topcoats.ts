@@ -22,17 +22,17 @@ const smooth320: RecipeLine = { phase: 'seal', operation: 'smooth', grit: '320',
 export const deLint: RecipeLine = { phase: 'seal', operation: 'de-lint', reason: 'no-dust-under-clear' }
 const thirsty: readonly FamilyCode[] = ['clay', 'chalk-style', 'casein', 'home-chalky', 'stain']
 
-/** Dark wax worked in, off and buffed: over clear wax at tack, or over a dry clear coat. */
-export const tinted: readonly RecipeLine[] = [
+/** Tinted wax worked in, off and buffed: over clear wax at tack, or over a dry clear coat. */
+export const tintedWith = (family: FamilyCode): readonly RecipeLine[] => [
   {
     phase: 'tint',
     operation: 'tinted-wax',
-    family: 'dark-wax',
+    family,
     applicator: 'wax brush, off-loaded on card',
     reason: 'age',
   },
-  { phase: 'rub', operation: 'wax-off', family: 'dark-wax', applicator: 'lint-free rag', reason: 'excess-never-hardens' },
-  { phase: 'buff', operation: 'buff', family: 'dark-wax', applicator: 'soft cloth', reason: 'sheen' },
+  { phase: 'rub', operation: 'wax-off', family, applicator: 'lint-free rag', reason: 'excess-never-hardens' },
+  { phase: 'buff', operation: 'buff', family, applicator: 'soft cloth', reason: 'sheen' },
 ]
 export const clearLine = (family: FamilyCode): RecipeLine => ({
   phase: 'seal',

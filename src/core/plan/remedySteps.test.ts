@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { remedyCodes } from '@/core/craft/remedies'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import type { Act } from '@/core/stack/surface'
 import { remedySteps } from './remedySteps'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 2 }
@@ -26,4 +27,22 @@ test('touching in a run on two square metres takes minutes, not the coat’s hal
     ['smooth', 4],
     ['coat', 10],
   ])
+})
+
+test('what was tinted is tinted again in its own wax', () => {
+  for (const family of ['dark-wax', 'black-wax', 'white-wax'] as const) {
+    const tint: Act = {
+      operation: 'tinted-wax',
+      family,
+      colour: null,
+      mix: null,
+      grit: null,
+      film: 'normal',
+      check: null,
+      cautions: [],
+    }
+    const put = remedySteps('wax-murky', { part, wish: wish({}), done: [tint] })
+    expect(put.filter(({ operation }) => operation === 'tinted-wax').map((step) => step.family)).toEqual([family])
+    expect(put.at(-1)).toMatchObject({ operation: 'buff', family })
+  }
 })

@@ -11,7 +11,7 @@ import { waxed } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import { type Remedy, type RemedyLine, type Take, type TopKind, worn } from '@/core/craft/remedies/remedy'
-import { oiled } from '@/core/craft/topcoats'
+import { oiled, tintedWith } from '@/core/craft/topcoats'
 import { type Line, primerHex } from '@/core/finish/lines'
 import { type PlannedStep, toSteps } from '@/core/finish/step'
 import { aimsOf, touchesOf } from '@/core/finish/touches'
@@ -135,6 +135,10 @@ function takenLines(
     case 'below': {
       const below = paints.findLast((act) => act !== last && act.colour?.hex !== last.colour?.hex) ?? last
       return again({ ...plain(below), mix: null, applicator: null }, change)
+    }
+    case 'tint': {
+      const { family, mix } = done.findLast(({ operation }) => operation === 'tinted-wax') ?? byHand
+      return tintedWith(family ?? 'dark-wax').map((line) => ({ ...line, ...(line.phase === 'tint' && mix && { mix }) }))
     }
     case 'wear': {
       const wear = done.findLast(({ operation }) => worn.includes(operation)) ?? byHand

@@ -1,5 +1,5 @@
 /** Looks laid over another, last of all: dark wax, gilding. Source: the craft, section on looks. */
-import { tinted } from '@/core/craft/topcoats'
+import { tintedWith } from '@/core/craft/topcoats'
 import { base, covering, hard } from './lines'
 import type { Look } from './look'
 
@@ -14,7 +14,7 @@ export const overLooks = {
     addOn: true,
     seals: ['wax', 'clear', 'hard'],
     wear: 'none',
-    recipe: [base, ...tinted],
+    recipe: [base, ...tintedWith('dark-wax')],
   },
   'gilded-edges': {
     words: 'Gilded edges',

@@ -8,9 +8,9 @@ import { deLint } from '@/core/craft/topcoats'
 export type TopKind = 'clear' | 'wax' | 'oil' | 'wash' | 'crackle' | 'set' | 'bare-look' | 'soft'
 /**
  * What is laid again in a repair: the layer on top as it was laid; as many coats of it as it needs over a primer; every layer of
- * colour from the lowest; the layer below the top, in its colour; the wear as it was worn.
+ * colour from the lowest; the layer below the top, in its colour; the wear as it was worn; the tinted wax as it was tinted.
  */
-export type Take = 'again' | 'cover' | 'layers' | 'below' | 'wear'
+export type Take = 'again' | 'cover' | 'layers' | 'below' | 'wear' | 'tint'
 export type RemedyLine = RecipeLine | { take: Take; line?: Partial<RecipeLine> }
 
 export interface Remedy {
@@ -55,4 +55,5 @@ export const again: RemedyLine = { take: 'again' }
 export const cover: RemedyLine = { take: 'cover' }
 export const layers: RemedyLine = { take: 'layers' }
 export const wearAgain: RemedyLine = { take: 'wear' }
+export const tintAgain: RemedyLine = { take: 'tint' }
 export const block: RecipeLine = addedLine({ operation: 'block-prime' })

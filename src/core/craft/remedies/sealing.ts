@@ -1,7 +1,6 @@
 /** What goes wrong with waxes, oils and clears. Source: the craft; `practice` where that is silent. */
 import { addedLine, dewaxed, waxed } from '@/core/craft/preparation'
-import { tinted } from '@/core/craft/topcoats'
-import { again, block, cover, dust, lays, lint, type Remedy, rub } from './remedy'
+import { again, block, cover, dust, lays, lint, type Remedy, rub, tintAgain } from './remedy'
 
 const resistOff = addedLine({ operation: 'remove-resist', applicator: 'cloths and spirits' })
 
@@ -44,7 +43,7 @@ export const sealingRemedies = {
     replaces: ['wax-off', 'buff'],
   },
   'wax-too-dark': {
-    words: 'Dark wax too dark',
+    words: 'Tinted wax too strong',
     cause: 'Too much, or not worked out.',
     remedy: 'Clear wax takes it off again.',
     after: ['tinted-wax'],
@@ -58,16 +57,16 @@ export const sealingRemedies = {
     remedy: 'Take both off with spirits, clear wax, wait, tint again.',
     after: ['tinted-wax'],
     share: 0.5,
-    steps: [...dewaxed, ...waxed.slice(0, 1), ...tinted],
+    steps: [...dewaxed, ...waxed.slice(0, 1), tintAgain],
     replaces: ['clear-wax', 'tinted-wax', 'wax-off', 'buff'],
   },
   'wax-stain': {
-    words: 'Dark wax stained bare paint',
+    words: 'Tinted wax stained bare paint',
     cause: 'No clear wax below.',
     remedy: 'It is there for good: wax off, block, colour again.',
     after: ['tinted-wax'],
     share: 0.5,
-    steps: [...dewaxed, block, cover, ...waxed.slice(0, 1), ...tinted],
+    steps: [...dewaxed, block, cover, ...waxed.slice(0, 1), tintAgain],
     replaces: ['clear-wax', 'tinted-wax', 'wax-off', 'buff'],
   },
   'oil-tacky': {
