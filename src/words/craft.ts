@@ -51,7 +51,7 @@ export const reasonWords: Record<ReasonCode, string> = {
   'seal-paint': 'The paint marks at a drop of water until it is sealed.',
   'seal-use': 'As many clear coats as the use asks for.',
   'wax-barrier': 'Dark wax on bare paint stains for good; the clear wax holds it at the surface.',
-  age: 'Thinly, recesses and edges only. Too dark: clear wax takes it off again.',
+  age: 'Thinly, recesses and edges only. Too strong: clear wax takes it off again.',
   'excess-never-hardens': 'Wax left standing never hardens and stays sticky.',
   sheen: 'The sheen grows with buffing; a finger print that shows means rest an hour.',
   'wash-strength': 'Two thin washes give strength without losing the grain.',

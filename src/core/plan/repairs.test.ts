@@ -39,6 +39,7 @@ const ten: [string, FinishablePart, FinishWish][] = [
     on({ substrate: 'open-grained', existing: 'bare' }),
     wished('whitewash', 'chalk-style', { colours: { a: light } }),
   ],
+  ['limed', on(), wished('smooth-solid', 'chalk-style', { with: ['limed'], seal: 'wax' })],
   ['resist', on(), wished('chippy-resist', 'chalk-mineral')],
   ['salt texture on board', on({ substrate: 'board', existing: 'bare' }), wished('salt-texture', 'chalk-style')],
   ['stripes', on(), wished('stripes', 'latex')],

@@ -200,6 +200,11 @@ const worked: Worked[] = [
     },
   },
   one(
+    'Blanket box, washed and limed',
+    { substrate: 'open-grained', existing: 'bare', areaM2: 1.8 },
+    wish('whitewash', 'chalk-style', husk, undefined, { with: ['limed'] }),
+  ),
+  one(
     'Iron plant stand, bare, kept outdoors',
     { substrate: 'metal', existing: 'bare', use: 'outdoors', areaM2: 0.6 },
     wish('smooth-solid', 'alkyd', slate),
@@ -263,7 +268,7 @@ const written = ({ words, parts, method }: Worked): string => {
 }
 
 describe('worked plans', () => {
-  test('are thirty and two', () => expect(worked).toHaveLength(32))
+  test('are thirty and three', () => expect(worked).toHaveLength(33))
   test.each(worked.map((each, k) => [each.words, k + 1, each] as const))('%s', async (_, number, each) => {
     await expect(written(each)).toMatchFileSnapshot(`worked/${String(number).padStart(2, '0')}.txt`)
   })

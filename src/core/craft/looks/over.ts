@@ -16,6 +16,18 @@ export const overLooks = {
     wear: 'none',
     recipe: [base, ...tintedWith('dark-wax')],
   },
+  limed: {
+    words: 'Limed with white wax',
+    tells: 'White wax left in grain and recesses, over a wash or a colour.',
+    slots: ['a'],
+    slotWords: { a: 'Colour' },
+    paints: covering,
+    on: hard,
+    addOn: true,
+    seals: ['wax', 'clear', 'hard'],
+    wear: 'none',
+    recipe: [base, ...tintedWith('white-wax')],
+  },
   'gilded-edges': {
     words: 'Gilded edges',
     tells: 'Gilding wax by finger on the high points, last of all.',
