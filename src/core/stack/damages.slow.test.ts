@@ -44,7 +44,7 @@ const harmless: [RegExp, string][] = [
   ],
   [/^family (clear-coat|seal-between): water-clear → hard-clear$/, 'a harder clear'],
   [/^family tinted-wax: /, 'another tint'],
-  [/^swap (coat ↔ coat|wash ↔ wash)$/, 'the two are the same'],
+  [/^swap (coat ↔ coat|wash ↔ wash|dry-brush ↔ dry-brush)$/, 'the two are the same'],
   [/^swap (clear-coat|coat|fabric-coat|texture-coat) ↔ smooth$/, 'rubbed before the coat instead of after it'],
   [
     /^swap smooth ↔ (clear-coat|clear-wax|coat|fabric-coat|de-lint)$/,

@@ -50,6 +50,10 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     part: { substrate: 'metal', existing: 'bare' },
     wrong: change('adhesion-prime', { family: 'adhesion-primer' }),
   },
+  'metal-primer-elsewhere': {
+    part: { substrate: 'laminate', existing: 'bare' },
+    wrong: change('adhesion-prime', { family: 'metal-primer' }),
+  },
   'slick-unprimed': { part: { substrate: 'laminate', existing: 'bare' }, wrong: leaveOut('adhesion-prime') },
   'knots-unsealed': { part: { substrate: 'softwood', existing: 'bare' }, wrong: leaveOut('knotting') },
   'bleed-unblocked': {

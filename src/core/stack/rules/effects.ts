@@ -8,6 +8,11 @@ import type { Meeting, MeetingRule } from './rule'
 /** A look that wants its resist painted over. */
 const resists = ({ aims }: Meeting) => aims.resists
 const isStencilled = ({ act }: Meeting) => act.operation === 'dry-brush' && /stencil and/.test(act.applicator ?? '')
+/** The next coat is one more of the colour on top. */
+function goesOn({ ahead, on }: Meeting): boolean {
+  const next = ahead().find((act) => isCoat(act) || act.operation === 'tape')
+  return next?.operation === 'coat' && next.colour?.hex === lastPaint(on)?.act.colour?.hex
+}
 const untilPulled = (m: Meeting) => {
   const ahead = m.ahead()
   return ahead.slice(0, ahead.findIndex(({ operation }) => operation === 'pull-tape') + 1)
@@ -206,7 +211,7 @@ export const effectRules = {
     severity: 'caution',
     remedies: [],
     instead: true,
-    meets: (m) => m.act.operation === 'pull-tape' && m.on.taped === 'on',
+    meets: (m) => m.act.operation === 'pull-tape' && (m.on.taped === 'on' || goesOn(m)),
   },
   'tape-on-weave': {
     severity: 'caution',

@@ -122,6 +122,12 @@ export const preparationRules = {
     remedies: [{ operation: 'adhesion-prime', family: 'metal-primer', reason: 'metal-rusts' }],
     meets: (m) => isBareMetal(m.part) && firstLaid(m) && m.act.family !== null && getFamily(m.act.family).clock === 'evaporation',
   },
+  'metal-primer-elsewhere': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.family === 'metal-primer' && m.part.substrate !== 'metal',
+  },
   'no-key': {
     severity: 'caution',
     remedies: [{ operation: 'scuff' }],
