@@ -9,6 +9,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { doubtOf, type JudgedReading } from '@/core/climate/believe'
 import { checkOf } from '@/core/craft/checks'
 import { type FamilyCode, unitOf } from '@/core/craft/families'
+import type { Counted } from '@/core/craft/job'
 import type { LookCode } from '@/core/craft/looks'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { TopcoatCode } from '@/core/craft/topcoats'
@@ -18,12 +19,13 @@ import type { MeasuredFace } from '@/core/measure/surfaceArea'
 import { dayOf, instantOf } from '@/core/measure/time'
 import { areaOfPart } from '@/core/piece/area'
 import type { Photo, PlanStep, Source } from '@/core/piece/piece'
+import { jobPlanStep, proposeJob } from '@/core/plan/job'
 import { planFinish } from '@/core/plan/planFinish'
 import { addReading, addReadings, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
 import { addWithMaterial } from '@/db/material'
 import { addPhoto } from '@/db/photo'
-import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
+import { addParts, addPiece, addPlan, countPiece, type NewPart, wholeOf } from '@/db/pieceWrite'
 import { addLot } from '@/db/stock'
 import { type Product, type SalesChannel, saveChannel, savePerson, saveProduct, saveStudio, type Studio } from '@/db/studio'
 import { readSensor, rooms } from '../sensor/air'
@@ -71,6 +73,8 @@ interface PartData extends Omit<NewPart, 'id' | 'surfaces' | keyof typeof unsaid
 }
 interface PieceData {
   name: string
+  /** the work around the paint, and what of it is done */
+  around?: { counted: Counted; at: string; done: Done[] }
   source: Source
   sourceNote: string | null
   client?: string
@@ -273,6 +277,15 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
       work(step, part.id, done, at(done.at), add, around.products)
     }
   }
+  if (piece.around) {
+    const { counted, at: plannedAt, done } = piece.around
+    const { id, steps } = await loadAround(client, studio.id, pieceId, counted, at(plannedAt))
+    for (const [k, each] of done.entries()) {
+      const step = steps[k]
+      if (!step) throw new Error(`${piece.name}: more work around the paint than steps (${steps.length})`)
+      work(step, id, each, at(each.at), add, around.products)
+    }
+  }
   const photos = await loadPhotos(client, studio.id, piece, {
     pieceId,
     at,
@@ -336,6 +349,20 @@ async function loadPhotos(
   return inTurn(piece.photographs ?? [], ({ part, step, at: takenAt, colour }) =>
     store({ ...on(part, step), moment: 'during', takenAt: at(takenAt) }, colour),
   )
+}
+
+/** What was counted on a piece, and its steps around the paint. */
+async function loadAround(client: pg.Client, studioId: StudioId, pieceId: PieceId, counted: Counted, madeAt: Instant) {
+  await countPiece(client, pieceId, counted)
+  const id = await wholeOf(client, studioId, pieceId, uuidv7())
+  const steps = proposeJob(counted, false).map((step, position): PlanStep => ({
+    ...jobPlanStep(step, false),
+    id: uuidv7(),
+    position,
+  }))
+  const plain = { look: 'smooth-solid', with: [], paint: 'clay', colours: {}, seal: null, departures: {} } as const
+  await addPlan(client, studioId, id, { id: uuidv7(), care: 'job', ...plain, with: [], madeAt, steps })
+  return { id, steps }
 }
 
 async function loadPlan(

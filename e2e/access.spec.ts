@@ -17,6 +17,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   'a sold piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=sewing', 'Treadle sewing table')}/money`,
   'a piece’s way': async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/way`,
   record: async (page) => `${await hrefOf(page, '/pieces?q=Blanket', 'Blanket chest')}/record`,
+  'the work around its paint': async (page) => `${await hrefOf(page, '/pieces?q=Fall', 'Fall-front bureau')}/around`,
   facts: async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/facts`,
   'a part to add': async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/part`,
   plan: async (page) => hrefOf(page, await hrefOf(page, '/pieces?q=Fall', 'Fall-front bureau'), /finish/),

@@ -58,6 +58,7 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
     ['piece-phone', washstand, phone, 'light'],
     ['plan', plan, wide, 'light'],
     ['layers', plan, wide, 'light', makeLayers],
+    ['around', `${bureau}/around`, wide, 'light'],
     ['find', plan.replace('/plan/', '/find/'), wide, 'light'],
     ['way', `${bureau}/way`, wide, 'light'],
     ['money', `${chest}/money`, wide, 'light'],

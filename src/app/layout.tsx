@@ -5,6 +5,7 @@ import type { ReactNode } from 'react'
 import * as bench from '@/app/_actions/bench'
 import * as correct from '@/app/_actions/correct'
 import * as houseActions from '@/app/_actions/house'
+import * as job from '@/app/_actions/job'
 import * as leaving from '@/app/_actions/leaving'
 import * as parts from '@/app/_actions/parts'
 import * as piece from '@/app/_actions/piece'
@@ -31,7 +32,7 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#ece5d7' }
 export const dynamic = 'force-dynamic'
 
-const actions = { ...bench, ...correct, ...houseActions, ...leaving, ...parts, ...piece }
+const actions = { ...bench, ...correct, ...houseActions, ...job, ...leaving, ...parts, ...piece }
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { studio, people } = await loadHouse()

@@ -12,12 +12,14 @@ import { reasonCodes } from '@/core/craft/recipe'
 import { remedies } from '@/core/craft/remedies'
 import { topcoatCodes } from '@/core/craft/topcoats'
 
+/** The piece itself among its parts: what carries the work around the paint. */
+export const wholeKind = 'whole'
 const known: Record<string, readonly string[]> = {
   family: codesOf(families),
   operation: codesOf(operations),
   look: lookCodes,
   seal: topcoatCodes,
-  'part-kind': codesOf(partKinds),
+  'part-kind': [...codesOf(partKinds), wholeKind],
   substrate: codesOf(substrates),
   existing: codesOf(existingFinishes),
   check: checkCodes,

@@ -3,13 +3,14 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { shadeOf } from '@/core/finish/shade'
 import type { Touch } from '@/core/finish/touch'
 import { areaOfPart } from '@/core/piece/area'
+import { jobPlanStep } from '@/core/plan/job'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { addRendition } from '@/db/testing/photo'
 import { partRow, pieceRow, planRow, storeWhole, wholePiece } from '@/db/testing/rows'
 import { addEntries } from './entry'
 import { findRendition } from './photo'
 import { findPieceFile, type ListedPiece, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from './piece'
-import { addParts, addPiece, addPlan, changePiece } from './pieceWrite'
+import { addParts, addPiece, addPlan, changePiece, countPiece, wholeOf } from './pieceWrite'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -56,6 +57,37 @@ describe('a piece’s file', () => {
     await db.as(db.here, (client) => addPlan(client, db.here, whole.part.id, own))
     const file = await db.as(db.here, (client) => findPieceFile(client, whole.piece.id))
     expect(file?.parts[0]?.plan).toEqual({ ...own, steps: own.steps.map((step) => ({ ...step, mends: null })) })
+  })
+
+  test('the work around the paint stands beside the parts, once, with what was counted, its side and its words', async () => {
+    const whole = wholePiece()
+    await db.as(db.here, (client) => storeWhole(client, db.here, whole))
+    const { id } = whole.piece
+    const [first, second] = [uuidv7(), uuidv7()]
+    const own = { operation: 'own', side: 'before', words: 'Steam the dents out', minutes: 20 } as const
+    const job = [own, { operation: 'inspect', side: 'after', words: null, minutes: 10 } as const]
+    const lanes = await db.as(db.here, async (client) => {
+      await countPiece(client, id, { holes: 4, drawers: 3 })
+      const lane = await wholeOf(client, db.here, id, first)
+      const steps = job.map((step, position) => ({ ...jobPlanStep(step, false), id: uuidv7(), position }))
+      await addPlan(client, db.here, lane, { ...planRow(), id: uuidv7(), care: 'job', steps })
+      // who comes second is given the same
+      return [lane, await wholeOf(client, db.here, id, second)]
+    })
+    expect(lanes).toEqual([first, first])
+    const file = await db.as(db.here, (client) => findPieceFile(client, id))
+    expect([file?.parts.length, file?.counted]).toEqual([1, { holes: 4, drawers: 3 }])
+    expect(file?.whole?.plan).toMatchObject({ care: 'job', steps: [own, { operation: 'inspect', side: 'after' }] })
+    await expect(
+      db.as(db.here, (client) =>
+        client.query(
+          `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, polish, slips)
+           select $1, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, polish, slips
+           from part where id = $2`,
+          [second, first],
+        ),
+      ),
+    ).rejects.toThrow(/part_whole_once/)
   })
 
   test('takes the newest plan as the one in force and keeps the worked steps of the older', async () => {

@@ -2,8 +2,9 @@
 import type { z } from 'zod'
 import type { Instant, PieceId } from '@/core/measure/named'
 import type { Part, Piece, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
+import { wholeKind } from './codes'
 import { listEntries } from './entry'
-import { faceRow, listedPieceRow, partRow, photoRow, pieceRow, planRow, stepRow } from './pieceRow'
+import { countedRow, faceRow, listedPieceRow, partRow, photoRow, pieceRow, planRow, stepRow } from './pieceRow'
 import type { Client } from './pool'
 import { many, maybe, query } from './rows'
 
@@ -70,6 +71,7 @@ const partsOfPieces = query(
      found_colour as "foundColour", knots, taken_out_at as "takenOutAt"
    from part where piece_id = any($1) order by position, id`,
 )
+const countedOnPieces = query('what was counted', countedRow, `select id, counted from piece where id = any($1)`)
 const facesOfParts = query(
   'a measured face',
   faceRow,
@@ -79,7 +81,7 @@ const facesOfParts = query(
 const plansOfParts = query(
   'a plan',
   planRow,
-  `select id, part_id as "partId", look, extras as "with", paint, colours, seal, departures, touches, made_at as "madeAt"
+  `select id, part_id as "partId", look, extras as "with", paint, colours, seal, departures, touches, care, made_at as "madeAt"
    from plan where part_id = any($1) order by made_at desc, id desc`,
 )
 /** All of the plan in force; of older ones what the log speaks of. */
@@ -88,7 +90,7 @@ const stepsOfPlans = query(
   stepRow,
   `select s.id, s.plan_id as "planId", s.position, s.operation, s.family, s.colour, s.mix, s.applicator, s.grit, s.film, s.minutes,
           s.amount, s.window_label as "window", s.check_code as "check", s.cautions, s.reason, s.needed, s.mends, s.touch, s.rule,
-          s.where_on as "where",
+          s.where_on as "where", s.words, s.side,
           case when s.coat_number is not null then json_build_object('number', s.coat_number, 'of', s.coat_of) end as coat
    from step s where s.plan_id = any($1) or (s.plan_id = any($2) and exists (select from entry e where e.step_id = s.id))
    order by s.plan_id, s.position`,
@@ -103,7 +105,7 @@ const photosOfPieces = query(
 const toStep = ({ planId: _, ...step }: z.output<typeof stepRow>): PlanStep => step
 const toPlan = ({ partId: _, ...plan }: z.output<typeof planRow>, steps: PlanStep[]): Plan => ({ ...plan, steps })
 
-/** Whole files of the pieces given, in their order: parts, measured faces, plans, log, photographs. Six queries in all. */
+/** Whole files of the pieces given, in their order: parts, measured faces, plans, log, photographs. Seven queries in all. */
 export async function listPieceFiles(client: Client, pieces: readonly Piece[]): Promise<PieceFile[]> {
   const ids = pieces.map(({ id }) => id)
   if (ids.length === 0) return []
@@ -119,8 +121,12 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
   const photosOf = groupBy(await many(client, photosOfPieces, [ids]), ({ pieceId }) => pieceId)
   const partsOf = groupBy(parts, ({ pieceId }) => pieceId)
 
+  const countedOf = new Map((await many(client, countedOnPieces, [ids])).map(({ id, counted }) => [id, counted]))
+
   return pieces.map((piece) => {
-    const own = partsOf.get(piece.id) ?? []
+    const all = partsOf.get(piece.id) ?? []
+    const own = all.flatMap((part) => (part.kind === wholeKind ? [] : [{ ...part, kind: part.kind }]))
+    const around = all.find(({ kind }) => kind === wholeKind)
     const whole = ({ pieceId: _, takenOutAt: __, ...part }: (typeof own)[number]): Part => {
       const [newest, ...rest] = plansOf.get(part.id) ?? []
       const stepsFor = ({ id }: { id: string }) => (stepsOf.get(id) ?? []).map(toStep)
@@ -137,6 +143,8 @@ export async function listPieceFiles(client: Client, pieces: readonly Piece[]): 
       photos: (photosOf.get(piece.id) ?? []).map(({ pieceId: _, ...photo }) => photo),
       parts: own.filter(({ takenOutAt }) => takenOutAt === null).map(whole),
       takenOut: own.filter(({ takenOutAt }) => takenOutAt !== null).map(whole),
+      whole: around ? whole({ ...around, kind: 'other' }) : null,
+      counted: countedOf.get(piece.id) ?? {},
     }
   })
 }

@@ -2,6 +2,7 @@
 import { z } from 'zod'
 import { cautionCodes } from '@/core/craft/cautions'
 import { families } from '@/core/craft/families'
+import { countCodes, sides } from '@/core/craft/job'
 import { leadFindings } from '@/core/craft/lead'
 import { lookCodes } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
@@ -13,12 +14,14 @@ import { colour, touches, where } from '@/core/input/touch'
 import { films } from '@/core/measure/film'
 import type { PlanId } from '@/core/measure/named'
 import { reliefs } from '@/core/measure/surfaceArea'
-import { type Part, type Photo, type Piece, type Plan, type PlanStep, sources } from '@/core/piece/piece'
+import { careCodes, type Part, type Photo, type Piece, type Plan, type PlanStep, sources } from '@/core/piece/piece'
+import { wholeKind } from './codes'
 
 const id = z.string()
 const words = z.string().nullable()
 const family = z.enum(codesOf(families))
 
+const counted = z.partialRecord(z.enum(countCodes), z.number())
 export const pieceRow = z.object({
   id,
   name: z.string(),
@@ -31,13 +34,15 @@ export const pieceRow = z.object({
   condition: words,
   roomId: words,
 }) satisfies z.ZodType<Piece>
+/** What was counted on a piece, beside its row. */
+export const countedRow = z.object({ id, counted })
 export const listedPieceRow = pieceRow.extend({ endedAt: z.string().nullable() })
 
 export const partRow = z.object({
   id,
   pieceId: id,
   name: z.string(),
-  kind: z.enum(codesOf(partKinds)),
+  kind: z.enum([...codesOf(partKinds), wholeKind]),
   count: z.number(),
   substrate: z.enum(codesOf(substrates)),
   existing: z.enum(codesOf(existingFinishes)),
@@ -49,7 +54,7 @@ export const partRow = z.object({
   foundColour: words,
   knots: z.number().nullable(),
   takenOutAt: words,
-}) satisfies z.ZodType<Omit<Part, 'surfaces' | 'plan' | 'earlier'>>
+}) satisfies z.ZodType<Omit<Part, 'surfaces' | 'plan' | 'earlier' | 'kind'>>
 
 const face = { partId: id, count: z.number(), relief: z.enum(codesOf(reliefs)) }
 const mm = z.number()
@@ -75,6 +80,7 @@ export const planRow = z.object({
   seal: z.enum(topcoatCodes).nullable(),
   touches: unsaid(touches),
   departures: z.record(z.string(), z.string()).transform((given) => given as Partial<HouseMethod>),
+  care: unsaid(z.enum(careCodes)),
   madeAt: z.string(),
 }) satisfies z.ZodType<Omit<Plan, 'steps'>>
 
@@ -106,6 +112,8 @@ export const stepRow = z.object({
   touch: unsaid(z.string()),
   rule: unsaid(z.string()),
   where: unsaid(where),
+  words: unsaid(z.string()),
+  side: unsaid(z.enum(sides)),
   coat: z.object({ number: z.number(), of: z.number() }).nullable(),
 }) satisfies z.ZodType<PlanStep & { planId: PlanId }>
 

@@ -1,7 +1,9 @@
 /** Pieces, parts, measured faces and plans, as they are written. An id that is there already is refused by its table. */
+import type { Counted } from '@/core/craft/job'
 import type { Instant, PartId, PieceId, StudioId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
 import type { Part, Piece, Plan } from '@/core/piece/piece'
+import { wholeKind } from './codes'
 import type { Client } from './pool'
 
 export type NewFace = MeasuredFace & { id: string }
@@ -31,6 +33,26 @@ export async function addPiece(client: Client, studioId: StudioId, piece: Piece)
       piece.roomId,
     ],
   )
+}
+
+/** What was counted on a piece. */
+export async function countPiece(client: Client, id: PieceId, counted: Counted): Promise<void> {
+  await client.query('update piece set counted = $2 where id = $1', [id, JSON.stringify(counted)])
+}
+
+/** What the steps around the paint belong to: the piece's own, or made now under the id given. */
+export async function wholeOf(client: Client, studioId: StudioId, pieceId: PieceId, id: PartId): Promise<PartId> {
+  await client.query(
+    `insert into part (id, studio_id, piece_id, position, name, kind, count, substrate, existing, lead, use, bleeds, polish, slips)
+     values ($1, $2, $3, 0, 'The whole piece', $4, 1, 'close-grained', 'bare', 'clear', 'light', false, 'none', false)
+     on conflict (studio_id, piece_id) where kind = 'whole' do nothing`,
+    [id, studioId, pieceId, wholeKind],
+  )
+  const { rows } = await client.query<{ id: PartId }>('select id from part where piece_id = $1 and kind = $2', [
+    pieceId,
+    wholeKind,
+  ])
+  return rows[0]?.id ?? id
 }
 
 export type PieceFacts = Omit<Piece, 'id' | 'takenInAt'>
@@ -125,8 +147,8 @@ export async function addParts(
 /** Puts a plan on a part. */
 export async function addPlan(client: Client, studioId: StudioId, partId: PartId, plan: Plan): Promise<void> {
   await client.query(
-    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at, touches)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at, touches, care)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
     [
       plan.id,
       studioId,
@@ -139,18 +161,19 @@ export async function addPlan(client: Client, studioId: StudioId, partId: PartId
       JSON.stringify(plan.departures),
       plan.madeAt,
       plan.touches ? JSON.stringify(plan.touches) : null,
+      plan.care ?? null,
     ],
   )
   await client.query(
     `insert into step (id, studio_id, plan_id, part_id, position, operation, family, colour, mix, applicator, grit, film, minutes,
-                       amount, window_label, check_code, cautions, reason, needed, mends, touch, rule, where_on,
+                       amount, window_label, check_code, cautions, reason, needed, mends, touch, rule, where_on, words, side,
                        coat_number, coat_of)
      select id, $2, $3, $4, position, operation, family, colour, mix, applicator, grit, film, minutes, amount, "window",
-            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, touch, rule, "where",
+            "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, touch, rule, "where", words, side,
             (coat ->> 'number')::int, (coat ->> 'of')::int
      from jsonb_to_recordset($1::jsonb) as s(id uuid, position int, operation text, family text, colour jsonb, mix text,
        applicator text, grit text, film text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
-       reason text, needed boolean, mends uuid, touch text, rule text, "where" jsonb, coat jsonb)`,
+       reason text, needed boolean, mends uuid, touch text, rule text, "where" jsonb, words text, side text, coat jsonb)`,
     [JSON.stringify(plan.steps), studioId, plan.id, partId],
   )
 }

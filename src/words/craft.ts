@@ -65,6 +65,7 @@ export const reasonWords: Record<ReasonCode, string> = {
   reveal: 'Rubbed back after a night: this brings the colours out.',
   'even-water': 'Damp all over, it dries all over: the mark goes with the rest.',
   'runs-free': 'What rubs is eased and waxed, never painted.',
+  counted: 'Counted when the piece came in.',
   'as-wished': 'You asked for it.',
   key: 'Fine roughness for the coat to grip.',
   'bare-for-look': 'The wood shows through this look, so the old finish comes off.',
@@ -167,7 +168,8 @@ export const sourceWords = {
 } as const
 
 /** "Coat 2 of 3, Ferry Slate": what to do, short. */
-export function stepTitle(step: Pick<PlannedStep, 'operation' | 'coat' | 'colour'>): string {
+export function stepTitle(step: Pick<PlannedStep, 'operation' | 'coat' | 'colour' | 'words'>): string {
+  if (step.words) return step.words
   const coat = step.coat ? ` ${step.coat.number} of ${step.coat.of}` : ''
   const titles: Partial<Record<typeof step.operation, string>> = {
     coat: `Coat${coat}`,

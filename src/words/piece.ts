@@ -1,6 +1,6 @@
 /** Stages, outcomes and kinds of entry, in words. */
 import type { EntryKind } from '@/core/log/entry'
-import type { StageCode } from '@/core/piece/journey'
+import type { StageCode } from '@/core/piece/lanes'
 import type { LedgerKind } from '@/core/piece/ledger'
 
 export const stageWords: Record<StageCode, string> = {

@@ -34,7 +34,8 @@ export async function growByMending(client: Client, studio: Studio, entered: z.o
     { id: entryId, kind: 'snag', ...on, stepId: failed?.stepId ?? null, remedy, severity, spot, mark, note },
   ])
   const plan = current.part.plan
-  if (!remedy || !plan) return
+  // what stays as it is is looked after, not mended
+  if (!remedy || !plan || plan.care) return
   const method = { ...studio.method, ...plan.departures }
   const steps = mend(
     remedy,

@@ -21,7 +21,12 @@ type SlimPart = Omit<Part, 'plan' | 'earlier'> & {
   plan: (Omit<Plan, 'steps'> & { steps: SlimStep[] }) | null
   earlier: SlimStep[]
 }
-type SlimFile = Omit<PieceFile, 'log' | 'parts' | 'takenOut'> & { parts: SlimPart[]; takenOut: SlimPart[]; log: SlimEntry[] }
+type SlimFile = Omit<PieceFile, 'log' | 'parts' | 'takenOut' | 'whole' | 'counted'> & {
+  parts: SlimPart[]
+  takenOut: SlimPart[]
+  whole: SlimPart | null
+  log: SlimEntry[]
+}
 
 const emptyStep: PlanStep = {
   id: '',
@@ -115,12 +120,13 @@ export function toBenchData(files: readonly PieceFile[], around: BenchContext): 
   return {
     ...around,
     climates,
-    files: files.map(({ piece, parts, takenOut, log, photos }) => {
+    files: files.map(({ piece, parts, takenOut, whole: lane, log, photos }) => {
       const settled = settledIn(log)
       return {
         piece: { ...piece, condition: null, sourceNote: null },
         parts: parts.map((part) => slimPart(part, settled)),
         takenOut: takenOut.map((part) => slimPart(part, settled)),
+        whole: lane && slimPart(lane, settled),
         photos: lastOf(photos),
         log: log.filter((entry) => !elsewhere.has(entry.kind) && isAsked(entry, log)).map(slim),
       }
@@ -137,6 +143,8 @@ export function readBench(data: BenchData, written: readonly Entry[], nowMs: num
       ...file,
       parts: file.parts.map(wholePart),
       takenOut: file.takenOut.map(wholePart),
+      whole: file.whole && wholePart(file.whole),
+      counted: {},
       log: [...file.log.map((entry) => whole(entry, file.piece.id)), ...own],
     }
   })

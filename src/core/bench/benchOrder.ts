@@ -5,6 +5,7 @@
 import type { Day } from '@/core/measure/named'
 import { dayOf, daysBetween } from '@/core/measure/time'
 import type { Journey, OpenWindow, PartJourney } from '@/core/piece/journey'
+import { heldBy, lanesOf } from '@/core/piece/lanes'
 import type { PlanStep } from '@/core/piece/piece'
 
 export type BenchGroup = 'running' | 'now' | 'missed' | 'drying' | 'resting'
@@ -66,8 +67,8 @@ export function benchOrder(journeys: readonly Journey[], nowMs: number, zone = '
   const groups: Record<BenchGroup, BenchLine[]> = { running: [], now: [], missed: [], drying: [], resting: [] }
   for (const journey of journeys) {
     if (journey.ending) continue
-    for (const part of journey.parts) {
-      const each = line(journey, part, nowMs, today)
+    for (const part of lanesOf(journey)) {
+      const each = heldBy(journey, part) === null && line(journey, part, nowMs, today)
       if (each) groups[each.group].push(each)
     }
   }

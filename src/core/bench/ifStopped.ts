@@ -32,7 +32,7 @@ export function ifStopped(journeys: readonly Journey[], nowMs: number, untilMs: 
         if (at <= nowMs || at >= untilMs) return []
         const past = window.label.past ?? null
         const wish = { ...plan, seal: plan.seal ?? undefined }
-        const minutes = past ? costOfMissing(past, next, { part: factsOf(part.part), wish, done: doneOn(part) }) : 0
+        const minutes = past && !plan.care ? costOfMissing(past, next, { part: factsOf(part.part), wish, done: doneOn(part) }) : 0
         return [{ journey, part, step: next, closes, past, minutes, remedy: past && remedyOf[past] }]
       }),
     )

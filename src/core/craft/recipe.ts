@@ -129,6 +129,7 @@ export const reasonCodes = [
   'oil-feeds',
   'even-water',
   'runs-free',
+  'counted',
   'as-wished',
 ] as const
 export type ReasonCode = (typeof reasonCodes)[number]

@@ -61,6 +61,8 @@ export const windowRows: readonly Row[] = [
   { after: ['dewax'], before: ['wipe-spirits', 'dewax'], window: {} },
   { after: ['dewax', 'wipe-spirits'], window: { clock: 'reaction', opens: [30, 60], source: 'practice' } },
   { after: ['strip'], window: { clock: 'reaction', opens: [10, 15], closes: [30, 45], past: 're-apply' } },
+  // clamped over night
+  { after: ['glue'], window: { clock: 'reaction', opens: [night, night] } },
   { after: ['fill'], window: { clock: 'reaction', opens: [30, 120] } },
   { after: ['knotting', 'block-prime', 'adhesion-prime'], window: { from: 'recoat' } },
   {
@@ -205,6 +207,10 @@ export function findPlannedWindow(...asked: Parameters<typeof findStepWindow>): 
 }
 
 const dayMinutes = 1440
+
+/** Cure is the coat's own; what has none, a primer on top, counts as a clear. */
+export const curingFamily = (family: FamilyCode | null): FamilyCode =>
+  family !== null && getFamily(family).cureDays ? family : 'water-clear'
 
 /**
  * When a last coat may be handled, and used in full: after the house's days (21 or 30), never before the coat's own. Neither is

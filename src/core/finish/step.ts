@@ -5,6 +5,7 @@
 import { type CautionCode, materialCautions } from '@/core/craft/cautions'
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { readGrit } from '@/core/craft/grit'
+import type { Side } from '@/core/craft/job'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { HouseMethod } from '@/core/craft/method'
 import { standardMinutes } from '@/core/craft/minutes'
@@ -44,6 +45,10 @@ export interface PlannedStep {
   touch?: string | null | undefined
   /** the stack rule that asked for it; absent where the look, the topcoat or the painter did */
   rule?: string | null | undefined
+  /** the painter's own words, where the operation's do not say it */
+  words?: string | undefined
+  /** of the work around the paint: before the parts are painted, or after */
+  side?: Side | undefined
   /** something breaks where it is left out */
   needed: boolean
 }
@@ -162,11 +167,7 @@ function restOf(top: Done, next: Done, since: number, own: StepWindow | null, ar
 }
 
 /** The operation's own; wet work raises no dust; what disturbs a part that may hold lead says so. */
-function cautionsFor(
-  ofOperation: readonly CautionCode[],
-  part: FinishablePart,
-  line: Line,
-): readonly CautionCode[] {
+function cautionsFor(ofOperation: readonly CautionCode[], part: FinishablePart, line: Line): readonly CautionCode[] {
   const own = [...new Set([...ofOperation, ...materialCautions(line)])]
   const disturbs = own.includes('dust') || own.includes('blade') || own.includes('solvent')
   const said = readGrit(line.grit, line.applicator).wet ? own.filter((code) => code !== 'dust') : own

@@ -8,8 +8,10 @@ import { asLearned, type Learned } from '@/core/learn/learned'
 import { isAhead } from '@/core/log/stepStates'
 import { dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'
 import type { WorkingHours } from '@/core/measure/workingHours'
-import { layOut, type TimedPart, type Timeline, type Wait, waitOf } from '@/core/plan/timeline'
+import type { TimedPart } from '@/core/plan/lane'
+import { layOut, type Timeline, type Wait, waitOf } from '@/core/plan/timeline'
 import type { Journey, PartJourney } from './journey'
+import { lanesOf } from './lanes'
 import type { PlanStep } from './piece'
 
 export interface PartAhead extends TimedPart {
@@ -28,6 +30,9 @@ interface Around {
   learned: Learned
 }
 
+/** a finished part is handled gently after so many minutes */
+const dryDay = 1440
+
 /** What must pass after a step in this air; for ever where it is too cold. */
 export function waitIn(air: Air, learned: Learned): (step: PlannedStep) => Wait {
   return ({ window, family, film }) => {
@@ -36,10 +41,21 @@ export function waitIn(air: Air, learned: Learned): (step: PlannedStep) => Wait 
   }
 }
 
-function partAhead({ part, steps, running, window }: PartJourney, startAt: number, nowMs: number): PartAhead {
+/** How a lane stands to the paint: the piece's own steps come before it and after it, what is painted rests first. */
+export const aroundPaint = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>): Pick<TimedPart, 'paintFirst' | 'rests'> =>
+  part.plan?.care === 'job'
+    ? { paintFirst: steps.filter(({ step, state }) => step.side === 'before' && isAhead(state)).length }
+    : { rests: part.plan?.care ? 0 : dryDay }
+
+function partAhead({ part, steps, running, window, done }: PartJourney, startAt: number, nowMs: number): PartAhead {
   const ahead = steps.filter(({ state }) => isAhead(state)).map(({ step }) => step)
   const minuteOf = (instant: string) => startAt + (Date.parse(instant) - nowMs) / 60_000
-  const facts = { id: part.id, kind: part.kind }
+  const facts = {
+    id: part.id,
+    kind: part.kind,
+    begun: done.length > 0,
+    ...aroundPaint({ part, steps }),
+  }
   if (running) {
     const rest = ahead.filter(({ id }) => id !== running.step.id)
     return { ...facts, steps: [running.step, ...rest], worked: running.state.minutes }
@@ -57,9 +73,9 @@ function partAhead({ part, steps, running, window }: PartJourney, startAt: numbe
 }
 
 /** Minutes are counted from the midnight before now, on the studio's wall. */
-export function daysAhead({ parts }: Pick<Journey, 'parts'>, { nowMs, zone, hours, air, learned }: Around): DaysAhead {
+export function daysAhead(journey: Pick<Journey, 'parts' | 'whole'>, { nowMs, zone, hours, air, learned }: Around): DaysAhead {
   const now = new Date(nowMs).toISOString()
   const startAt = minuteOfDay(now, zone)
-  const ahead = parts.map((part) => partAhead(part, startAt, nowMs))
+  const ahead = lanesOf(journey).map((part) => partAhead(part, startAt, nowMs))
   return { parts: ahead, ...layOut(ahead, hours, startAt, weekdayOf(dayOf(now, zone)), waitIn(air, learned)) }
 }

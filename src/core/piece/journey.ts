@@ -2,10 +2,10 @@
  * Where a part and a piece stand on their way, and what can be done next: read off plan, log and air. Instants in ms where
  * they are compared; pure, `nowMs` is an argument.
  */
-import { type FamilyCode, getFamily } from '@/core/craft/families'
+import type { FamilyCode } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
-import { getSubstrate } from '@/core/craft/parts'
-import { curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
+import { kindOf } from '@/core/craft/parts'
+import { curingFamily, curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
 import type { Air } from '@/core/drying/air'
 import { type Phase, phaseAt, phasesOf, type Segment } from '@/core/drying/phase'
 import { airAt, type Assistance, type DryingWindow, windowFor } from '@/core/drying/windowFor'
@@ -19,6 +19,7 @@ import { isAhead, stateOf, type StepState, stepStates } from '@/core/log/stepSta
 import { compareText } from '@/core/measure/compareText'
 import type { Film } from '@/core/measure/film'
 import type { Instant, StepId } from '@/core/measure/named'
+import { lanesOf, type StageCode, stageOf } from './lanes'
 import type { Climate, Part, PieceFile, PlanStep } from './piece'
 
 export interface OpenWindow {
@@ -62,11 +63,12 @@ export interface Ending {
   outcome: Outcome
   entry: EndingEntry
 }
-export type StageCode = 'just-in' | 'under-way' | 'resting' | 'ready' | 'listed' | 'ended'
 export interface Journey {
   file: PieceFile
   log: Entry[]
   parts: PartJourney[]
+  /** the work around the paint; null until it is planned */
+  whole: PartJourney | null
   stage: StageCode
   listing: EntryOf<'listed'> | null
   ending: Ending | null
@@ -119,18 +121,18 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
     return { after: step, endedAt, label, film, times, segments, phase: phaseAt(segments, nowMs) }
   }
   // a plan that asks for nothing more is done with what was done before it
-  const finished = part.plan !== null && running === null && worked.length > 0 && steps.every(({ state }) => !isAhead(state))
+  const left = part.plan?.care && steps.length === 0 ? part.plan.madeAt : null
+  const finished = part.plan !== null && !running && (left ?? worked.length > 0) && steps.every(({ state }) => !isAhead(state))
   const own = { ...method, ...part.plan?.departures }
   const lastCoat = done.findLast(({ step }) => step.amount !== null)
-  const curing = finished && lastCoat ? curingOf(curingFamily(lastCoat.step), Number(own.fullUse)) : null
+  const curing = finished && lastCoat ? curingOf(curingFamily(lastCoat.step.family), Number(own.fullUse)) : null
   // after a change of plan what holds a part back is the window to what follows by the new one
   const replanned = last !== undefined && part.earlier.includes(last.step)
-  const around = { kind: getSubstrate(part.substrate).kind, method: own }
   // what was planned with a fan dries so much faster only while one is on: that is read off the log
   const fanned = own.drying === 'fan'
   const label =
     last && (replanned || fanned)
-      ? findStepWindow(last.step, next?.operation ?? null, around)
+      ? findStepWindow(last.step, next?.operation ?? null, { kind: kindOf(part), method: own })
       : (last?.step.window ?? null)
   return {
     part,
@@ -139,7 +141,7 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
     window: last && label && !finished ? open(last, label) : null,
     running,
     next,
-    finishedAt: finished ? (last?.state.endedAt ?? null) : null,
+    finishedAt: finished ? (last?.state.endedAt ?? left) : null,
     handle: curing && lastCoat ? open(lastCoat, curing.handle, notThin) : null,
     use: curing && lastCoat ? open(lastCoat, curing.use, notThin) : null,
     checks: done.flatMap(({ step, state }) => (state.check?.result === 'later' ? [{ step, asked: state.check }] : [])),
@@ -151,10 +153,6 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
 
 /** A thin coat is dry sooner; it is no sooner hard. */
 const notThin = (film: Film): Film => (film === 'thin' ? 'normal' : film)
-
-/** Cure is the coat's own; what has none, a primer on top, counts as a clear. */
-const curingFamily = (step: PlanStep): FamilyCode =>
-  step.family !== null && getFamily(step.family).cureDays ? step.family : 'water-clear'
 
 /** A journey with all it is read in; see {@link ReadingContext}. */
 export function readPiece(file: PieceFile, around: ReadingContext): Journey {
@@ -175,9 +173,11 @@ export function readPieces(
 }
 
 /** Every step that the log may speak of, of parts that were taken out too, by its id. */
-export const stepsOf = ({ parts, takenOut }: Pick<PieceFile, 'parts' | 'takenOut'>): Map<StepId, PlanStep> =>
+export const stepsOf = ({ parts, takenOut, whole }: Pick<PieceFile, 'parts' | 'takenOut' | 'whole'>): Map<StepId, PlanStep> =>
   new Map(
-    [...parts, ...takenOut].flatMap(({ plan, earlier }) => [...(plan?.steps ?? []), ...earlier]).map((step) => [step.id, step]),
+    [...parts, ...takenOut, ...(whole ? [whole] : [])]
+      .flatMap(({ plan, earlier }) => [...(plan?.steps ?? []), ...earlier])
+      .map((step) => [step.id, step]),
   )
 
 /** A piece's clock entries with what was worked. */
@@ -217,16 +217,18 @@ function read(file: PieceFile, log: Entry[], labour: Labour, { climate, nowMs, m
   const states = stepStates(log, nowMs, labour)
   const reading = { climate, nowMs, method: method ?? defaultMethod, log, states, learned: learned ?? {} }
   const parts = file.parts.map((part) => partJourney(part, reading))
+  const whole = file.whole && partJourney(file.whole, reading)
   const end = log.findLast(isEnding) ?? null
   const listing = ofKind(log, 'listed').at(-1) ?? null
-  const all = parts.flatMap(({ steps }) => steps)
+  const all = lanesOf({ parts, whole }).flatMap(({ steps }) => steps)
   return {
     file,
     log,
     parts,
+    whole,
     listing,
     ending: end && { outcome: end.kind, entry: end },
-    stage: stageOf(parts, end !== null, listing !== null),
+    stage: stageOf(parts, whole, end !== null, listing !== null),
     minutesDone:
       [...states.values()].reduce((sum, { minutes }) => sum + minutes, 0) +
       ofKind(log, 'split').reduce((sum, { detail }) => sum + detail.sign * detail.minutes, 0),
@@ -234,15 +236,4 @@ function read(file: PieceFile, log: Entry[], labour: Labour, { climate, nowMs, m
       .filter(({ state }) => isAhead(state))
       .reduce((sum, { step, state }) => sum + Math.max(0, step.minutes - state.minutes), 0),
   }
-}
-
-function stageOf(parts: readonly PartJourney[], ended: boolean, listed: boolean): StageCode {
-  if (ended) return 'ended'
-  if (listed) return 'listed'
-  const planned = parts.filter(({ part }) => part.plan !== null)
-  if (planned.length > 0 && parts.every(({ finishedAt }) => finishedAt !== null)) {
-    return parts.some(({ use }) => use !== null && use.phase === 'shut') ? 'resting' : 'ready'
-  }
-  const begun = parts.some(({ steps, part }) => part.earlier.length > 0 || steps.some(({ state }) => state.status !== 'waiting'))
-  return begun ? 'under-way' : 'just-in'
 }

@@ -40,7 +40,7 @@ export function judgedOf(journey: PartJourney): Judged {
   const { part, steps, done, next, air, method } = journey
   const { plan } = part
   const trouble = next && air && isWaterBorne(next) ? airTrouble(air) : null
-  if (!plan) return { behind: [], next: [], ahead: [], air: trouble }
+  if (!plan || plan.care) return { behind: [], next: [], ahead: [], air: trouble }
   const behind = done.map(({ step, state }) => asLogged(step, state))
   const ahead = steps.filter(({ state }) => ['waiting', 'running', 'paused'].includes(state.status)).map(({ step }) => step)
   const found = checkStack({

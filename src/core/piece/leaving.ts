@@ -5,6 +5,7 @@ import { checkStack } from '@/core/stack/checkStack'
 import type { ConflictCode } from '@/core/stack/rules'
 import { factsOf } from './facts'
 import type { Journey, PartJourney } from './journey'
+import { lanesOf } from './lanes'
 import { snagsOf } from './snags'
 
 export const concernCodes = [
@@ -39,13 +40,14 @@ function ofPart(journey: PartJourney): Omit<Concern, 'part'>[] {
   const { part, steps, done, running, window, checks } = journey
   const { plan } = part
   const ahead = steps.filter(({ state }) => isAhead(state)).length
-  const stack = plan
-    ? checkStack({
-        part: factsOf(part),
-        wish: { ...plan, seal: plan.seal ?? undefined },
-        acts: done.map(({ step }) => step),
-      })
-    : []
+  const stack =
+    plan && !plan.care
+      ? checkStack({
+          part: factsOf(part),
+          wish: { ...plan, seal: plan.seal ?? undefined },
+          acts: done.map(({ step }) => step),
+        })
+      : []
   const found = new Set(stack.flatMap(({ code }) => ofStack[code] ?? []))
   const wet = window?.phase === 'shut' && getOperation(window.after.operation).layer !== undefined
   const all: [ConcernCode, number][] = [
@@ -62,11 +64,11 @@ function ofPart(journey: PartJourney): Omit<Concern, 'part'>[] {
 
 /** Everything that is not done, part by part; one line where nothing was done at all. */
 export function concernsOf(journey: Journey): Concern[] {
-  const worked = journey.parts.some(({ done, running }) => done.length > 0 || running !== null)
+  const worked = lanesOf(journey).some(({ done, running }) => done.length > 0 || running !== null)
   if (!worked) return [{ code: 'nothing-done', part: null, count: 1 }]
   const open = snagsOf(journey).filter(({ ahead, steps, entry }) => ahead > 0 || (steps === 0 && entry.severity === 'grave'))
   return [
-    ...journey.parts.flatMap((each) => ofPart(each).map((concern) => ({ ...concern, part: each.part.name }))),
+    ...lanesOf(journey).flatMap((each) => ofPart(each).map((concern) => ({ ...concern, part: each.part.name }))),
     ...(open.length > 0 ? [{ code: 'snags-open' as const, part: null, count: open.length }] : []),
   ]
 }

@@ -1,5 +1,6 @@
 /** A piece with its parts, plans and log, as the core reads it. Lengths in mm, money in minor units; pure types. */
 import type { FamilyCode } from '@/core/craft/families'
+import type { Counted } from '@/core/craft/job'
 import type { LeadFinding } from '@/core/craft/lead'
 import type { LookCode } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
@@ -47,8 +48,13 @@ export interface PlanStep extends PlannedStep {
   /** the snag that this step mends */
   mends?: string | null
 }
+/** A part that is not painted, or the work around the paint: what is done instead of a finish. */
+export const careCodes = ['untouched', 'cleaned', 'waxed', 'job'] as const
+export type CareCode = (typeof careCodes)[number]
 export interface Plan {
   id: PlanId
+  /** no finish is laid: look and paint say nothing then */
+  care?: CareCode | undefined
   look: LookCode
   with: LookCode[]
   paint: FamilyCode
@@ -100,6 +106,10 @@ export interface PieceFile {
   parts: Part[]
   /** parts that were taken out: the log still speaks of them */
   takenOut: Part[]
+  /** the work around the paint; null until it is planned */
+  whole: Part | null
+  /** what was counted on it */
+  counted: Counted
   log: Entry[]
   photos: Photo[]
 }

@@ -95,7 +95,7 @@ export function sectionOf({ part, steps, done, window }: Standing): CrossSection
       ...(step.where && { where: step.where }),
     })
   }
-  const wear = part.plan ? wearOf(part.plan) : 'none'
+  const wear = part.plan && !part.plan.care ? wearOf(part.plan) : 'none'
   const worn = doneCodes.some((code) => getOperation(code).wears) || wear === 'grain'
   const { tone, words } = getSubstrate(part.substrate)
   return { substrate: { tone, words, wood: getSubstrate(part.substrate).wood }, layers, wear: worn ? wear : 'none' }

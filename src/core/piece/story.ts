@@ -3,6 +3,7 @@ import { type Entry, type EntryKind, ofKind } from '@/core/log/entry'
 import type { Day } from '@/core/measure/named'
 import { dayOf } from '@/core/measure/time'
 import { type ReadingContext, readPiece } from './journey'
+import { lanesOf } from './lanes'
 import type { PieceFile } from './piece'
 import { type CrossSection, sectionAsOf } from './section'
 
@@ -57,7 +58,7 @@ export function storyOf(file: PieceFile, around: ReadingContext, zone: string, f
     return { entry, section: changed ? section : null }
   })
   const minutesOn = new Map<string, number>()
-  for (const { state } of whole.parts.flatMap(({ done }) => done)) {
+  for (const { state } of lanesOf(whole).flatMap(({ done }) => done)) {
     const day = dayOf(state.endedAt, zone)
     minutesOn.set(day, (minutesOn.get(day) ?? 0) + state.minutes)
   }

@@ -205,7 +205,7 @@ function askedBy(
 }
 
 /** Cleaned as the house cleans. */
-function inHouse(step: RemedyStep, { cleaner }: HouseMethod): RemedyStep {
+export function inHouse(step: RemedyStep, { cleaner }: HouseMethod): RemedyStep {
   if (step.operation !== 'clean' || step.family) return step
   return cleaner === 'spirits' ? { operation: 'wipe-spirits', reason: 'grease-defeats-paint' } : { ...step, family: cleaner }
 }

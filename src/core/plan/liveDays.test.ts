@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import type { PlannedStep } from '@/core/finish/step'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { step as timedStep, wait } from '@/core/testing/timed'
-import { layOut, type TimedPart, type Wait } from './timeline'
+import type { TimedPart } from './lane'
+import { layOut, type Wait } from './timeline'
 
 const step = (operation: PlannedStep['operation'], minutes: number, opens = 0, closes?: number) =>
   timedStep(operation, minutes, wait(opens, closes))

@@ -1,7 +1,8 @@
 /** Steps of several parts that are worked in one go. Pure. */
 import type { PlannedStep } from '@/core/finish/step'
 import type { PartId } from '@/core/measure/named'
-import { alike, type Slotted, type TimedPart } from './timeline'
+import type { TimedPart } from './lane'
+import { alike, type Slotted } from './timeline'
 
 /** Alike steps of several parts worked in one go: one set-up, one mix, one clean-up. */
 export interface SharedWork {

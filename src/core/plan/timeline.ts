@@ -4,13 +4,14 @@
  * and deterministic.
  */
 import { getOperation } from '@/core/craft/operations'
-import { type PartKind, undersideFirst } from '@/core/craft/parts'
+import { undersideFirst } from '@/core/craft/parts'
 import type { StepWindow } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Film } from '@/core/measure/film'
 import type { PartId } from '@/core/measure/named'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
+import { isHeld, isOpen, type Lane, leftOf, passOn, soonest, stepOf, type TimedPart } from './lane'
 
 export interface Slotted {
   partId: PartId
@@ -34,20 +35,6 @@ export interface Timeline {
   /** days from the first to the last, both counted */
   days: number
   awkward: number
-}
-export interface TimedPart {
-  id: PartId
-  /** says which of two parts that could begin is turned up first */
-  kind?: PartKind | undefined
-  steps: readonly PlannedStep[]
-  /** when its first step may be done; at once unless given, never where it is infinite */
-  readyAt?: number
-  /** when the window that its first step stands in closes; it does not unless given */
-  closesAt?: number
-  /** that window has closed already */
-  missed?: boolean
-  /** minutes that its first step has been worked: it runs */
-  worked?: number
 }
 /** What must pass after a step, in minutes: the next may begin then, and must before. */
 export interface Wait {
@@ -102,13 +89,6 @@ function holds(steps: readonly PlannedStep[], index: number, start: number, days
   return begin <= end + closes && holds(steps, index + 1, begin, days)
 }
 
-interface Lane extends TimedPart {
-  next: number
-  readyAt: number
-  /** when the window it stands in closes */
-  closesAt: number
-}
-
 /** Whether two steps share one set-up, one mix, one clean-up. */
 export const alike = (one: PlannedStep | undefined, other: PlannedStep) =>
   one !== undefined &&
@@ -158,6 +138,7 @@ export function layOut(
     lane.next += 1
     lane.readyAt = now + waitAfter(step).opens
     lane.closesAt = now + waitAfter(step).closes
+    passOn(lane, lanes, now)
     if (kept === lane) kept = null
     if (waitAfter(step).closes <= nearMinutes && lane.next < lane.steps.length) kept = lane
   }
@@ -167,7 +148,7 @@ export function layOut(
       lay(lane, { start: now, minutes: stepOf(lane).minutes, saved: 0, awkward: false })
   kept = soonest(lanes.filter((lane) => isOpen(lane) && lane.closesAt - now <= nearMinutes))
   for (;;) {
-    const open = lanes.filter(isOpen)
+    const open = lanes.filter((lane) => isOpen(lane) && !isHeld(lane, lanes))
     if (open.length === 0) break
     const keptStart: number = kept ? fitInto(Math.max(now, kept.readyAt), stepOf(kept).minutes, days) : Infinity
     const offers = open.map((lane) => offer(lane, now, before, days)).sort(byWorth(days))
@@ -204,23 +185,6 @@ interface Offer {
   saved: number
   awkward: boolean
 }
-/** Whether it has a step that will be ready. */
-const isOpen = ({ next, steps, readyAt }: Lane): boolean => next < steps.length && readyAt < Infinity
-const stepOf = (lane: Lane): PlannedStep => {
-  const step = lane.steps[lane.next]
-  if (!step) throw new Error(`no step ${lane.next} in part ${lane.id}`)
-  return step
-}
-
-/** The steps of a part whose first runs: so much of that is left. */
-function leftOf(steps: readonly PlannedStep[], worked: number): PlannedStep[] {
-  const [first, ...rest] = steps
-  return first ? [{ ...first, minutes: Math.max(1, Math.round(first.minutes - worked)) }, ...rest] : []
-}
-
-/** The lane whose window closes first. */
-const soonest = (lanes: readonly Lane[]): Lane | null => [...lanes].sort((a, b) => a.closesAt - b.closesAt)[0] ?? null
-
 function offer(lane: Lane, now: number, before: PlannedStep | undefined, days: Days): Offer {
   const step = stepOf(lane)
   const at = Math.max(now, lane.readyAt)

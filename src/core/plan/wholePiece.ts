@@ -1,7 +1,8 @@
 /** What one part's way does to the whole piece: its hours and days with it, and how many more than before. Pure. */
 import type { PlannedStep } from '@/core/finish/step'
 import type { WorkingHours } from '@/core/measure/workingHours'
-import { layOut, type TimedPart } from './timeline'
+import type { TimedPart } from './lane'
+import { layOut } from './timeline'
 
 export interface WholePiece {
   /** attended, alike work in one go */

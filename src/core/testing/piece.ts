@@ -105,6 +105,8 @@ export function fileWith(parts: Part[], log: Entry[], over: Partial<PieceFile['p
     },
     parts,
     takenOut: [],
+    whole: null,
+    counted: {},
     log,
     photos: [],
   }

@@ -14,6 +14,7 @@ import type {
   StudioText,
 } from '@/core/input/house'
 import type { Answer } from '@/core/input/issues'
+import type { CareText, JobText } from '@/core/input/job'
 import type {
   AddPartText,
   AmendText,
@@ -44,6 +45,8 @@ export interface Actions {
   keepFindings: Ask<FindingText>
   keepRecipe: Ask<RecipeText>
   planPart: Ask<PlanText>
+  planJob: Ask<JobText>
+  planCare: Ask<CareText>
   listForSale: Ask<ListingText>
   endPiece: Ask<EndingText>
   changeStudio: Ask<StudioText>

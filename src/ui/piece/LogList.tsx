@@ -7,6 +7,7 @@ import { historyOf } from '@/core/log/effectiveLog'
 import type { Entry } from '@/core/log/entry'
 import type { Instant, StepId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
+import { lanesOf } from '@/core/piece/lanes'
 import { stepTitle } from '@/words/craft'
 import { entrySentence } from '@/words/log'
 import { entryWords } from '@/words/piece'
@@ -71,10 +72,13 @@ export function LogLine({
 
 /** Minutes that went into a step, as they were reckoned. */
 const workedOn = (journey: Journey, stepId: StepId | null): number | null =>
-  journey.parts.flatMap(({ done }) => done).find(({ step }) => step.id === stepId)?.state.minutes ?? null
+  lanesOf(journey)
+    .flatMap(({ done }) => done)
+    .find(({ step }) => step.id === stepId)?.state.minutes ?? null
 
 function findStep(journey: Journey, stepId: StepId) {
-  for (const part of [...journey.file.parts, ...journey.file.takenOut]) {
+  const { parts, takenOut, whole } = journey.file
+  for (const part of [...parts, ...takenOut, ...(whole ? [whole] : [])]) {
     const step = part.plan?.steps.find(({ id }) => id === stepId) ?? part.earlier.find(({ id }) => id === stepId)
     if (step) return { step, part }
   }

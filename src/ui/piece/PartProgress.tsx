@@ -1,8 +1,7 @@
 /** One part on its way: the section large, the next step with its buttons, what is still ahead, what is behind folded away. */
 import Link from 'next/link'
-import { type CardContext, faceOf, loggedCoats, mayShowOn, photosOf, toStepCard } from '@/core/bench/stepCard'
+import { type CardContext, faceOf, loggedCoats, mayShowOn, photosOf } from '@/core/bench/stepCard'
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
-import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
 import { areaOfPart } from '@/core/piece/area'
@@ -10,15 +9,15 @@ import type { Journey, PartJourney } from '@/core/piece/journey'
 import { judgedOf } from '@/core/piece/judged'
 import { sectionOf } from '@/core/piece/section'
 import { Judgement } from '@/ui/bench/Judgement'
-import { StepActions } from '@/ui/bench/StepActions'
 import { Section } from '@/ui/drawing/Section'
 import { cautionWords, stepTitle, withWhat } from '@/words/craft'
+import { planWords } from '@/words/job'
 import { amountWords } from '@/words/measure'
 import { momentWords } from '@/words/time'
+import { CurrentStep } from './CurrentStep'
 import { EndConflict } from './EndConflict'
 import { MendForm } from './MendForm'
 import { type PartProps, StepsAhead, StepsBehind } from './PartSteps'
-import { PartWindow } from './PartWindow'
 import { SnagList } from './SnagList'
 
 export function PartProgress(props: PartProps) {
@@ -59,10 +58,10 @@ export function PartProgress(props: PartProps) {
                 {cautionWords[code]}
               </p>
             ))}
-            <Current {...{ journey, part, around }} />
+            <CurrentStep {...{ journey, part, around }} />
           </div>
         )}
-        {here && facts.plan && part.done.length > 0 && <MendForm on={snagOn(journey, part)} />}
+        {here && facts.plan && !facts.plan.care && part.done.length > 0 && <MendForm on={snagOn(journey, part)} />}
         <SnagList journey={journey} part={part} house={house} nowMs={nowMs} />
         <StepsAhead part={part} house={house} />
         {part.done.map(
@@ -102,7 +101,7 @@ function PartHead({ journey, part: { part } }: Pick<PartProps, 'journey' | 'part
           </p>
         )}
       </div>
-      {part.plan && <p className="text-soft">{getLook(part.plan.look).words}</p>}
+      {part.plan && <p className="text-soft">{planWords(part.plan)}</p>}
       {!part.plan && !journey.ending && (
         <Link href={to('plan')} className="press press-now mt-3">
           Choose a finish
@@ -131,19 +130,6 @@ function Finished({ part, house, nowMs }: Pick<PartProps, 'part' | 'house' | 'no
         </dd>
       </div>
     </dl>
-  )
-}
-
-/** The step at hand: its window, and its buttons. */
-function Current({ journey, part, around }: Pick<PartProps, 'journey' | 'part'> & { around: CardContext }) {
-  const step = part.running?.step ?? part.next
-  if (!step) return null
-  const card = toStepCard(journey, part, step, around)
-  return (
-    <>
-      <PartWindow window={card.startedAt ? null : card.window} />
-      <StepActions key={step.id} card={card} />
-    </>
   )
 }
 

@@ -4,6 +4,7 @@ import type { House } from '@/core/input/fields'
 import { outcomes } from '@/core/log/entry'
 import { dayOf } from '@/core/measure/time'
 import type { Journey } from '@/core/piece/journey'
+import { heldBy, lanesOf } from '@/core/piece/lanes'
 import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
 import { Picture } from '@/ui/photo/Picture'
@@ -38,15 +39,17 @@ export function StageLine({ stage }: { stage: Journey['stage'] }) {
 }
 
 /** The next thing in words: what waits, what dries, what is to decide. */
-export function nextWords({ parts, stage, ending }: Journey, house: House, nowMs: number): string {
+export function nextWords(journey: Journey, house: House, nowMs: number): string {
+  const { parts, stage, ending } = journey
   if (ending) return `${capital(outcomes[ending.outcome])} ${momentWords(ending.entry.at, house, nowMs)}`
-  const running = parts.find((part) => part.running)
+  const lanes = lanesOf(journey).filter((lane) => heldBy(journey, lane) === null)
+  const running = lanes.find((part) => part.running)
   if (running?.running) return `${stepTitle(running.running.step)}: running`
   if (parts.some(({ part }) => part.plan === null)) return 'Choose a finish'
-  const ready = parts.find(({ next, window }) => next && (!window || window.phase !== 'shut'))
+  const ready = lanes.find(({ next, window }) => next && (!window || window.phase !== 'shut'))
   if (ready?.next)
     return `${stepTitle(ready.next)}${ready.window ? `, ${windowWords({ ...ready.window.times, segments: ready.window.segments }, house, nowMs)}` : ''}`
-  const drying = parts
+  const drying = lanes
     .filter(({ next }) => next)
     .sort((a, b) => (a.window?.times.opens ?? '').localeCompare(b.window?.times.opens ?? ''))[0]
   if (drying?.next && drying.window)

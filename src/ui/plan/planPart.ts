@@ -2,7 +2,7 @@
 import type { HouseMethod } from '@/core/craft/method'
 import type { PieceId } from '@/core/measure/named'
 import type { Part, Plan, PlanStep } from '@/core/piece/piece'
-import type { TimedPart } from '@/core/plan/timeline'
+import type { TimedPart } from '@/core/plan/lane'
 
 export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
   pieceId: PieceId

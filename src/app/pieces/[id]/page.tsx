@@ -13,6 +13,7 @@ import { AddToLog } from '@/ui/piece/AddToLog'
 import { LogList } from '@/ui/piece/LogList'
 import { PartProgress } from '@/ui/piece/PartProgress'
 import { nextWords, StageLine } from '@/ui/piece/PieceRow'
+import { isFirst, WholeProgress } from '@/ui/piece/WholeProgress'
 import { stageWords } from '@/words/piece'
 import { dateWords, dayDateWords, hoursWords } from '@/words/time'
 
@@ -30,6 +31,7 @@ export default async function PiecePage({ params }: Params) {
   const { studio, journey, channels, air, nowMs } = view
   const stock = await loadStock(view)
   const { piece, photos } = journey.file
+  const wholeProps = { journey, stock, house: studio, nowMs }
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
   return (
@@ -37,9 +39,11 @@ export default async function PiecePage({ params }: Params) {
       <Head view={view} />
       <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]">
         <div className="space-y-6">
+          {isFirst(journey) && <WholeProgress {...wholeProps} />}
           {journey.parts.map((part) => (
             <PartProgress key={part.part.id} journey={journey} part={part} stock={stock} house={studio} nowMs={nowMs} />
           ))}
+          {!isFirst(journey) && <WholeProgress {...wholeProps} />}
           {journey.file.takenOut.length > 0 && (
             <p className="border-t border-line pt-3 text-soft">
               Taken out:{' '}

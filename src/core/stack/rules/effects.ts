@@ -13,10 +13,8 @@ function goesOn({ ahead, on }: Meeting): boolean {
   const next = ahead().find((act) => isCoat(act) || act.operation === 'tape')
   return next?.operation === 'coat' && next.colour?.hex === lastPaint(on)?.act.colour?.hex
 }
-const untilPulled = (m: Meeting) => {
-  const ahead = m.ahead()
-  return ahead.slice(0, ahead.findIndex(({ operation }) => operation === 'pull-tape') + 1)
-}
+/** A pattern in the colour of its ground outlines nothing, however it is laid. */
+const inOneColour = ({ touches }: Meeting) => new Set(touches.flatMap(({ colour }) => colour?.hex ?? [])).size < 2
 const cracks = ['clay', 'chalk-style', 'chalk-mineral', 'latex', 'home-chalky']
 
 const coversCrackle = (m: Meeting) =>
@@ -205,7 +203,7 @@ export const effectRules = {
         (isCoat(m.act) &&
           m.on.taped === 'on' &&
           m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex &&
-          untilPulled(m).some(isCoat))),
+          !inOneColour(m))),
   },
   'tape-pulled-early': {
     severity: 'caution',

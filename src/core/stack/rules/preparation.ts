@@ -156,8 +156,8 @@ export const preparationRules = {
     meets: (m) =>
       kindOf(m.part) === 'slick' &&
       !m.on.primed.grip &&
-      // one that blocks grips laminate as well, scuffed
-      !(m.on.primed.bleed && m.part.substrate !== 'glass') &&
+      // one that blocks grips laminate as well, scuffed; it keeps no metal from rusting
+      !(m.on.primed.bleed && m.part.substrate !== 'glass' && !isBareMetal(m.part)) &&
       firstPaint(m),
   },
   'lead-uncovered': {

@@ -1,18 +1,19 @@
 /** The record of a piece, composed for paper: what it is, its layers bottom up, what was done, its care. */
 import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
-import { getLook } from '@/core/craft/looks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
 import type { Instant } from '@/core/measure/named'
 import type { Measuring } from '@/core/measure/units'
 import { areaOfPart } from '@/core/piece/area'
 import type { PartJourney } from '@/core/piece/journey'
+import { lanesOf } from '@/core/piece/lanes'
 import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
 import { Picture } from '@/ui/photo/Picture'
 import { PrintButton } from '@/ui/piece/PrintButton'
 import { stepTitle, withWhat } from '@/words/craft'
+import { planWords } from '@/words/job'
 import { laidWords } from '@/words/stock'
 import { dateWords, spanWords } from '@/words/time'
 
@@ -25,7 +26,8 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
     (photo) => photo !== undefined,
   )
   const date = (instant: Instant) => dateWords(instant, studio)
-  const uses = journey.parts.map(({ use }) => use?.times.opens ?? null)
+  // what stays as it is has no date of its own
+  const uses = journey.parts.flatMap(({ use, finishedAt }) => (finishedAt && !use ? [] : [use?.times.opens ?? null]))
   const usable = uses.every((at) => at !== null) ? uses.sort().at(-1) : undefined
   return (
     <article className="mx-auto max-w-[52rem] pt-6">
@@ -60,7 +62,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
           ))}
         </div>
       )}
-      {journey.parts.map((part) => (
+      {lanesOf(journey).map((part) => (
         <PartRecord key={part.part.id} part={part} house={studio} date={date} />
       ))}
       <footer className="mt-8 break-inside-avoid border-t-2 border-ink pt-4 font-serif text-lg">
@@ -97,7 +99,7 @@ function PartRecord({ part, house, date }: { part: PartJourney; house: Measuring
       </div>
       <div className="min-w-0">
         <h2 className="title text-3xl">{facts.name}</h2>
-        {facts.plan && <p className="font-serif text-lg">{getLook(facts.plan.look).words}</p>}
+        {facts.plan && <p className="font-serif text-lg">{planWords(facts.plan)}</p>}
         <table className="mt-2 w-full">
           <thead>
             <tr className="border-b border-ink text-left text-sm">

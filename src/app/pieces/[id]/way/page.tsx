@@ -11,6 +11,7 @@ import { dayAfter, dayOf } from '@/core/measure/time'
 import type { Measuring } from '@/core/measure/units'
 import { daysAhead } from '@/core/piece/daysAhead'
 import type { Journey, PartJourney } from '@/core/piece/journey'
+import { lanesOf } from '@/core/piece/lanes'
 import type { PlanStep } from '@/core/piece/piece'
 import { type Amount, sumAmounts } from '@/core/plan/amounts'
 import { remedyOf } from '@/core/plan/missed'
@@ -38,7 +39,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
     air: reckonedIn,
     learned: around.learned ?? {},
   })
-  const standing = new Map(journey.parts.map((part, k) => [part.part.id, { part, ahead: parts[k] }]))
+  const standing = new Map(lanesOf(journey).map((part, k) => [part.part.id, { part, ahead: parts[k] }]))
   const nameOf = (id: PartId) => standing.get(id)?.part.part.name
   const byDay = [...new Set(slots.map(({ start }) => Math.floor(start / 1440)))].map((index) => ({
     index,

@@ -6,9 +6,13 @@ import { readStudio } from '@/app/_server/session'
 import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
 import { areaOfPart } from '@/core/piece/area'
-import { aheadOn, doneOn } from '@/core/piece/facts'
+import { aroundPaint } from '@/core/piece/daysAhead'
+import { aheadOn, doneOn, factsOf } from '@/core/piece/facts'
+import { lanesOf } from '@/core/piece/lanes'
+import { careFits, careKinds, careSteps } from '@/core/plan/care'
 import { shelfOf, unitPricesOf } from '@/core/stock/product'
 import { listRecipes } from '@/db/recipe'
+import { CareChoice } from '@/ui/plan/CareChoice'
 import { PlanForm } from '@/ui/plan/PlanForm'
 
 export const metadata = { title: 'Choose a finish' }
@@ -24,9 +28,10 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
   const done = doneOn(current)
   const ahead = aheadOn(current)
   const { piece } = journey.file
-  const others = journey.parts
+  const facts = factsOf(current.part)
+  const others = lanesOf(journey)
     .filter(({ part: { id } }) => id !== wanted)
-    .map((each) => ({ id: each.part.id, kind: each.part.kind, steps: aheadOn(each) }))
+    .map((each) => ({ id: each.part.id, kind: each.part.kind, steps: aheadOn(each), ...aroundPaint(each) }))
     .filter(({ steps }) => steps.length > 0)
   return (
     <div className="pt-6">
@@ -41,8 +46,19 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
           Find out what is on it
         </Link>
       </p>
+      <CareChoice
+        pieceId={piece.id}
+        partId={part.id}
+        choices={careKinds
+          .filter((care) => careFits(care, facts))
+          .map((care) => ({
+            care,
+            minutes: careSteps(facts, care, studio.method, done).reduce((sum, { minutes }) => sum + minutes, 0),
+          }))}
+        now={plan?.care && plan.care !== 'job' ? plan.care : null}
+      />
       <PlanForm
-        part={{ ...part, pieceId: piece.id, done, ahead, others, before: plan, method: studio.method }}
+        part={{ ...part, pieceId: piece.id, done, ahead, others, before: plan?.care ? null : plan, method: studio.method }}
         recipes={await readStudio(listRecipes)}
         means={{
           shelf: shelfOf(products, lots),

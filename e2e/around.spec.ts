@@ -1,0 +1,81 @@
+/** The work around the paint: counted, planned, worked first, changed half-way; a part that stays as it is. */
+import { expect, type Page, test } from '@playwright/test'
+import { expectAxeClean } from './axe'
+import { takeIn } from './takeIn'
+
+const bare = { madeOf: 'solid wood, close-grained', onIt: 'bare' }
+const more = async (page: Page, what: string, times: number) => {
+  for (let k = 0; k < times; k += 1) await page.getByRole('button', { name: `One more: ${what}` }).click()
+}
+const minutesOf = (page: Page, what: string) => page.getByLabel(`Minutes of: ${what}`)
+
+test('what is counted is planned before the paint and after, worked, and changed half-way', async ({ page }, { project }) => {
+  const name = `Brush cupboard, ${project.name}`
+  await takeIn(page, name, bare)
+  await page.getByRole('radio', { name: 'Smooth solid' }).click()
+  await page.getByRole('button', { name: 'Take this way' }).click()
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+  await page.getByRole('link', { name: 'Count what is on it' }).click()
+
+  // nothing counted: photographs and a last look, 5 + 10 + 5
+  await expect(page.getByText('20 min around the paint')).toBeVisible()
+  await more(page, 'Fittings that come off and go back', 6)
+  await more(page, 'Old holes to fill', 4)
+  await page.getByLabel('Drawers', { exact: true }).fill('3')
+  // 6 × 2 apart, 6 × 3 together, 4 × 3 filled, 3 × 2 eased: 48 more
+  await expect(page.getByText('1 h 08 around the paint')).toBeVisible()
+  await minutesOf(page, 'Fill holes').fill('25')
+  await page.getByRole('button', { name: 'One fewer: Old holes to fill' }).click()
+  // what was set by hand stays, though a count changes
+  await expect(minutesOf(page, 'Fill holes')).toHaveValue('25')
+
+  const before = page.getByRole('region', { name: 'Before the paint' })
+  await before.getByRole('button', { name: 'Put it in' }).click()
+  await expect(before.getByText('Say what is to be done.')).toBeVisible()
+  await before.getByLabel('What is to be done').fill('Steam the dents out')
+  await before.getByRole('button', { name: 'Put it in' }).click()
+  await minutesOf(page, 'Steam the dents out').fill('20')
+  await page.getByRole('button', { name: 'Up: Steam the dents out' }).click()
+  await page.getByRole('button', { name: 'Take out: Photograph it' }).first().click()
+  await expect(before.getByRole('listitem')).toContainText(['Take apart', 'Steam the dents out', 'Fill holes'])
+  await expectAxeClean(page)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0)
+  await page.getByRole('button', { name: 'This is the work' }).click()
+
+  // it comes first, and its minutes are in what is still to come
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+  const around = page.getByRole('region', { name: 'Around the paint' })
+  await expect(around.getByRole('heading', { level: 3 })).toHaveText('Take apart, bag and number the fittings')
+  await around.getByRole('button', { name: /^Start/ }).click()
+  await around.getByRole('button', { name: /^Done/ }).click()
+  await expect(around.getByRole('heading', { level: 3 })).toHaveText('Steam the dents out')
+
+  // changed half-way: what is done is not asked for again
+  await around.getByRole('link', { name: 'Change the work' }).click()
+  await expect(minutesOf(page, 'Take apart, bag and number the fittings')).toHaveCount(0)
+  await expect(minutesOf(page, 'Steam the dents out')).toHaveValue('20')
+  await more(page, 'Loose joints', 1)
+  await page.getByRole('button', { name: 'This is the work' }).click()
+  await expect(around.getByText('Glue loose joints, clamped over night')).toBeVisible()
+  await expect(around.getByText('One step behind it')).toBeVisible()
+  await page.getByRole('link', { name: 'Its way' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Its way' })).toBeVisible()
+  // together again after the paint: the last but one, before it is looked over
+  await expect(page.getByText('Steam the dents out')).toBeVisible()
+  await expect(page.getByText('Put together again')).toBeVisible()
+})
+
+test('a part that stays as it is is cleaned and waxed, or done as it stands', async ({ page }, { project }) => {
+  const name = `Brush shelf, ${project.name}`
+  await takeIn(page, name, bare)
+  const stays = page.getByRole('region', { name: 'Or it stays as it is:' })
+  await stays.getByRole('button', { name: /^cleaned and waxed/ }).click()
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+  await expect(page.getByText('Stays as it is, cleaned and waxed')).toBeVisible()
+  await expect(page.getByRole('heading', { level: 3 }).first()).toHaveText('Clean off grease and polish')
+  await page.getByRole('link', { name: 'Change the finish' }).click()
+  await expect(stays.getByRole('button', { name: /^cleaned and waxed/ })).toHaveAttribute('aria-pressed', 'true')
+  await stays.getByRole('button', { name: 'not touched' }).click()
+  await expect(page.getByText('Stays as it is, untouched')).toBeVisible()
+  await expect(page.getByText('Ready to list', { exact: true })).toBeVisible()
+})

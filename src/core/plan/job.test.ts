@@ -1,0 +1,80 @@
+/** The work around the paint: what counts ask for, with minutes worked by hand, and how a list follows them. */
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { countCodes, type Counted } from '@/core/craft/job'
+import { type DraftStep, followCounts, jobPlanStep, keyOf, proposeJob } from './job'
+
+const chest: Counted = { fittings: 8, newFittings: 8, holes: 8, drawers: 4, joints: 2 }
+let made = 0
+const newId = () => `s${(made += 1)}`
+const draft = (counted: Counted) => followCounts([], proposeJob(counted, false), new Set(), newId)
+
+describe('what is counted asks for its work, in its order', () => {
+  test('a chest of four drawers with new handles: 2 a fitting off, 3 on, 3 a hole, 10 a joint and 5, 6 a new handle, 2 a drawer', () => {
+    expect(proposeJob(chest, false).map(({ operation, side, minutes }) => [operation, side, minutes])).toEqual([
+      ['photograph', 'before', 5],
+      ['take-apart', 'before', 16],
+      ['glue', 'before', 25],
+      ['fill', 'before', 24],
+      ['ease', 'after', 8],
+      ['hardware', 'after', 48],
+      ['reassemble', 'after', 24],
+      ['inspect', 'after', 10],
+      ['photograph', 'after', 5],
+    ])
+  })
+  test('nothing counted is photographed and looked over; what somebody waits for is delivered', () => {
+    expect(proposeJob({}, true).map(({ operation }) => operation)).toEqual(['photograph', 'inspect', 'photograph', 'deliver'])
+  })
+  test('glue has its night, filler its hours; a blade says so, and lead where lead may be', () => {
+    const [, , glue, fill] = proposeJob(chest, false).map((step) => jobPlanStep(step, false))
+    expect(glue?.window).toMatchObject({ clock: 'reaction', opens: [720, 720] })
+    expect(fill?.window?.opens).toEqual([30, 120])
+    const cut = { operation: 'cut-down', side: 'before', words: null, minutes: 32 } as const
+    expect([jobPlanStep(cut, false).cautions, jobPlanStep(cut, true).cautions]).toEqual([
+      ['blade', 'dust'],
+      ['lead', 'blade', 'dust'],
+    ])
+  })
+})
+
+describe('a list follows its counts', () => {
+  test('more holes more minutes; none, no filling; what was changed by hand stays', () => {
+    const first = draft(chest)
+    const more = followCounts(first, proposeJob({ ...chest, holes: 10 }, false), new Set(), newId)
+    expect(more.find(({ operation }) => operation === 'fill')?.minutes).toBe(30)
+    const own = more.map((step): DraftStep => (step.operation === 'fill' ? { ...step, minutes: 50, own: true } : step))
+    const none = followCounts(own, proposeJob({ ...chest, holes: 0 }, false), new Set(), newId)
+    expect(none.find(({ operation }) => operation === 'fill')?.minutes).toBe(50)
+    expect(followCounts(more, proposeJob({ ...chest, holes: 0 }, false), new Set(), newId).map(keyOf)).not.toContain(
+      'fill before',
+    )
+  })
+  test('what was taken out does not come back, what the painter put in stays where it is', () => {
+    const own: DraftStep = { id: 'o', operation: 'own', side: 'before', words: 'Steam the dents', minutes: 20, own: true }
+    const with_ = draft(chest).toSpliced(2, 0, own)
+    const next = followCounts(with_, proposeJob({ ...chest, panes: 2 }, false), new Set(['fill before']), newId)
+    expect(next.map(keyOf).slice(0, 5)).toEqual([
+      'photograph before',
+      'take-apart before',
+      'own before',
+      'glue before',
+      'mask before',
+    ])
+  })
+  test('in any order of counting the same counts give the same work', () => {
+    const count = fc.dictionary(fc.constantFrom(...countCodes), fc.integer({ min: 0, max: 9 }), {
+      maxKeys: 8,
+    }) as fc.Arbitrary<Counted>
+    fc.assert(
+      fc.property(fc.array(count, { minLength: 1, maxLength: 6 }), fc.boolean(), (counts, commission) => {
+        const last = counts.at(-1) ?? {}
+        const followed = counts.reduce<DraftStep[]>(
+          (steps, each) => followCounts(steps, proposeJob(each, commission), new Set(), newId),
+          [],
+        )
+        expect(followed.map(({ id: _, own: __, ...step }) => step)).toEqual(proposeJob(last, commission))
+      }),
+    )
+  })
+})
