@@ -1,5 +1,5 @@
 /** The work around the paint: counted, planned, worked first, changed half-way; a part that stays as it is. */
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Locator, type Page, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 import { takeIn } from './takeIn'
 
@@ -78,4 +78,34 @@ test('a part that stays as it is is cleaned and waxed, or done as it stands', as
   await stays.getByRole('button', { name: 'not touched' }).click()
   await expect(page.getByText('Stays as it is, untouched')).toBeVisible()
   await expect(page.getByText('Ready to list', { exact: true })).toBeVisible()
+})
+
+test('a chest with everything counted is taken in by one template and a few taps, its work planned with it', async ({ page }, {
+  project,
+}) => {
+  const name = `Loft chest, ${project.name}`
+  const began = Date.now()
+  let taps = 0
+  const tap = async (what: Locator) => {
+    taps += 1
+    await what.click()
+  }
+  await page.goto('/pieces/new')
+  await tap(page.getByLabel('What it is'))
+  await page.keyboard.type(name)
+  await tap(page.getByRole('button', { name: 'chest of drawers' }))
+  // eight fittings and four drawers come with the template
+  await expect(page.getByLabel('Drawers', { exact: true })).toHaveValue('4')
+  await tap(page.getByLabel('Old holes to fill', { exact: true }))
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type('8')
+  await tap(page.getByRole('button', { name: 'One more: Loose joints' }))
+  await tap(page.getByRole('button', { name: 'Take it in' }))
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+  // by script; a hand has its sixty seconds
+  expect([taps <= 15, Date.now() - began < 60_000]).toEqual([true, true])
+  const around = page.getByRole('region', { name: 'Around the paint' })
+  await expect(around.getByRole('heading', { level: 3 })).toHaveText('Photograph it')
+  await expect(around.getByRole('listitem').filter({ hasText: 'Fill holes' })).toContainText('24 min')
+  await expect(around.getByRole('listitem').filter({ hasText: 'Glue loose joints' })).toContainText('15 min')
 })

@@ -2,6 +2,8 @@
 import type { EntryKind } from '@/core/log/entry'
 import type { StageCode } from '@/core/piece/lanes'
 import type { LedgerKind } from '@/core/piece/ledger'
+import type { Snag } from '@/core/piece/snags'
+import { spanWords } from './time'
 
 export const stageWords: Record<StageCode, string> = {
   'just-in': 'just in',
@@ -48,4 +50,11 @@ export const ledgerWords: Record<LedgerKind, string> = {
   overhead: 'Overhead',
   delivery: 'Delivery',
   other: 'Other',
+}
+
+/** What mending still asks for: work, and time to dry; null where nothing of it is ahead. */
+export function toMendWords({ ahead, workAhead, dryAhead }: Pick<Snag, 'ahead' | 'workAhead' | 'dryAhead'>): string | null {
+  if (ahead === 0) return null
+  const steps = ahead === 1 ? 'one step' : `${ahead} steps`
+  return `${steps} to mend it: ${spanWords(workAhead)} of work${dryAhead > 0 ? `, ${spanWords(dryAhead)} to dry` : ''}`
 }

@@ -1,5 +1,6 @@
 'use server'
 /** The work around the paint of a piece, and parts that stay as they are. */
+import { plainPlan } from '@/app/_server/around'
 import { Refused, writeOnce } from '@/app/_server/write'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { Answer } from '@/core/input/issues'
@@ -7,25 +8,11 @@ import { careInput, type CareText, jobInput, type JobText } from '@/core/input/j
 import type { Instant } from '@/core/measure/named'
 import { doneOn, factsOf } from '@/core/piece/facts'
 import { type Journey, readPiece } from '@/core/piece/journey'
-import type { CareCode, Plan } from '@/core/piece/piece'
 import { careFits, careSteps } from '@/core/plan/care'
 import { jobPlanStep } from '@/core/plan/job'
 import { findPieceFile } from '@/db/piece'
 import { addPlan, countPiece, takePieceInHand, wholeOf } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
-
-/** A plan that lays no finish. */
-const plain = (id: string, care: CareCode, madeAt: Instant): Omit<Plan, 'steps'> => ({
-  id,
-  care,
-  look: 'smooth-solid',
-  with: [],
-  paint: 'clay',
-  colours: {},
-  seal: null,
-  departures: {},
-  madeAt,
-})
 
 async function readIn(client: Client, pieceId: string, at: Instant): Promise<Journey> {
   // who plans at the same moment waits
@@ -47,7 +34,7 @@ export async function planJob(typed: JobText): Promise<Answer> {
       await countPiece(client, pieceId, counted)
       const lane = await wholeOf(client, studio.id, pieceId, wholeId)
       await addPlan(client, studio.id, lane, {
-        ...plain(planId, 'job', at),
+        ...plainPlan(planId, 'job', at),
         // before the paint before after it, whatever the order they were sent in
         steps: [...steps]
           .sort((a, b) => Number(a.side === 'after') - Number(b.side === 'after'))
@@ -73,7 +60,7 @@ export async function planCare(typed: CareText): Promise<Answer> {
       const steps = careSteps(facts, care, studio.method, doneOn(current))
       if (stepIds.length < steps.length) throw new Refused('not-whole')
       await addPlan(client, studio.id, partId, {
-        ...plain(planId, care, at),
+        ...plainPlan(planId, care, at),
         steps: steps.map((step, position) => ({ ...step, id: stepIds[position] as string, position })),
       })
     },

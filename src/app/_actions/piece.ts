@@ -1,5 +1,6 @@
 'use server'
 /** Taking a piece in, planning its parts, changing its facts. */
+import { planCounted } from '@/app/_server/around'
 import { momentOf } from '@/app/_server/moment'
 import { store } from '@/app/_server/store'
 import { Refused, writeOnce } from '@/app/_server/write'
@@ -35,10 +36,11 @@ export async function takeIn(typed: IntakeText): Promise<Answer> {
     typed,
     ({ id }) => id,
     async (client, studio, entered) => {
-      const { id, boughtEntryId, fetchingEntryId, takenInOn, bought, fetching, parts, ...facts } = entered
+      const { id, boughtEntryId, fetchingEntryId, takenInOn, bought, fetching, parts, counted, ...facts } = entered
       const takenInAt = momentOf(takenInOn, studio.zone)
       await addPiece(client, studio.id, { id, takenInAt, ...facts })
       await addParts(client, studio.id, id, 0, parts)
+      await planCounted(client, studio.id, { pieceId: id, at: takenInAt, counted, commission: facts.client !== null, parts })
       const costs = [
         { id: boughtEntryId, costKind: 'bought', money: bought },
         { id: fetchingEntryId, costKind: 'fetching', money: fetching },

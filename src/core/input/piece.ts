@@ -25,6 +25,7 @@ import {
   optionalWords,
   words,
 } from './fields'
+import { counted } from './job'
 import { surface, wholeCount } from './surface'
 import { colour, touches } from './touch'
 
@@ -70,6 +71,8 @@ export const intakeInput = (house: House) =>
     fetching: money(house),
     ...facts(house),
     parts: z.array(partInput(house)).min(1, 'A piece has at least one part.').max(30),
+    /** for the work around its paint; nothing counted, nothing planned */
+    counted: counted.default({}),
   })
 export type IntakeText = z.input<ReturnType<typeof intakeInput>>
 

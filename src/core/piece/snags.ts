@@ -2,8 +2,9 @@
 import { type Entry, type EntryOf, ofKind } from '@/core/log/entry'
 import { isAhead, stateOf, type StepState, stepStates } from '@/core/log/stepStates'
 import type { StepId } from '@/core/measure/named'
+import { waitOf } from '@/core/plan/timeline'
 import type { Journey } from './journey'
-import type { Part } from './piece'
+import type { Part, PlanStep } from './piece'
 
 export interface Snag {
   entry: EntryOf<'snag'>
@@ -12,8 +13,10 @@ export interface Snag {
   minutes: number
   /** coats laid in mending it, minor units */
   money: number
-  /** steps of its mending still to come */
+  /** steps of its mending still to come; minutes of work in them, and minutes that they dry, by the label */
   ahead: number
+  workAhead: number
+  dryAhead: number
   /** steps that were planned to mend it */
   steps: number
 }
@@ -31,10 +34,16 @@ export function snagsOf(journey: Journey): Snag[] {
       part: journey.file.parts.find(({ id }) => id === entry.partId) ?? null,
       ...costOf(mending.map(({ state }) => state)),
       steps: mending.length,
-      ahead: mending.filter(({ state }) => isAhead(state)).length,
+      ...stillToCome(mending.filter(({ state }) => isAhead(state))),
     }
   })
 }
+
+const stillToCome = (mending: readonly { step: PlanStep }[]): Pick<Snag, 'ahead' | 'workAhead' | 'dryAhead'> => ({
+  ahead: mending.length,
+  workAhead: mending.reduce((sum, { step }) => sum + step.minutes, 0),
+  dryAhead: mending.reduce((sum, { step }) => sum + waitOf(step.window, step.film).opens, 0),
+})
 
 const costOf = (mending: readonly StepState[]): Pick<Snag, 'minutes' | 'money'> => ({
   minutes: mending.reduce((sum, { minutes }) => sum + minutes, 0),

@@ -12,6 +12,7 @@ import { useActions } from '@/ui/form/actions'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { Counts } from '@/ui/job/Counts'
 import { PhotoPicker, usePhotos } from '@/ui/photo/PhotoPicker'
 import { useNow } from '@/ui/time/now'
 import { newPart, PartFields, type PartsText } from './PartFields'
@@ -38,6 +39,7 @@ export function IntakeForm() {
     bought: '',
     fetching: '',
     parts: [newPart(null, house)],
+    counted: {},
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<IntakeText>(
     intakeInput(house),
@@ -55,29 +57,14 @@ export function IntakeForm() {
   const parts = useFieldArray({ control, name: 'parts', keyName: 'key' })
   const start = (code: TemplateCode) => {
     parts.replace(templates[code].parts.map((part) => newPart(part, house)))
+    form.setValue('counted', templates[code].counted)
     if (form.getValues('name') === '') form.setValue('name', templates[code].words)
   }
   const slot = (name: FieldPath<IntakeText>) => ({ ...register(name), trouble: troubleOf(name) })
 
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="space-y-10 pb-10">
-      <section className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-4" aria-label="Where it comes from">
-        <TextField label="What it is" placeholder="Washstand with a splashback" {...slot('name')} className="col-span-2" />
-        <ChoiceField label="From" {...slot('source')} options={pairs(sources)} />
-        <TextField label="On" type="date" {...slot('takenInOn')} />
-        <TextField label={`Price paid, ${house.currency}`} inputMode="decimal" placeholder="0" {...slot('bought')} />
-        <TextField label={`Fetching it cost, ${house.currency}`} inputMode="decimal" placeholder="0" {...slot('fetching')} />
-        <TextField
-          label={`Should bring, ${house.currency}`}
-          inputMode="decimal"
-          hint="Gives the highest bid."
-          {...slot('expected')}
-        />
-        <TextField label="Promised for" type="date" {...slot('promisedOn')} />
-        <TextField label="Client, for a commission" {...slot('client')} className="col-span-2" />
-        <TextField label="Where exactly" {...slot('sourceNote')} className="col-span-2" />
-        <AreaField label="Condition" rows={2} {...slot('condition')} className="col-span-2 sm:col-span-4" />
-      </section>
+      <WhereFrom slot={slot} />
 
       <section aria-labelledby="photographs">
         <h2 id="photographs" className="title mb-3 text-3xl">
@@ -115,6 +102,20 @@ export function IntakeForm() {
         </button>
       </section>
 
+      <section aria-labelledby="counted">
+        <h2 id="counted" className="title text-3xl">
+          Counted on it
+        </h2>
+        <p className="mt-1 text-soft">
+          What is there is taken apart, filled, masked and put together again; those hours are planned too.
+        </p>
+        <Counts
+          counted={form.watch('counted') ?? {}}
+          count={(code, times) => form.setValue('counted', { ...form.getValues('counted'), [code]: Math.max(0, times) })}
+          className="mt-2 grid gap-x-14 border-t border-line md:grid-cols-2"
+        />
+      </section>
+
       <div className="sticky bottom-16 space-y-3 border-t-2 border-ink bg-ground py-4 sm:bottom-0">
         <Trouble>{issue}</Trouble>
         {Object.keys(form.formState.errors).length > 0 && (
@@ -132,5 +133,30 @@ export function IntakeForm() {
         )}
       </div>
     </form>
+  )
+}
+
+type Slot = (name: FieldPath<IntakeText>) => ReturnType<UseFormRegister<IntakeText>> & { trouble: string | undefined }
+
+function WhereFrom({ slot }: { slot: Slot }) {
+  const house = useHouse()
+  return (
+    <section className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-4" aria-label="Where it comes from">
+      <TextField label="What it is" placeholder="Washstand with a splashback" {...slot('name')} className="col-span-2" />
+      <ChoiceField label="From" {...slot('source')} options={pairs(sources)} />
+      <TextField label="On" type="date" {...slot('takenInOn')} />
+      <TextField label={`Price paid, ${house.currency}`} inputMode="decimal" placeholder="0" {...slot('bought')} />
+      <TextField label={`Fetching it cost, ${house.currency}`} inputMode="decimal" placeholder="0" {...slot('fetching')} />
+      <TextField
+        label={`Should bring, ${house.currency}`}
+        inputMode="decimal"
+        hint="Gives the highest bid."
+        {...slot('expected')}
+      />
+      <TextField label="Promised for" type="date" {...slot('promisedOn')} />
+      <TextField label="Client, for a commission" {...slot('client')} className="col-span-2" />
+      <TextField label="Where exactly" {...slot('sourceNote')} className="col-span-2" />
+      <AreaField label="Condition" rows={2} {...slot('condition')} className="col-span-2 sm:col-span-4" />
+    </section>
   )
 }

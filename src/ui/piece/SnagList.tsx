@@ -9,6 +9,7 @@ import { snagsOf } from '@/core/piece/snags'
 import { PartDrawing } from '@/ui/drawing/PartDrawing'
 import { MarkedPhoto } from '@/ui/photo/MarkOnPhoto'
 import { spotWords } from '@/words/checks'
+import { toMendWords } from '@/words/piece'
 import { loggedWords, spanWords } from '@/words/time'
 
 interface Props {
@@ -23,7 +24,7 @@ export function SnagList({ journey, part, house, nowMs }: Props) {
   if (snags.length === 0) return null
   return (
     <ul aria-label="Snags" className="mt-4">
-      {snags.map(({ entry, minutes, money: spent, ahead, steps }) => {
+      {snags.map(({ entry, minutes, money: spent, steps, ...snag }) => {
         const photo = journey.file.photos.find(({ id }) => id === entry.mark?.photoId)
         const repair = entry.remedy ? getRemedy(entry.remedy) : null
         return (
@@ -61,7 +62,7 @@ export function SnagList({ journey, part, house, nowMs }: Props) {
                 {[repair && `${repair.cause} ${repair.remedy}`, entry.note].filter(Boolean).join(' ')}
               </span>
               <span className="block text-soft">
-                {ahead > 0 ? `${ahead === 1 ? 'one step' : `${ahead} steps`} to mend it` : steps > 0 ? 'mended' : 'noted'}
+                {toMendWords(snag) ?? (steps > 0 ? 'mended' : 'noted')}
                 {minutes > 0
                   ? `, ${[spanWords(minutes), spent > 0 && formatMoney(spent, house)].filter(Boolean).join(' and ')} spent on it`
                   : ''}

@@ -200,10 +200,7 @@ export const effectRules = {
       m.on.taped !== 'none' &&
       (m.act.operation === 'smooth' ||
         m.act.operation === 'scuff' ||
-        (isCoat(m.act) &&
-          m.on.taped === 'on' &&
-          m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex &&
-          !inOneColour(m))),
+        (isCoat(m.act) && m.on.taped === 'on' && m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex && !inOneColour(m))),
   },
   'tape-pulled-early': {
     severity: 'caution',
