@@ -11,7 +11,7 @@ import { topcoats } from '@/core/craft/topcoats'
 import { windowRows } from '@/core/craft/windows'
 import { adaptations } from '@/core/finish/adapt'
 import { touchOperations } from '@/core/finish/touchList'
-import { arguedRight, arguedWrong } from '@/core/stack/cases/argued'
+import { answered, arguedRight, arguedWrong } from '@/core/stack/cases/argued'
 import type { ConflictCode } from '@/core/stack/rules'
 import { abrasionRules } from '@/core/stack/rules/abrasion'
 import { colourRules } from '@/core/stack/rules/colour'
@@ -208,5 +208,10 @@ ${
         .map(([what, why]) => `- *${what}.* ${why}`)
         .join('\n')}\n`
 }
+Steps that a painter asked about, and that stay as they are:
+
+${Object.entries(answered)
+  .map(([what, why]) => `- *${what}.* ${why}`)
+  .join('\n')}
 `
 }

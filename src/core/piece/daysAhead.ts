@@ -31,7 +31,7 @@ interface Around {
 }
 
 /** a finished part is handled gently after so many minutes */
-const dryDay = 1440
+export const dryDay = 1440
 
 /** What must pass after a step in this air; for ever where it is too cold. */
 export function waitIn(air: Air, learned: Learned): (step: PlannedStep) => Wait {

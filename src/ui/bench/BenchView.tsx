@@ -25,6 +25,7 @@ import { ChecksToDo } from './ChecksToDo'
 import { CurrentStep } from './CurrentStep'
 import { DayLines } from './DayLines'
 import { DoneSheetProvider } from './DoneSheet'
+import { EndsToSettle } from './EndsToSettle'
 import { IfStopped } from './IfStopped'
 import { NextLine } from './NextLine'
 import { Reminders } from './Reminders'
@@ -138,6 +139,7 @@ export function BenchView({ data }: { data: BenchData }) {
               />
             )}
           </div>
+          <EndsToSettle journeys={journeys} />
           <ChecksToDo journeys={journeys} around={around} />
           <div className="mt-6">
             <AirLine air={air} rooms={data.rooms} silent={isSilent(air?.at ?? null, nowMs)} />

@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { type CardContext, toStepCard } from '@/core/bench/stepCard'
 import { checkOf } from '@/core/craft/checks'
 import type { Journey, PartJourney } from '@/core/piece/journey'
+import { lanesOf } from '@/core/piece/lanes'
 import type { PlanStep } from '@/core/piece/piece'
 import { useMoment } from '@/ui/form/useMoment'
 import { useOutbox } from '@/ui/outbox/useOutbox'
@@ -15,7 +16,7 @@ import { SnagForm } from './SnagForm'
 export function ChecksToDo({ journeys, around }: { journeys: readonly Journey[]; around: CardContext }) {
   const pending = journeys
     .filter(({ ending }) => !ending)
-    .flatMap((journey) => journey.parts.flatMap((part) => part.checks.map(({ step }) => ({ journey, part, step }))))
+    .flatMap((journey) => lanesOf(journey).flatMap((part) => part.checks.map(({ step }) => ({ journey, part, step }))))
   if (pending.length === 0) return null
   return (
     <section aria-labelledby="to-check" className="mt-8">

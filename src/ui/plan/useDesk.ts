@@ -14,6 +14,7 @@ import { ownList } from '@/core/finish/touchList'
 import { type Colour, type FinishWish, looksOf } from '@/core/finish/wish'
 import type { HouseRecipe } from '@/core/house/recipe'
 import { planInput, type PlanText, type RecipeText } from '@/core/input/piece'
+import { dryDay } from '@/core/piece/daysAhead'
 import { factsOf } from '@/core/piece/facts'
 import { type Change, findFromShelf, inPaint } from '@/core/plan/alternatives'
 import { figuresOf, type HouseResources } from '@/core/plan/figures'
@@ -107,7 +108,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     part.others.length > 0 && kept.length > 0
       ? wholePiece(
           part.others,
-          { id: part.id, kind: part.kind },
+          { id: part.id, kind: part.kind, begun: part.done.length > 0, rests: dryDay },
           part.ahead,
           kept.map(({ step }) => step),
           means.hours,
