@@ -124,6 +124,25 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       parts: [part()],
     }),
     amendPiece: () => ({ pieceId, entryId: uuidv7(), ...facts }),
+    planJob: () => ({
+      planId: uuidv7(),
+      pieceId,
+      wholeId: uuidv7(),
+      at,
+      counted: { fittings: 4, holes: 2 },
+      steps: [
+        { id: uuidv7(), operation: 'take-apart', side: 'before', words: null, minutes: 8 },
+        { id: uuidv7(), operation: 'own', side: 'after', words: 'Oil the castors', minutes: 5 },
+      ],
+    }),
+    planCare: () => ({
+      planId: uuidv7(),
+      pieceId,
+      partId,
+      stepIds: Array.from({ length: 6 }, () => uuidv7()),
+      at,
+      care: 'cleaned',
+    }),
     planPart: () => ({
       planId: uuidv7(),
       partId,
