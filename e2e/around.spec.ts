@@ -68,7 +68,7 @@ test('what is counted is planned before the paint and after, worked, and changed
 test('a part that stays as it is is cleaned and waxed, or done as it stands', async ({ page }, { project }) => {
   const name = `Brush shelf, ${project.name}`
   await takeIn(page, name, bare)
-  const stays = page.getByRole('region', { name: 'Or it stays as it is:' })
+  const stays = page.getByRole('region', { name: 'It stays as it is:' })
   await stays.getByRole('button', { name: /^cleaned and waxed/ }).click()
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
   await expect(page.getByText('Stays as it is, cleaned and waxed')).toBeVisible()

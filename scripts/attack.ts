@@ -278,12 +278,13 @@ await Promise.all([1, 2, 3, 4].map(() => worker()))
 
 // every page as it was before, of every piece there is now
 const all = await own.ask<{ id: string; part: string | null }>(
-  'select p.id, (select a.id from part a where a.piece_id = p.id and a.taken_out_at is null order by position limit 1) as part from piece p',
+  `select p.id, (select a.id from part a where a.piece_id = p.id and a.taken_out_at is null and a.kind <> 'whole'
+     order by position limit 1) as part from piece p`,
 )
 const after = [
   ...pages,
   ...all.flatMap(({ id, part: first }) =>
-    ['', '/facts', '/money', '/record', '/story', '/way', ...(first ? [`/part/${first}`, `/find/${first}`] : [])].map(
+    ['', '/facts', '/money', '/record', '/story', '/way', '/around', ...(first ? [`/part/${first}`, `/find/${first}`] : [])].map(
       (rest) => `/pieces/${id}${rest}`,
     ),
   ),

@@ -37,7 +37,7 @@ export function CareChoice({ pieceId, partId, choices, now }: Props) {
   return (
     <section aria-labelledby="stays" className="mb-8 flex flex-wrap items-center gap-x-4 gap-y-2 border-y border-line py-3">
       <h2 id="stays" className="text-lg font-semibold">
-        Or it stays as it is:
+        It stays as it is:
       </h2>
       <span className="flex flex-wrap gap-2">
         {choices.map(({ care, minutes }) => (
