@@ -19,6 +19,7 @@ import type { MeasuredFace } from '@/core/measure/surfaceArea'
 import { dayOf, instantOf } from '@/core/measure/time'
 import { areaOfPart } from '@/core/piece/area'
 import type { Photo, PlanStep, Source } from '@/core/piece/piece'
+import { plainPlan } from '@/core/piece/plainPlan'
 import { jobPlanStep, proposeJob } from '@/core/plan/job'
 import { planFinish } from '@/core/plan/planFinish'
 import { addReading, addReadings, saveRoom } from '@/db/climate'
@@ -360,8 +361,7 @@ async function loadAround(client: pg.Client, studioId: StudioId, pieceId: PieceI
     id: uuidv7(),
     position,
   }))
-  const plain = { look: 'smooth-solid', with: [], paint: 'clay', colours: {}, seal: null, departures: {} } as const
-  await addPlan(client, studioId, id, { id: uuidv7(), care: 'job', ...plain, with: [], madeAt, steps })
+  await addPlan(client, studioId, id, { ...plainPlan(uuidv7(), 'job', madeAt), steps })
   return { id, steps }
 }
 

@@ -1,6 +1,5 @@
 'use server'
 /** The work around the paint of a piece, and parts that stay as they are. */
-import { plainPlan } from '@/app/_server/around'
 import { Refused, writeOnce } from '@/app/_server/write'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { Answer } from '@/core/input/issues'
@@ -8,6 +7,7 @@ import { careInput, type CareText, jobInput, type JobText } from '@/core/input/j
 import type { Instant } from '@/core/measure/named'
 import { doneOn, factsOf } from '@/core/piece/facts'
 import { type Journey, readPiece } from '@/core/piece/journey'
+import { plainPlan } from '@/core/piece/plainPlan'
 import { careFits, careSteps } from '@/core/plan/care'
 import { jobPlanStep } from '@/core/plan/job'
 import { findPieceFile } from '@/db/piece'

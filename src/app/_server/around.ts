@@ -4,23 +4,10 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Counted } from '@/core/craft/job'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { Instant, PieceId, StudioId } from '@/core/measure/named'
-import type { CareCode, Plan } from '@/core/piece/piece'
+import { plainPlan } from '@/core/piece/plainPlan'
 import { jobPlanStep, proposeJob } from '@/core/plan/job'
 import { addPlan, countPiece, wholeOf } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
-
-/** A plan that lays no finish. */
-export const plainPlan = (id: string, care: CareCode, madeAt: Instant): Omit<Plan, 'steps'> => ({
-  id,
-  care,
-  look: 'smooth-solid',
-  with: [],
-  paint: 'clay',
-  colours: {},
-  seal: null,
-  departures: {},
-  madeAt,
-})
 
 interface NewPiece {
   pieceId: PieceId
