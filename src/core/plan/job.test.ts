@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { countCodes, type Counted } from '@/core/craft/job'
-import { type DraftStep, followCounts, jobPlanStep, keyOf, proposeJob } from './job'
+import { beginJob, type DraftStep, followCounts, jobPlanStep, keyOf, proposeJob, recount, takeOutStep } from './job'
 
 const chest: Counted = { fittings: 8, newFittings: 8, holes: 8, drawers: 4, joints: 2 }
 let made = 0
@@ -61,6 +61,37 @@ describe('a list follows its counts', () => {
       'glue before',
       'mask before',
     ])
+  })
+  test('what was taken out comes back when more of its own is counted, and of nothing else', () => {
+    const around = { commission: false, done: [] }
+    const without = takeOutStep(beginJob(chest, null, around, newId), 'none')
+    const apart = without.steps.find((step) => keyOf(step) === 'take-apart before')
+    const out = takeOutStep(without, apart?.id ?? '')
+    const keys = ({ steps }: { steps: readonly DraftStep[] }) => steps.map(keyOf)
+    expect(keys(recount(out, 'drawers', 9, around, newId))).not.toContain('take-apart before')
+    expect(keys(recount(out, 'fittings', 7, around, newId))).not.toContain('take-apart before')
+    expect(keys(recount(out, 'fittings', 9, around, newId))).toContain('take-apart before')
+    // what is done is asked for no more
+    expect(keys(recount(out, 'fittings', 9, { ...around, done: ['take-apart before'] }, newId))).not.toContain(
+      'take-apart before',
+    )
+  })
+  test('one of two photographs taken out, the other stays though a count changes', () => {
+    const around = { commission: false, done: [] }
+    const begun = beginJob({}, null, around, newId)
+    const twice = { ...begun, steps: [{ ...begun.steps[0], id: 'second', own: true } as DraftStep, ...begun.steps] }
+    const after = recount(takeOutStep(twice, 'second'), 'holes', 2, around, newId)
+    expect(after.steps.map(keyOf)).toEqual(['photograph before', 'fill before', 'inspect after', 'photograph after'])
+  })
+  test('taken up from a plan: what it does without stays out, minutes of its own stay', () => {
+    const plan = proposeJob(chest, false).flatMap((step) =>
+      step.operation === 'glue' ? [] : [step.operation === 'fill' ? { ...step, minutes: 50 } : step],
+    )
+    const begun = beginJob(chest, plan, { commission: false, done: [] }, newId)
+    expect(begun.steps.map(({ operation, minutes }) => [operation, minutes])).toEqual(
+      plan.map(({ operation, minutes }) => [operation, minutes]),
+    )
+    expect(begun.steps.filter(({ own }) => own).map(({ operation }) => operation)).toEqual(['fill'])
   })
   test('in any order of counting the same counts give the same work', () => {
     const count = fc.dictionary(fc.constantFrom(...countCodes), fc.integer({ min: 0, max: 9 }), {

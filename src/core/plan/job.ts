@@ -1,5 +1,5 @@
 /** The work around the paint as steps: proposed from what was counted, and as a plan keeps them. Pure. */
-import { type Counted, jobRows, type Side } from '@/core/craft/job'
+import { type CountCode, type Counted, jobRows, type Side } from '@/core/craft/job'
 import { defaultMethod } from '@/core/craft/method'
 import { standardMinutes } from '@/core/craft/minutes'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
@@ -13,6 +13,10 @@ export interface JobStep {
   words: string | null
   minutes: number
 }
+
+const mostMinutes = 2400
+/** Whole minutes, at least one and not more than a week's work. */
+export const minutesFit = (minutes: number): boolean => Number.isInteger(minutes) && minutes >= 1 && minutes <= mostMinutes
 
 /** Minutes of an operation that is done so many times. */
 export const jobMinutes = (operation: OperationCode, times = 1): number =>
@@ -63,6 +67,60 @@ export function followCounts(
       const at = later >= 0 ? later : last >= 0 ? last + 1 : step.side === 'before' ? 0 : steps.length
       return steps.toSpliced(at, 0, { ...step, id: newId(), own: false })
     }, kept)
+}
+
+/** The work around the paint under the hand. */
+export interface JobDraft {
+  counted: Counted
+  /** by count, taken out by hand or done: not proposed again */
+  settled: ReadonlySet<string>
+  steps: readonly DraftStep[]
+}
+/** What a piece's work is planned beside: whether somebody waits for it, what of it is done, by {@link keyOf}. */
+export interface JobAround {
+  commission: boolean
+  done: readonly string[]
+}
+
+/** Taken up from the plan in force: what it does without was taken out by hand, what no count explains is the painter's own. */
+export function beginJob(
+  counted: Counted,
+  ahead: readonly JobStep[] | null,
+  { commission, done }: JobAround,
+  newId: () => string,
+): JobDraft {
+  const asked = proposeJob(counted, commission)
+  const planned = new Set(ahead?.map(keyOf))
+  const out = ahead ? asked.map(keyOf).filter((key) => !planned.has(key)) : []
+  const settled = new Set([...done, ...out])
+  const byCount = (step: JobStep) =>
+    step.words === null && asked.some((each) => keyOf(each) === keyOf(step) && each.minutes === step.minutes)
+  // a plan's steps are its own: the next has others
+  const steps = (ahead ?? []).map((step): DraftStep => ({ ...step, id: newId(), own: !byCount(step) }))
+  return { counted, settled, steps: followCounts(steps, asked, settled, newId) }
+}
+
+/** So many of one thing counted; more of it asks again for what hangs on it alone, though it was taken out. */
+export function recount(
+  draft: JobDraft,
+  code: CountCode,
+  times: number,
+  { commission, done }: JobAround,
+  newId: () => string,
+): JobDraft {
+  const counted = { ...draft.counted, [code]: Math.max(0, times) }
+  const hangs = new Set(jobRows.flatMap((row) => (row.per === code ? [keyOf(row)] : [])))
+  const more = times > (draft.counted[code] ?? 0)
+  const settled = new Set([...draft.settled].filter((key) => !more || !hangs.has(key) || done.includes(key)))
+  return { counted, settled, steps: followCounts(draft.steps, proposeJob(counted, commission), settled, newId) }
+}
+
+/** A step taken out by hand. Another of its like stays, and goes on following its count. */
+export function takeOutStep(draft: JobDraft, id: string): JobDraft {
+  const gone = draft.steps.find((step) => step.id === id)
+  const steps = draft.steps.filter((step) => step.id !== id)
+  if (!gone || steps.some((step) => keyOf(step) === keyOf(gone))) return { ...draft, steps }
+  return { ...draft, steps, settled: new Set([...draft.settled, keyOf(gone)]) }
 }
 
 /** A step of the job as a plan keeps it; `lead`: a part of it may hold lead, and what cuts or raises dust says so. */

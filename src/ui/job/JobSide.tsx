@@ -1,11 +1,12 @@
 'use client'
 /** The steps on one side of the paint: each with its minutes, moved or taken out in its place; a step put in at the end. */
 import { ArrowDown, ArrowUp, X } from 'lucide-react'
-import { useState } from 'react'
+import { type ReactNode, useId, useState } from 'react'
 import { jobOperations, type Side, usualSide } from '@/core/craft/job'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
-import type { DraftStep } from '@/core/plan/job'
+import { type DraftStep, minutesFit } from '@/core/plan/job'
 import { ChoiceField, TextField } from '@/ui/form/Field'
+import { type Calm, useTapGuard } from '@/ui/form/useTapGuard'
 import { sideWords } from '@/words/job'
 import type { Job } from './useJob'
 
@@ -13,9 +14,22 @@ const titleOf = ({ words, operation }: Pick<DraftStep, 'words' | 'operation'>) =
 
 export function JobSide({ side, job }: { side: Side; job: Job }) {
   const steps = job.steps.filter((step) => step.side === side)
+  const { guard, stir } = useTapGuard()
+  // the row under the finger is another one then: the second half of a double tap was not meant for it
+  const press = (act: () => void) =>
+    guard(() => {
+      stir()
+      act()
+    })
+  const takeOut = (id: string) =>
+    press(() => {
+      job.takeOut(id)
+      // the keys go on from where it was
+      document.getElementById(`side-${side}`)?.focus()
+    })
   return (
     <section aria-labelledby={`side-${side}`} className="mt-6">
-      <h3 id={`side-${side}`} className="title text-2xl">
+      <h3 id={`side-${side}`} tabIndex={-1} className="title text-2xl">
         {sideWords[side]}
       </h3>
       <ol className="mt-1 border-t border-line">
@@ -25,19 +39,15 @@ export function JobSide({ side, job }: { side: Side; job: Job }) {
             className="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-3 border-b border-line py-1 sm:grid-cols-[1fr_auto_auto]"
           >
             <span className="text-lg font-semibold leading-tight">{titleOf(step)}</span>
-            <label className="flex items-center gap-1.5 text-soft">
-              <span className="sr-only">Minutes of: {titleOf(step)}</span>
-              <Minutes minutes={step.minutes} set={(minutes) => job.setMinutes(step.id, minutes)} />
-              min
-            </label>
+            <Minutes of={titleOf(step)} minutes={step.minutes} set={(minutes) => job.setMinutes(step.id, minutes)} />
             <span className="col-span-2 flex gap-1 sm:col-span-1">
-              <Quiet label={`Up: ${titleOf(step)}`} off={k === 0} press={() => job.move(step.id, -1)}>
+              <Quiet label={`Up: ${titleOf(step)}`} off={k === 0} {...press(() => job.move(step.id, -1))}>
                 <ArrowUp aria-hidden size={20} />
               </Quiet>
-              <Quiet label={`Down: ${titleOf(step)}`} off={k === steps.length - 1} press={() => job.move(step.id, 1)}>
+              <Quiet label={`Down: ${titleOf(step)}`} off={k === steps.length - 1} {...press(() => job.move(step.id, 1))}>
                 <ArrowDown aria-hidden size={20} />
               </Quiet>
-              <Quiet label={`Take out: ${titleOf(step)}`} press={() => job.takeOut(step.id)}>
+              <Quiet label={`Take out: ${titleOf(step)}`} {...takeOut(step.id)}>
                 <X aria-hidden size={20} />
               </Quiet>
             </span>
@@ -47,48 +57,64 @@ export function JobSide({ side, job }: { side: Side; job: Job }) {
           <li className="py-3 text-soft">{job.behind.some((key) => key.endsWith(side)) ? 'All of it is done.' : 'Nothing.'}</li>
         )}
       </ol>
-      <AddStep side={side} add={(operation, words) => job.add(operation, side, words)} />
+      <AddStep side={side} press={press} add={(operation, words) => job.add(operation, side, words)} />
     </section>
   )
 }
 
-/** Minutes as they are typed; kept once they are some. */
-function Minutes({ minutes, set }: { minutes: number; set: (minutes: number) => void }) {
-  const [typed, setTyped] = useState<string | null>(null)
+/** Minutes as they are typed; what can't be read stays, and is said. */
+function Minutes({ of, minutes, set }: { of: string; minutes: number; set: (minutes: number) => void }) {
+  const [typed, setTyped] = useState(String(minutes))
+  // a count changed them
+  const shown = minutesFit(minutes) && Number(typed) !== minutes ? String(minutes) : typed
+  const wrong = !minutesFit(minutes)
+  const id = useId()
   return (
-    <input
-      inputMode="numeric"
-      className="field w-20 text-right"
-      value={typed ?? String(minutes)}
-      onChange={(event) => {
-        setTyped(event.target.value)
-        const read = /^\d{1,4}$/.test(event.target.value.trim()) ? Number(event.target.value) : 0
-        if (read > 0) set(read)
-      }}
-      onBlur={() => setTyped(null)}
-    />
+    <span>
+      <label className="flex items-center justify-end gap-1.5 text-soft">
+        <span className="sr-only">Minutes of: {of}</span>
+        <input
+          inputMode="numeric"
+          className="field w-20 text-right"
+          value={shown}
+          aria-invalid={wrong}
+          aria-describedby={wrong ? id : undefined}
+          onChange={(event) => {
+            const text = event.target.value
+            setTyped(text)
+            set(/^\d{1,5}$/.test(text.trim()) ? Number(text) : 0)
+          }}
+        />
+        min
+      </label>
+      {wrong && (
+        <span id={id} role="alert" className="block text-right text-sm font-semibold text-late">
+          Whole minutes, 1 to 2,400.
+        </span>
+      )}
+    </span>
   )
 }
 
 function Quiet({
   label,
   off = false,
-  press,
   children,
-}: {
-  label: string
-  off?: boolean
-  press: () => void
-  children: React.ReactNode
-}) {
+  ...guarded
+}: { label: string; off?: boolean; children: ReactNode } & ReturnType<Calm['guard']>) {
   return (
-    <button type="button" aria-label={label} disabled={off} onClick={press} className="press grid size-12 place-items-center p-0">
+    <button type="button" aria-label={label} disabled={off} {...guarded} className="press grid size-12 place-items-center p-0">
       {children}
     </button>
   )
 }
 
-function AddStep({ side, add }: { side: Side; add: (operation: OperationCode, words: string | null) => void }) {
+interface AddStepProps {
+  side: Side
+  press: Calm['guard']
+  add: (operation: OperationCode, words: string | null) => void
+}
+function AddStep({ side, press, add }: AddStepProps) {
   const [operation, setOperation] = useState<OperationCode>('own')
   const [words, setWords] = useState('')
   const [trouble, setTrouble] = useState<string>()
@@ -119,12 +145,12 @@ function AddStep({ side, add }: { side: Side; add: (operation: OperationCode, wo
       <button
         type="button"
         className="press min-h-12 px-5"
-        onClick={() => {
+        {...press(() => {
           const said = words.trim()
           if (own && said === '') return setTrouble('Say what is to be done.')
           add(operation, said === '' ? null : said)
           setWords('')
-        }}
+        })}
       >
         Put it in
       </button>

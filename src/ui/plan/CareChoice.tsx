@@ -1,7 +1,7 @@
 'use client'
 /** A part that is not painted: it stays as it is, and is done when the rest is. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { PartId, PieceId } from '@/core/measure/named'
 import type { CareKind } from '@/core/plan/care'
@@ -29,10 +29,13 @@ export function CareChoice({ pieceId, partId, choices, now }: Props) {
   const [ids] = useState(
     () => new Map(choices.map(({ care }) => [care, [uuidv7(), Array.from({ length: mostSteps }, () => uuidv7())] as const])),
   )
+  // pressed again because no answer came, it is the same plan of the same moment
+  const first = useRef(new Map<string, string>())
   const take = async (care: CareKind) => {
     const [planId, stepIds] = ids.get(care) ?? [uuidv7(), []]
-    if (await write.send({ planId, pieceId, partId, stepIds: [...stepIds], at: new Date().toISOString(), care }))
-      router.push(`/pieces/${pieceId}`)
+    const at = first.current.get(planId) ?? new Date().toISOString()
+    first.current.set(planId, at)
+    if (await write.send({ planId, pieceId, partId, stepIds: [...stepIds], at, care })) router.push(`/pieces/${pieceId}`)
   }
   return (
     <section aria-labelledby="stays" className="mb-8 flex flex-wrap items-center gap-x-4 gap-y-2 border-y border-line py-3">
