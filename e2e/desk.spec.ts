@@ -65,7 +65,9 @@ test('a layer is dragged by hand and by keyboard, and what will not hold follows
   const grip = page.getByRole('button', { name: /^Move: Clear wax/ })
   // by hand: the wax up above the coat before it
   const target = page.getByRole('button', { name: /^Move: Coat 2 of 2/ })
-  await grip.scrollIntoViewIfNeeded()
+  await grip.evaluate((element) => {
+    element.scrollIntoView({ block: 'center' })
+  })
   const [from, to] = [await grip.boundingBox(), await target.boundingBox()]
   if (!from || !to) throw new Error('nothing to drag')
   await page.mouse.move(from.x + 20, from.y + from.height / 2)
@@ -92,6 +94,7 @@ test('a layer is dragged by hand and by keyboard, and what will not hold follows
 
 test('two ways stand side by side, and a shelf that lacks something gives a way of its own', async ({ page }, { project }) => {
   await takeIn(page, `Meat safe, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await page.getByRole('heading', { name: 'Other ways' }).click()
   await page.getByRole('button', { name: 'Side by side: Between coats: leave the texture' }).click()
   const table = page.getByRole('table', { name: /^This way beside: Between coats/ })
   await expect(table.getByRole('row', { name: /^Work/ }).getByRole('cell')).toHaveCount(2)
@@ -236,6 +239,7 @@ test('a finish kept under a name is put on another piece, and a run found after 
     .getByRole('group', { name: /^Top colour/ })
     .getByRole('button', { name: 'Salt Ledger', exact: true })
     .click()
+  await page.getByRole('heading', { name: 'House recipes' }).click()
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('Say what this finish is called.')).toBeVisible()
   await page.getByLabel('Keep this finish as').fill(recipe)
@@ -243,6 +247,7 @@ test('a finish kept under a name is put on another piece, and a run found after 
   await expect(page.getByRole('button', { name: recipe })).toBeVisible()
 
   await takeIn(page, `Boot bench, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'shellac' })
+  await page.getByRole('heading', { name: 'House recipes' }).click()
   await page.getByRole('button', { name: recipe }).click()
   await expect(page.getByRole('radio', { name: 'Two-colour distress' })).toBeChecked()
   await expect(steps(page).filter({ hasText: 'Coat, Kiln Dusk' })).toHaveCount(1)

@@ -5,7 +5,9 @@ import { takeIn } from './takeIn'
 
 const bare = { madeOf: 'solid wood, close-grained', onIt: 'bare' }
 const layers = (page: Page) => page.getByRole('list', { name: 'Layers, the top one first' })
-const rows = (page: Page) => layers(page).locator('> li > details > summary')
+const rows = (page: Page) => layers(page).locator('summary[id^=layer-]')
+/** The one that stands open. */
+const open = (page: Page) => layers(page).locator('details[open]', { has: page.locator('summary[id^=layer-]') })
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
 
 test('two colours become three: a ragged coat of a mixed shade, gilt on the edges, each step where it belongs; found again as it was left', async ({
@@ -25,7 +27,7 @@ test('two colours become three: a ragged coat of a mixed shade, gilt on the edge
   await expect(rows(page)).toHaveCount(4)
   // it stands open, and the keys are on it
   await expect(rows(page).nth(1)).toBeFocused()
-  const sheet = layers(page).locator('> li > details[open]')
+  const sheet = open(page)
   await sheet.getByLabel('How much of it').selectOption({ label: 'about a third, here and there' })
   await sheet.getByLabel('Its name').fill('Third Colour')
   await sheet.locator('input[type=color]').fill('#7a3b2e')
@@ -37,7 +39,7 @@ test('two colours become three: a ragged coat of a mixed shade, gilt on the edge
   // gilt over all, on the edges alone
   await page.getByRole('button', { name: /^Put a layer over Wear it back/ }).click()
   await expect(rows(page)).toHaveCount(5)
-  const top = layers(page).locator('> li > details[open]')
+  const top = open(page)
   await top.getByLabel('What is done').selectOption({ label: 'Gilding wax by finger on the high points' })
   await top.getByRole('button', { name: 'flats' }).click()
   await top.getByRole('button', { name: 'recesses' }).click()
@@ -47,12 +49,14 @@ test('two colours become three: a ragged coat of a mixed shade, gilt on the edge
   // every change is undone, and done again
   const undo = page.getByRole('button', { name: 'Undo' })
   for (let k = 0; (await undo.isEnabled()) && k < 20; k += 1) await undo.click()
-  await expect(rows(page)).toHaveCount(3)
+  // as far as the desk as it was opened
+  await expect(page.getByRole('radio', { name: 'Smooth solid' })).toBeChecked()
   const again = page.getByRole('button', { name: 'Do it again' })
   for (let k = 0; (await again.isEnabled()) && k < 20; k += 1) await again.click()
   await expect(rows(page)).toHaveCount(5)
   await expectAxeClean(page)
 
+  await page.getByRole('heading', { name: 'House recipes' }).click()
   await page.getByLabel('Keep this finish as').fill(`Three in clay, ${project.name}`)
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('button', { name: `Three in clay, ${project.name}` })).toBeVisible()
@@ -66,6 +70,7 @@ test('two colours become three: a ragged coat of a mixed shade, gilt on the edge
 
   // on another piece, from the house
   await takeIn(page, `Slant box two, ${project.name}`, bare)
+  await page.getByRole('heading', { name: 'House recipes' }).click()
   await page.getByRole('button', { name: `Three in clay, ${project.name}` }).click()
   await expect(rows(page)).toHaveCount(5)
 })
@@ -87,10 +92,7 @@ test('a layer that can’t be had says why where it lies, and the nearest list i
   await page.keyboard.press('Enter')
   await expect(layers(page).getByText('Another coat over the crackle closes it.')).toBeVisible()
   // here and there it lets the crackle be seen
-  await layers(page)
-    .locator('> li > details[open]')
-    .getByLabel('How much of it')
-    .selectOption({ label: 'about half, here and there' })
+  await open(page).getByLabel('How much of it').selectOption({ label: 'about half, here and there' })
   await expect(page.getByRole('button', { name: 'Take this way' })).toBeEnabled()
 })
 
@@ -104,7 +106,7 @@ test('a wrong entry is said in its layer, a double tap puts in one, a list laid 
   await page.getByRole('button', { name: 'Put a layer below all' }).dblclick()
   await expect(rows(page)).toHaveCount(3)
 
-  const sheet = layers(page).locator('> li > details[open]')
+  const sheet = open(page)
   await sheet.getByLabel('Its name').fill('')
   await expect(sheet.locator('summary').first()).toContainText('Say the colour’s name.')
   await expect(page.getByText('There is no way yet. Say the colour’s name.')).toBeVisible()

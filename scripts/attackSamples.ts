@@ -152,7 +152,14 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       ...wish,
       seal: '',
       departures: {},
-      order: [0, 1, 2],
+      edits: {
+        left: ['dust-off key>end'],
+        moves: [{ key: 'one', to: { after: null, before: 'two' } }],
+        changes: { one: { minutes: 12, wait: 90 } },
+        own: [
+          { id: uuidv7(), at: { after: null, before: null }, like: null, operation: 'own', words: 'Look', minutes: 5, check: null },
+        ],
+      },
     }),
     keepFindings: () => ({
       entryId: uuidv7(),

@@ -10,6 +10,7 @@ import { checkCodes, operations } from '@/core/craft/operations'
 import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { reasonCodes } from '@/core/craft/recipe'
 import { topcoatCodes } from '@/core/craft/topcoats'
+import { stepEdits } from '@/core/input/stepEdits'
 import { colour, touches, where } from '@/core/input/touch'
 import { films } from '@/core/measure/film'
 import type { PlanId } from '@/core/measure/named'
@@ -79,6 +80,7 @@ export const planRow = z.object({
     .transform(({ a, b }) => ({ ...(a && { a }), ...(b && { b }) })),
   seal: z.enum(topcoatCodes).nullable(),
   touches: unsaid(touches),
+  edits: unsaid(stepEdits),
   departures: z.record(z.string(), z.string()).transform((given) => given as Partial<HouseMethod>),
   care: unsaid(z.enum(careCodes)),
   madeAt: z.string(),
@@ -114,6 +116,8 @@ export const stepRow = z.object({
   where: unsaid(where),
   words: unsaid(z.string()),
   side: unsaid(z.enum(sides)),
+  own: unsaid(z.string()),
+  changed: z.boolean().transform((given) => given || undefined),
   coat: z.object({ number: z.number(), of: z.number() }).nullable(),
 }) satisfies z.ZodType<PlanStep & { planId: PlanId }>
 

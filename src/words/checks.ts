@@ -17,6 +17,7 @@ export const checkAsks: Record<CheckCode, string> = {
   'runs-right': 'Does all of it run, shut and stand?',
   scratch: 'Did the scratch and the tape bring nothing off?',
   sealed: 'Does a drop of water bead?',
+  'looks-right': 'Is it what was wished for?',
   straight: 'Are the edges sharp and straight?',
 }
 export const checkHows: Record<CheckCode, string> = {
@@ -34,6 +35,7 @@ export const checkHows: Record<CheckCode, string> = {
   'runs-right': 'Every drawer, every door, then the underside and the feet.',
   scratch: 'Dry: a fingernail, then tape pressed on and ripped.',
   sealed: 'One drop on a hidden spot; wipe it after a minute.',
+  'looks-right': 'Dry, held beside the piece in the light it will stand in. A photograph of it says it to a client.',
   straight: 'Sight along the line from its end.',
 }
 export const spotWords = [

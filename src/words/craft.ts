@@ -109,6 +109,7 @@ export const checkWords: Record<CheckCode, string> = {
   'no-residue': 'The last water stays clear.',
   scratch: 'Dry: scratch with a fingernail, then press tape on and rip. Nothing comes off.',
   sealed: 'A drop of water beads.',
+  'looks-right': 'Dry, beside the piece, in the light it will stand in: it is what was wished for.',
   straight: 'Lines straight, edges sharp, both ends alike.',
   'runs-right': 'Drawers run, doors shut, feet level; look underneath.',
 }
@@ -165,6 +166,7 @@ export const sourceWords = {
   label: 'the label’s figure',
   practice: 'experienced painters’ figure',
   studio: 'this studio’s own figure',
+  painter: 'your own figure',
 } as const
 
 /** "Coat 2 of 3, Ferry Slate": what to do, short. */

@@ -2,6 +2,7 @@
 import { getFamily } from '@/core/craft/families'
 import { getLook } from '@/core/craft/looks'
 import { getTopcoat } from '@/core/craft/topcoats'
+import type { MoveAsked } from '@/core/desk/moveAsks'
 import type { FinishRefusal, Nearest } from '@/core/finish/refusal'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Measuring } from '@/core/measure/units'
@@ -53,4 +54,19 @@ export function nearestWords({ look, paint, seal, with: extras, touches }: Neare
   ]
     .filter(Boolean)
     .join(', ')
+}
+
+/** What a layer asks for where it is held. */
+export function moveWords(asked: MoveAsked): string {
+  if ('refusal' in asked) return `Not here: ${whyNot(asked.refusal)}`
+  const { added, dropped, minutes } = asked
+  const named = (list: readonly PlannedStep[]) => [...new Set(list.map((step) => stepTitle(step).toLowerCase()))].join(', ')
+  if (added.length === 0 && dropped.length === 0) return 'Here it asks for nothing more.'
+  return [
+    added.length > 0 && `Here it asks for: ${named(added)}.`,
+    dropped.length > 0 && `No longer: ${named(dropped)}.`,
+    `${minutes >= 0 ? '+' : '−'}${spanWords(Math.abs(minutes))}.`,
+  ]
+    .filter(Boolean)
+    .join(' ')
 }

@@ -5,7 +5,6 @@ import { momentOf } from '@/app/_server/moment'
 import { store } from '@/app/_server/store'
 import { Refused, writeOnce } from '@/app/_server/write'
 import { assess } from '@/core/assess/assess'
-import { withWindows } from '@/core/finish/step'
 import type { Answer } from '@/core/input/issues'
 import {
   amendInput,
@@ -24,6 +23,7 @@ import type { Change } from '@/core/log/entry'
 import { doneOn, factsOf } from '@/core/piece/facts'
 import { readPiece } from '@/core/piece/journey'
 import { replan } from '@/core/plan/replan'
+import { editedSteps, isEdited, workedSteps } from '@/core/plan/stepEdits'
 import type { NewEntry } from '@/db/entry'
 import { findPiece, findPieceFile } from '@/db/piece'
 import { addParts, addPiece, addPlan, changePart, changePiece, type PieceFacts } from '@/db/pieceWrite'
@@ -91,7 +91,7 @@ export async function planPart(typed: PlanText): Promise<Answer> {
     typed,
     ({ planId }) => planId,
     async (client, studio, entered) => {
-      const { planId, partId, pieceId, stepIds, at, order } = entered
+      const { planId, partId, pieceId, stepIds, at, edits } = entered
       const file = await findPieceFile(client, pieceId)
       const journey = file && readPiece(file, { climate: [], nowMs: Date.parse(at) })
       const current = journey?.parts.find(({ part }) => part.id === partId)
@@ -101,22 +101,19 @@ export async function planPart(typed: PlanText): Promise<Answer> {
       const wish = { look, with: entered.with, paint, colours, seal: seal ?? undefined, touches }
       const facts = factsOf(current.part)
       const method = { ...studio.method, ...departures }
-      const outcome = replan(facts, wish, doneOn(current), method)
+      const done = doneOn(current)
+      const outcome = replan(facts, wish, done, method)
       if ('refusal' in outcome) throw new Refused('not-whole')
-      const chosen = order.flatMap((position) => outcome.steps[position] ?? [])
-      if (stepIds.length < chosen.length || new Set(order).size !== order.length || chosen.length !== order.length)
-        throw new Refused('not-whole')
+      const steps = workedSteps(editedSteps(outcome.steps, edits), edits, facts, method, done)
+      if (stepIds.length < steps.length || steps.length === 0) throw new Refused('not-whole')
       await addPlan(client, studio.id, partId, {
         id: planId,
         ...wish,
         seal,
         departures,
+        edits: isEdited(edits) ? edits : undefined,
         madeAt: at,
-        steps: withWindows(chosen, facts, method, doneOn(current)).map((step, position) => ({
-          ...step,
-          id: stepIds[position] as string,
-          position,
-        })),
+        steps: steps.map(({ step }, position) => ({ ...step, id: stepIds[position] as string, position })),
       })
     },
   )

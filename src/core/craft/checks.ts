@@ -17,6 +17,7 @@ const likely: Record<CheckCode, readonly RemedyCode[]> = {
   'runs-right': ['binds'],
   scratch: ['peels'],
   sealed: ['water-mark'],
+  'looks-right': [],
   straight: ['ragged-edges'],
 }
 /** What shows with one operation alone. */

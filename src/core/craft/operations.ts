@@ -21,6 +21,7 @@ export const checkCodes = [
   'runs-right',
   'scratch',
   'sealed',
+  'looks-right',
   'straight',
 ] as const
 export type CheckCode = (typeof checkCodes)[number]
@@ -61,6 +62,8 @@ export const operations = {
   fill: op('repair', 'Fill holes', 3, 0, { per: 'item' }),
   'cut-down': op('repair', 'Cut down, measured from the top', 8, 0, { per: 'item', cautions: ['blade', 'dust'] }),
   mask: op('repair', 'Mask glass, mirrors and what stays bare', 6, 0, { per: 'item' }),
+  trial: op('repair', 'Try it first: a patch where it won’t show, or a board', 0, 20, { check: 'looks-right' }),
+  'turn-over': op('repair', 'Turn it over', 0, 5),
   clean: op('prep', 'Clean off grease and polish', 6, 5, { check: 'clean' }),
   rinse: op('prep', 'Rinse with plain water', 3, 2, { check: 'no-residue' }),
   dewax: op('prep', 'Take the wax off with spirits and fine wire wool', 25, 10, {

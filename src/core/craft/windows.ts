@@ -28,7 +28,7 @@ export interface StepWindow {
   opens: Range
   closes?: Range | undefined
   past?: PastCode | undefined
-  source: 'craft' | 'label' | 'practice' | 'studio'
+  source: 'craft' | 'label' | 'practice' | 'studio' | 'painter'
 }
 
 interface Row {

@@ -47,6 +47,10 @@ export interface PlannedStep {
   rule?: string | null | undefined
   /** the painter's own words, where the operation's do not say it */
   words?: string | undefined
+  /** the painter's own step, by its name among them */
+  own?: string | undefined
+  /** the painter set some of it otherwise than it was planned */
+  changed?: boolean | undefined
   /** of the work around the paint: before the parts are painted, or after */
   side?: Side | undefined
   /** something breaks where it is left out */

@@ -2,21 +2,17 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
 import { touches as touchesInput } from '@/core/input/touch'
-import {
-  draftOf,
-  editList,
-  ownList,
-  redo,
-  replaceList,
-  type TouchDraft,
-  type TouchEdit,
-  touchOperations,
-  undo,
-} from './touchList'
+import { beginHistory, goOn, type History, redo, undo } from '@/core/measure/history'
+import type { Touch } from './touch'
+import { editTouches, ownList, runningOf, type TouchEdit, touchOperations } from './touchList'
+
+type Draft = History<readonly Touch[]>
+const draftOf = (touches: readonly Touch[]): Draft => beginHistory(touches)
+const editList = (draft: Draft, edit: TouchEdit): Draft => goOn(draft, editTouches(draft.now, edit), runningOf(edit))
 
 const colours = { a: { name: 'Ferry Slate', hex: '#3d5661' }, b: { name: 'Oat Husk', hex: '#e3d7bd' } }
 const list = ownList({ look: 'two-colour-distress', paint: 'clay', colours }, defaultMethod)
-const ids = (draft: TouchDraft) => draft.touches.map(({ id }) => id)
+const ids = (draft: Draft) => draft.now.map(({ id }) => id)
 
 const anyEdit = fc.oneof(
   fc.record({
@@ -30,9 +26,9 @@ const anyEdit = fc.oneof(
   fc.record({ kind: fc.constant('remove' as const), which: fc.nat(12) }),
 )
 type Any = typeof anyEdit extends fc.Arbitrary<infer T> ? T : never
-const toEdit = (draft: TouchDraft, edit: Any, n: number): TouchEdit => {
+const toEdit = (draft: Draft, edit: Any, n: number): TouchEdit => {
   if (edit.kind === 'add') return { kind: 'add', at: edit.at, touch: { id: `new-${n}`, operation: edit.operation } }
-  const id = draft.touches[edit.which % draft.touches.length]?.id ?? ''
+  const id = draft.now[edit.which % draft.now.length]?.id ?? ''
   if (edit.kind === 'change') return { kind: 'change', id, over: { where: { share: edit.share } } }
   if (edit.kind === 'move') return { kind: 'move', id, to: edit.to }
   if (edit.kind === 'double') return { kind: 'double', id, newId: `new-${n}` }
@@ -47,10 +43,10 @@ describe('a list under the hand', () => {
         const made = edits.reduce((draft, edit, n) => editList(draft, toEdit(draft, edit, n)), begun)
         let back = made
         while (back.past.length > 0) back = undo(back)
-        expect(back.touches).toEqual(begun.touches)
+        expect(back.now).toEqual(begun.now)
         let again = back
         while (again.future.length > 0) again = redo(again)
-        expect(again.touches).toEqual(made.touches)
+        expect(again.now).toEqual(made.now)
       }),
       { numRuns: 5 },
     )
@@ -59,15 +55,15 @@ describe('a list under the hand', () => {
     fc.assert(
       fc.property(fc.array(anyEdit, { maxLength: 25 }), (edits) => {
         const made = edits.reduce((draft, edit, n) => editList(draft, toEdit(draft, edit, n)), draftOf(list))
-        expect(new Set(ids(made)).size).toBe(made.touches.length)
-        if (made.touches.length <= 40) expect(touchesInput.safeParse(made.touches).success).toBe(true)
+        expect(new Set(ids(made)).size).toBe(made.now.length)
+        if (made.now.length <= 40) expect(touchesInput.safeParse(made.now).success).toBe(true)
       }),
     )
   })
   test('what is touched is the painter’s; the rest is the look’s still', () => {
     const [first = ''] = list.map(({ id }) => id)
     const made = editList(draftOf(list), { kind: 'change', id: first, over: { film: 'heavy' } })
-    expect(made.touches.map(({ by }) => by === 'painter')).toEqual(list.map((_, k) => k === 0))
+    expect(made.now.map(({ by }) => by === 'painter')).toEqual(list.map((_, k) => k === 0))
   })
   test('a layer that has gone is worn to no more, and one edit forgets what was undone', () => {
     const worn = draftOf([
@@ -76,9 +72,9 @@ describe('a list under the hand', () => {
       { id: 'wear', operation: 'dry-distress', wearTo: 'one', by: 'painter' },
     ])
     const without = editList(worn, { kind: 'remove', id: 'one' })
-    expect(without.touches.at(-1)?.wearTo).toBeUndefined()
+    expect(without.now.at(-1)?.wearTo).toBeUndefined()
     const back = undo(without)
-    expect(back.touches.at(-1)?.wearTo).toBe('one')
+    expect(back.now.at(-1)?.wearTo).toBe('one')
     expect(editList(back, { kind: 'double', id: 'two', newId: 'three' }).future).toEqual([])
   })
   test('what is typed letter by letter is undone as one; another layer, or another change, is undone by itself', () => {
@@ -86,20 +82,15 @@ describe('a list under the hand', () => {
       { id: 'one', operation: 'coat', by: 'painter' },
       { id: 'two', operation: 'coat', by: 'painter' },
     ])
-    const type = (draft: TouchDraft, id: string, name: string) =>
+    const type = (draft: Draft, id: string, name: string) =>
       editList(draft, { kind: 'change', id, over: { colour: { name, hex: '#3d5661' } }, running: true })
     const typed = ['T', 'Ta', 'Tar', 'Tarn'].reduce((draft, name) => type(draft, 'one', name), two)
     const other = type(typed, 'two', 'O')
     const film = editList(other, { kind: 'change', id: 'two', over: { film: 'thin' } })
     expect([typed.past.length, other.past.length, film.past.length]).toEqual([1, 2, 3])
-    expect(undo(typed).touches).toEqual(two.touches)
+    expect(undo(typed).now).toEqual(two.now)
     // begun again after an undo it is another change
     expect(type(undo(typed), 'one', 'K').past.length).toBe(1)
-  })
-  test('another list at once, undone at once', () => {
-    const begun = replaceList(null, list)
-    expect(begun.past).toEqual([])
-    expect(undo(replaceList(begun, list.slice(0, 1))).touches).toBe(list)
   })
   test('the last layer is not taken out, and what is not there changes nothing', () => {
     const one = draftOf([{ id: 'one', operation: 'coat', by: 'painter' }])

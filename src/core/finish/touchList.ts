@@ -4,7 +4,7 @@
  */
 import type { HouseMethod } from '@/core/craft/method'
 import type { OperationCode } from '@/core/craft/operations'
-import { ground, type LookTouch, type Touch } from './touch'
+import { ground, type LookTouch, places, type Touch } from './touch'
 import { touchesOf } from './touches'
 import type { FinishWish } from './wish'
 
@@ -14,22 +14,9 @@ export type TouchEdit =
   | { kind: 'change'; id: string; over: Partial<Omit<Touch, 'id' | 'by'>>; running?: boolean }
   | { kind: 'move'; id: string; to: number }
   | { kind: 'double'; id: string; newId: string }
+  /** its last coat, or the flats apart from the edges and the recesses, a layer of its own above it */
+  | { kind: 'split'; id: string; newId: string }
   | { kind: 'remove'; id: string }
-
-export interface TouchDraft {
-  touches: readonly Touch[]
-  /** as it was before each edit, the last first */
-  past: readonly (readonly Touch[])[]
-  /** what was undone, the last first */
-  future: readonly (readonly Touch[])[]
-  /** the layer that is being changed letter by letter */
-  running?: string | undefined
-}
-
-export const draftOf = (touches: readonly Touch[]): TouchDraft => ({ touches, past: [], future: [] })
-/** Another list at once; undone it is the one before. */
-export const replaceList = (draft: TouchDraft | null, touches: readonly Touch[]): TouchDraft =>
-  draft ? { touches, past: [draft.touches, ...draft.past], future: [] } : draftOf(touches)
 
 /** Put in by the rules wherever it is wanted: nobody's layer. */
 const leftToRules: readonly OperationCode[] = ['dust-off', 'mist-fabric']
@@ -51,6 +38,16 @@ function joined(touches: readonly Touch[]): Touch[] {
   })
 }
 
+/** A layer as two, the lower one first; null where there is nothing to part. */
+export function splitOf(touch: Touch): [Touch, Touch] | null {
+  const { repeat, where, by: _, ...own } = touch
+  const mine = (over: Partial<Touch>): Touch => ({ ...own, where, repeat, ...over, by: 'painter' })
+  if (typeof repeat === 'number' && repeat > 1) return [mine({ repeat: repeat - 1 }), mine({ repeat: 1 })]
+  const [first, ...rest] = where?.places ?? places
+  if (!first || rest.length === 0) return null
+  return [mine({ where: { ...where, places: [first] } }), mine({ where: { ...where, places: rest } })]
+}
+
 function edited(touches: readonly Touch[], edit: TouchEdit): readonly Touch[] {
   const at = 'id' in edit ? touches.findIndex(({ id }) => id === edit.id) : -1
   const touch = touches[at]
@@ -67,27 +64,25 @@ function edited(touches: readonly Touch[], edit: TouchEdit): readonly Touch[] {
     }
     case 'double':
       return touch ? touches.toSpliced(at + 1, 0, { ...touch, id: edit.newId, by: 'painter' }) : touches
+    case 'split': {
+      const parted = touch && splitOf(touch)
+      if (!parted) return touches
+      const [below, above] = parted
+      return touches.toSpliced(at, 1, below, { ...above, id: edit.newId })
+    }
     case 'remove':
       return touch && touches.length > 1 ? touches.toSpliced(at, 1) : touches
   }
 }
 
-/** The list after one edit; one that changes nothing is not remembered. */
-export function editList(draft: TouchDraft, edit: TouchEdit): TouchDraft {
-  const touches = edited(draft.touches, edit)
-  if (touches === draft.touches) return draft
-  const running = edit.kind === 'change' && edit.running ? edit.id : undefined
-  const goesOn = running !== undefined && draft.running === running
-  return { touches: joined(touches), past: goesOn ? draft.past : [draft.touches, ...draft.past], future: [], running }
+/** The list after one edit: the same list, where the edit changes nothing. */
+export function editTouches(touches: readonly Touch[], edit: TouchEdit): readonly Touch[] {
+  const next = edited(touches, edit)
+  return next === touches ? touches : joined(next)
 }
-export function undo({ touches, past, future }: TouchDraft): TouchDraft {
-  const [before, ...earlier] = past
-  return before ? { touches: before, past: earlier, future: [touches, ...future] } : { touches, past, future }
-}
-export function redo({ touches, past, future }: TouchDraft): TouchDraft {
-  const [after, ...later] = future
-  return after ? { touches: after, past: [touches, ...past], future: later } : { touches, past, future }
-}
+/** What an edit changes letter by letter, to be undone as one. */
+export const runningOf = (edit: TouchEdit): string | undefined =>
+  edit.kind === 'change' && edit.running ? `touch ${edit.id}` : undefined
 
 /** What a painter lays or does of their own will, in the order of work; the rest is the engine's to put in. */
 export const touchOperations = [

@@ -26,6 +26,7 @@ import {
   words,
 } from './fields'
 import { counted } from './job'
+import { sentEdits } from './stepEdits'
 import { surface, wholeCount } from './surface'
 import { colour, touches } from './touch'
 
@@ -124,11 +125,11 @@ export const planInput = z.object({
   with: z.array(z.enum(lookCodes)).max(4),
   seal: z.enum(['', ...topcoatCodes]).transform((seal) => (seal === '' ? null : seal)),
   departures: methodInput.partial(),
-  /** positions of the planned steps, in the order wanted; what is missing is left out */
-  order: z.array(z.int().min(0)).max(200),
   paint: z.enum(paintCodes),
   colours: z.object({ a: colour, b: colour.optional() }),
   touches: touches.optional(),
+  /** what was done to the steps by hand */
+  edits: sentEdits,
 })
 export type PlanText = z.input<typeof planInput>
 

@@ -14,6 +14,7 @@ import type { Colour } from '@/core/finish/wish'
 import type { Entry } from '@/core/log/entry'
 import type { Day, Instant, PartId, PhotoId, PieceId, PlanId, RoomId, StepId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
+import type { StepEdits } from '@/core/plan/stepEdits'
 
 export const sources = {
   auction: 'auction',
@@ -63,6 +64,8 @@ export interface Plan {
   seal: TopcoatCode | null
   /** the painter's own list of layers, where it is no longer the look's */
   touches?: readonly Touch[] | undefined
+  /** what the painter did to its steps: the desk opens on it */
+  edits?: StepEdits | undefined
   /** where this part departs from the house method */
   departures: Partial<HouseMethod>
   madeAt: Instant

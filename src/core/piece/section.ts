@@ -5,6 +5,7 @@ import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { getLook } from '@/core/craft/looks'
 import { getOperation, type LayerKind } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import type { PlannedStep } from '@/core/finish/step'
 import { ground, type Where } from '@/core/finish/touch'
 import { aimsOf } from '@/core/finish/touches'
 import type { Instant } from '@/core/measure/named'
@@ -43,6 +44,10 @@ const tones: Partial<Record<FamilyCode, string>> = {
   salve: '#c9b079',
   glaze: '#d8d2c2',
 }
+
+/** The colour that stands for a layer: its own, its product's, or a pale one. */
+export const toneOf = ({ colour, family }: Pick<PlannedStep, 'colour' | 'family'>): string =>
+  colour?.hex ?? (family ? tones[family] : undefined) ?? '#efe6cf'
 
 /** Whether the old finish has been taken off by the work done so far. */
 const strips = (done: readonly string[]) => done.includes('scrape') || done.includes('dewax')
@@ -88,7 +93,7 @@ export function sectionOf({ part, steps, done, window }: Standing): CrossSection
     const wet = there && window?.after.id === step.id && window.phase === 'shut'
     layers.push({
       kind,
-      tone: step.colour?.hex ?? (step.family ? (tones[step.family] ?? '#efe6cf') : '#efe6cf'),
+      tone: toneOf(step),
       words: [step.colour?.name, step.family ? getFamily(step.family).words : null].filter(Boolean).join(', '),
       state: wet ? 'wet' : there ? 'there' : 'planned',
       film: step.film,

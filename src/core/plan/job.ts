@@ -14,7 +14,8 @@ export interface JobStep {
   minutes: number
 }
 
-const mostMinutes = 2400
+/** A week's work. */
+export const mostMinutes = 2400
 /** Whole minutes, at least one and not more than a week's work. */
 export const minutesFit = (minutes: number): boolean => Number.isInteger(minutes) && minutes >= 1 && minutes <= mostMinutes
 

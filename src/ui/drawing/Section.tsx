@@ -12,8 +12,8 @@ const corner = { x: 96, y: 96, r: 34 }
 const thickness: Record<Layer['film'], number> = { thin: 7, normal: 11, heavy: 17 }
 const clearKinds = new Set<Layer['kind']>(['clear', 'wax', 'oil', 'medium', 'oldClear'])
 /** The texture that stands for a kind of layer: in place of its tone, or over it. */
-const fills: Partial<Record<Layer['kind'], string>> = { wax: 'url(#section-haze)', clear: 'url(#section-film)' }
-const overlays: Partial<Record<Layer['kind'], string>> = {
+export const layerFills: Partial<Record<Layer['kind'], string>> = { wax: 'url(#section-haze)', clear: 'url(#section-film)' }
+export const layerOverlays: Partial<Record<Layer['kind'], string>> = {
   wash: 'url(#section-washed)',
   crackle: 'url(#section-cracked)',
   texture: 'url(#section-rough)',
@@ -113,7 +113,7 @@ function place(layers: readonly Layer[]): Placed[] {
 
 /** A layer here and there, as a stroke of its own thickness; what is only planned is paler. */
 const patchLook = ({ tone, kind, out, under, state }: Placed) => ({
-  stroke: fills[kind] ? 'var(--soft)' : tone,
+  stroke: layerFills[kind] ? 'var(--soft)' : tone,
   strokeWidth: Math.max(2, tenth(out - under)),
   strokeOpacity: state === 'planned' ? 0.45 : 1,
 })
@@ -178,10 +178,10 @@ export function Section({
               strokeDasharray="5 4"
             />
           )
-        const overlay = overlays[layer.kind]
+        const overlay = layerOverlays[layer.kind]
         return (
           <g key={k}>
-            <path d={d} fill={fills[layer.kind] ?? layer.tone} stroke="var(--ink)" strokeOpacity="0.28" strokeWidth="0.8" />
+            <path d={d} fill={layerFills[layer.kind] ?? layer.tone} stroke="var(--ink)" strokeOpacity="0.28" strokeWidth="0.8" />
             {overlay && <path d={d} fill={overlay} />}
             {layer.state === 'wet' && (
               <>

@@ -1,9 +1,9 @@
 'use client'
 /** A colour of a look: from the tins on the shelf, or any other with a name of its own. */
 import { complementOf, darkerOf } from '@/core/craft/colour'
+import type { DeskTin } from '@/core/desk/state'
 import type { Colour } from '@/core/finish/wish'
 import { TextField } from '@/ui/form/Field'
-import type { DeskTin } from './planPart'
 
 export function ColourChoice({
   words,

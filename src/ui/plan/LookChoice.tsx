@@ -27,14 +27,14 @@ export function LookChoice({
         value={look}
         onValueChange={(value) => choose(value as LookCode)}
         aria-label="Look"
-        className="grid grid-cols-3 gap-2 sm:grid-cols-5 lg:grid-cols-6"
+        className="-mx-4 flex snap-x gap-2 overflow-x-auto px-4 py-1 sm:mx-0 sm:grid sm:grid-cols-6 sm:overflow-visible sm:px-0"
       >
         {can.map((each) => (
           <RadioGroup.Item
             key={each.code}
             value={each.code}
             title={getLook(each.code).tells}
-            className="sheet flex cursor-pointer flex-col overflow-hidden text-left outline-offset-2 data-[state=checked]:outline-4 data-[state=checked]:outline-now"
+            className="sheet flex w-24 shrink-0 cursor-pointer snap-start flex-col overflow-hidden text-left sm:w-auto outline-offset-2 data-[state=checked]:outline-4 data-[state=checked]:outline-now"
           >
             {'section' in each ? (
               <Section model={each.section} className="w-full shrink-0" />

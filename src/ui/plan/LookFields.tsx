@@ -4,7 +4,9 @@ import type { ReactNode } from 'react'
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { addOnCodes, getLook } from '@/core/craft/looks'
 import type { Slot } from '@/core/craft/recipe'
+import type { DeskTin } from '@/core/desk/state'
 import { findRefusal } from '@/core/finish/refusals'
+import type { PlannedStep } from '@/core/finish/step'
 import type { Colour, looksOf } from '@/core/finish/wish'
 import type { RankedPaint } from '@/core/plan/rankPaints'
 import { ChoiceField } from '@/ui/form/Field'
@@ -12,16 +14,15 @@ import { coverWords, paintReasonWords } from '@/words/craft'
 import { spanWords } from '@/words/time'
 import { ColourChoice, suggestedFor } from './ColourChoice'
 import { LookChoice } from './LookChoice'
-import type { DeskTin } from './planPart'
-import type { DeskStep } from './StepList'
 import type { Desk } from './useDesk'
 
 export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly DeskTin[]; topcoat: ReactNode }) {
-  const { look, extras, colours, wish, looks, slots, troubles, facts, plan, kept } = desk
-  const { chooseLook, choosePaint, setExtras, setColours } = desk
+  const { state, act, wish, looks, slots, troubles, facts, plan, kept } = desk
+  const { look, extras, colours } = state
+  const choosePaint = (to: FamilyCode) => act({ kind: 'paint', to })
   return (
     <>
-      <LookChoice look={look} choose={chooseLook} drawn={desk.drawn} />
+      <LookChoice look={look} choose={(to) => act({ kind: 'look', to })} drawn={desk.drawn} />
       <fieldset className="mt-5">
         <legend className="mb-2 font-semibold">Laid over it</legend>
         <div className="flex flex-wrap gap-2">
@@ -36,7 +37,7 @@ export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly
                   type="button"
                   aria-pressed={on}
                   disabled={!can}
-                  onClick={() => setExtras(on ? extras.filter((each) => each !== code) : [...extras, code])}
+                  onClick={() => act({ kind: 'over', look: code, on: !on })}
                   className="press aria-pressed:outline-3 aria-pressed:outline-now"
                 >
                   {getLook(code).words}
@@ -69,7 +70,7 @@ export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly
               tins={tins.filter(({ family }) => family === wish.paint)}
               suggestions={slot === 'a' && slots.includes('b') ? suggestedFor(colours.b) : []}
               trouble={troubles[`colours.${slot}.name`] ?? troubles[`colours.${slot}.hex`]}
-              choose={(colour) => setColours({ ...colours, [slot]: colour })}
+              choose={(to) => act({ kind: 'colour', slot, to })}
             />
           )
         })}
@@ -118,7 +119,7 @@ function RankedPaints({
   )
 }
 
-const coatsIn = (steps: readonly DeskStep[], colour: Colour) =>
+const coatsIn = (steps: readonly { step: PlannedStep }[], colour: Colour) =>
   steps.filter(({ step }) => step.operation === 'coat' && step.colour?.hex === colour.hex).length
 
 const slotWords = (looks: ReturnType<typeof looksOf>, slot: Slot): string =>

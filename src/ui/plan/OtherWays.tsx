@@ -46,11 +46,11 @@ export function OtherWays({
   const wants = own.figures.lacking.join()
   const short = asked?.of === wants ? asked.lacking : []
   return (
-    <section aria-labelledby="other-ways" className="mt-10 border-t-2 border-ink pt-4">
-      <h2 id="other-ways" className="title text-3xl">
-        Other ways
-      </h2>
-      <p className="text-soft">Each against this plan. Quickest first.</p>
+    <details className="border-t-2 border-ink">
+      <summary className="flex min-h-16 cursor-pointer flex-wrap items-baseline gap-x-4 py-3">
+        <h2 className="title text-3xl">Other ways</h2>
+        <span className="text-soft">{ways.length}, each against this plan</span>
+      </summary>
       <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
         {own.figures.lacking.length > 0 && (
           <button type="button" className="press" onClick={() => setAsked({ of: wants, lacking: takeFromShelf() })}>
@@ -99,6 +99,6 @@ export function OtherWays({
           )
         })}
       </ul>
-    </section>
+    </details>
   )
 }

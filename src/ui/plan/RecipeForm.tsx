@@ -36,11 +36,13 @@ export function RecipeForm({
     router.refresh()
   }
   return (
-    <section aria-labelledby="recipes" className="mt-10 border-t-2 border-ink pt-4">
-      <h2 id="recipes" className="title text-3xl">
-        House recipes
-      </h2>
-      {recipes.length === 0 && <p className="text-soft">None yet. Keep this finish under a name, and use it on another piece.</p>}
+    <details className="mt-8 border-t-2 border-ink">
+      <summary className="flex min-h-16 cursor-pointer flex-wrap items-baseline gap-x-4 py-3">
+        <h2 className="title text-3xl">House recipes</h2>
+        <span className="text-soft">
+          {recipes.length === 0 ? 'keep this finish for another piece' : `${recipes.length} kept`}
+        </span>
+      </summary>
       <div className="mt-2 flex flex-wrap gap-2">
         {recipes.map((recipe) => (
           <button key={recipe.id} type="button" className="press" onClick={() => take(recipe.wish)}>
@@ -63,6 +65,6 @@ export function RecipeForm({
       <div className="mt-3 empty:hidden">
         <Trouble>{write.issue}</Trouble>
       </div>
-    </section>
+    </details>
   )
 }

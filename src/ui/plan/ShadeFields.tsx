@@ -1,11 +1,11 @@
 'use client'
 /** A shade of two tins by parts: what it will look like is reckoned, and said to be a guess. */
 import { useState } from 'react'
+import type { DeskTin } from '@/core/desk/state'
 import { type Colour, shadeOf } from '@/core/finish/shade'
 import { decimalMark, numberText, readFigure } from '@/core/measure/number'
 import { ChoiceField, TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
-import type { DeskTin } from './planPart'
 
 export function ShadeFields({
   colour,

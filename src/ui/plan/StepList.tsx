@@ -8,45 +8,45 @@ import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalList
 import { CSS } from '@dnd-kit/utilities'
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
 import { useId } from 'react'
+import { v7 as uuidv7 } from 'uuid'
 import type { StepWindow } from '@/core/craft/windows'
+import type { DeskAct } from '@/core/desk/desk'
 import { sectionsOf } from '@/core/finish/sections'
 import type { PlannedStep } from '@/core/finish/step'
+import { type EditedStep, type OwnStep, spotAt, type StepChange, type StepEdits } from '@/core/plan/stepEdits'
 import type { Conflict } from '@/core/stack/checkStack'
+import { StepFields } from '@/ui/desk/StepFields'
 import { cautionWords, checkWords, reasonWords, sectionWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
 import { spanWords } from '@/words/time'
 import { ConflictLine } from './ConflictLine'
-
-export interface DeskStep {
-  step: PlannedStep
-  /** position in the plan as the planner made it */
-  position: number
-  left: boolean
-}
 
 function waitWords({ opens, closes }: StepWindow): string {
   if (opens[1] === 0) return closes ? `go on within ${spanWords(closes[0])}` : 'go on at once'
   return `then wait ${spanWords(opens[1])}${closes ? `, but no longer than ${spanWords(closes[0])}` : ''}`
 }
 
-export function StepList({
-  steps,
-  conflicts,
-  toggle,
-  move,
-}: {
-  steps: readonly DeskStep[]
-  /** by position in the planner's own order */
-  conflicts: ReadonlyMap<number, readonly Conflict[]>
-  toggle: (position: number) => void
-  /** puts the step at one index of the list at another */
-  move: (from: number, to: number) => void
-}) {
+interface Props {
+  steps: readonly EditedStep[]
+  /** as they were planned, by key */
+  planned: ReadonlyMap<string, PlannedStep>
+  conflicts: ReadonlyMap<string, readonly Conflict[]>
+  edits: StepEdits
+  act: (act: DeskAct) => void
+}
+
+export function StepList({ steps, planned, conflicts, edits, act }: Props) {
   const id = useId()
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   )
-  const indexOf = (key: unknown) => steps.findIndex(({ position }) => keyOf(position) === key)
+  const indexOf = (key: unknown) => steps.findIndex((each) => each.key === key)
+  const move = (from: number, to: number) => {
+    const own = steps[from]
+    if (!own || to < 0 || to >= steps.length) return
+    const rest = steps.filter((each) => each !== own).map(({ key }) => key)
+    act({ kind: 'move-step', key: own.key, to: spotAt(rest, to) })
+  }
   const titleAt = (key: unknown) => {
     const found = steps[indexOf(key)]
     return found ? stepTitle(found.step) : ''
@@ -71,17 +71,19 @@ export function StepList({
         },
       }}
     >
-      <SortableContext items={steps.map(({ position }) => keyOf(position))} strategy={verticalListSortingStrategy}>
+      <SortableContext items={steps.map(({ key }) => key)} strategy={verticalListSortingStrategy}>
         <ol className="mt-4 border-t border-line" aria-label="Steps">
           {steps.map((each, k) => (
             <StepLine
-              key={each.position}
-              {...each}
+              key={each.key}
+              each={each}
               index={k}
               last={k === steps.length - 1}
               sections={each.left ? 1 : sectionsOf(each.step, steps.slice(k + 1).find(({ left }) => !left)?.step)}
-              conflicts={conflicts.get(each.position) ?? []}
-              toggle={toggle}
+              conflicts={conflicts.get(each.key) ?? []}
+              planned={planned.get(each.key) ?? each.step}
+              change={edits.changes[each.key]}
+              act={act}
               move={move}
             />
           ))}
@@ -91,29 +93,21 @@ export function StepList({
   )
 }
 
-const keyOf = (position: number) => `step-${position}`
-
-function StepLine({
-  step,
-  position,
-  left,
-  index,
-  last,
-  sections,
-  conflicts,
-  toggle,
-  move,
-}: DeskStep & {
+interface LineProps {
+  each: EditedStep
   index: number
   last: boolean
   sections: number
   conflicts: readonly Conflict[]
-  toggle: (position: number) => void
+  planned: PlannedStep
+  change: StepChange | undefined
+  act: (act: DeskAct) => void
   move: (from: number, to: number) => void
-}) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
-    id: keyOf(position),
-  })
+}
+
+function StepLine({ each, index, last, sections, conflicts, planned, change, act, move }: LineProps) {
+  const { key, step, left } = each
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: key })
   return (
     <li
       ref={setNodeRef}
@@ -125,6 +119,9 @@ function StepLine({
           <span className="figure text-lg text-soft">{index + 1}</span>
           <span>
             <span className={`font-semibold ${left ? 'line-through' : ''}`}>{stepTitle(step)}</span>
+            {(step.own ?? step.changed) && (
+              <span className="ml-2 text-sm font-semibold text-now">{step.own ? 'yours' : 'changed by you'}</span>
+            )}
             {step.window && !left && <span className="block text-sm text-soft">{waitWords(step.window)}</span>}
             {sections > 1 && <span className="block text-sm font-semibold">{sectionWords(sections)}</span>}
             {conflicts.map((conflict) => (
@@ -134,10 +131,22 @@ function StepLine({
           <span className="text-soft">{left ? 'left out' : `${step.minutes} min`}</span>
         </summary>
         <StepFacts step={step} />
+        <StepFields step={step} planned={planned} change={change} set={(over) => act({ kind: 'change-step', key, over })} />
         <div className="flex flex-wrap gap-2 pb-4 pl-10">
-          <button type="button" className="press" onClick={() => toggle(position)}>
-            {left ? 'Put it back' : 'Leave it out'}
-          </button>
+          {step.own ? (
+            <button type="button" className="press" onClick={() => act({ kind: 'drop-step', id: key })}>
+              Take it out
+            </button>
+          ) : (
+            <>
+              <button type="button" className="press" onClick={() => act({ kind: 'leave', key, out: !left })}>
+                {left ? 'Put it back' : 'Leave it out'}
+              </button>
+              <button type="button" className="press" onClick={() => act({ kind: 'add-step', step: onceMore(key, step) })}>
+                Once more
+              </button>
+            </>
+          )}
           <button
             type="button"
             className="press px-3"
@@ -171,6 +180,17 @@ function StepLine({
     </li>
   )
 }
+
+/** The same step again, after it. */
+const onceMore = (key: string, { operation, words, minutes }: PlannedStep): OwnStep => ({
+  id: uuidv7(),
+  at: { after: key, before: null },
+  like: key,
+  operation,
+  words: words ?? null,
+  minutes,
+  check: null,
+})
 
 function StepFacts({ step }: { step: PlannedStep }) {
   const facts = [

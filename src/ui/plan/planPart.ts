@@ -1,7 +1,8 @@
 /** A part as the plan desk holds it: its facts, what is done on it, what was wished before. */
 import type { HouseMethod } from '@/core/craft/method'
+import type { PlanBefore } from '@/core/desk/state'
 import type { PieceId } from '@/core/measure/named'
-import type { Part, Plan, PlanStep } from '@/core/piece/piece'
+import type { Part, PlanStep } from '@/core/piece/piece'
 import type { TimedPart } from '@/core/plan/lane'
 
 export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
@@ -11,11 +12,7 @@ export interface PlanPart extends Omit<Part, 'plan' | 'earlier'> {
   ahead: PlanStep[]
   /** what is still ahead of the piece's other parts */
   others: TimedPart[]
-  before: Pick<Plan, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'departures' | 'touches'> | null
+  /** the plan in force */
+  before: PlanBefore | null
   method: HouseMethod
-}
-export interface DeskTin {
-  family: Plan['paint']
-  name: string
-  hex: string
 }

@@ -1,15 +1,16 @@
 'use client'
 /** One layer of the painter's own list: what it is in a line, and opened the sheet to change it. */
 import { ArrowDown, ArrowUp } from 'lucide-react'
-import { v7 as uuidv7 } from 'uuid'
 import { laysColour } from '@/core/craft/operations'
 import type { SubstrateKind } from '@/core/craft/parts'
+import type { DeskTin } from '@/core/desk/state'
 import type { Touch } from '@/core/finish/touch'
-import type { TouchEdit } from '@/core/finish/touchList'
+import { splitOf, type TouchEdit } from '@/core/finish/touchList'
+import type { Conflict } from '@/core/stack/checkStack'
 import type { Calm } from '@/ui/form/useTapGuard'
+import { ConflictLine } from '@/ui/plan/ConflictLine'
 import { touchFacts, touchTitle } from '@/words/touch'
 import { LayerSheet } from './LayerSheet'
-import type { DeskTin } from './planPart'
 
 interface Props {
   touch: Touch
@@ -22,13 +23,16 @@ interface Props {
   edit: (edit: TouchEdit) => void
   /** why it can't be had */
   why: string | null
+  conflicts: readonly Conflict[]
   troubles: Readonly<Record<string, string>>
+  newId: () => string
   press: Calm['guard']
   moved: () => void
   removed: () => void
 }
 
-export function LayerRow({ touch, at, all, kind, tins, isOpen, toggle, edit, why, troubles, press, moved, removed }: Props) {
+export function LayerRow(props: Props) {
+  const { touch, at, all, kind, tins, isOpen, toggle, edit, newId, why, conflicts, troubles, press, moved, removed } = props
   const { id } = touch
   const title = touchTitle(touch)
   const wrong = why ?? Object.values(troubles)[0]
@@ -45,16 +49,22 @@ export function LayerRow({ touch, at, all, kind, tins, isOpen, toggle, edit, why
     >
       <summary
         id={`layer-${id}`}
-        className="grid min-h-14 cursor-pointer grid-cols-[1fr_auto] items-center gap-x-3 px-4 py-2"
+        className="grid min-h-14 scroll-mb-32 scroll-mt-[42vh] cursor-pointer grid-cols-[1fr_auto] items-center gap-x-3 px-4 py-2"
         onClick={(event) => {
           event.preventDefault()
           toggle.onClick(event)
         }}
       >
         <span>
-          <span className="block text-lg font-semibold leading-tight">{title}</span>
+          <span className="block text-lg font-semibold leading-tight">
+            <span className="figure mr-2 text-soft">{at + 1}</span>
+            {title}
+          </span>
           <span className="text-soft">{touchFacts(touch, all)}</span>
           {wrong && <span className="block font-semibold text-late">{wrong}</span>}
+          {conflicts.map((conflict) => (
+            <ConflictLine key={conflict.code} conflict={conflict} />
+          ))}
         </span>
         <span aria-hidden className="text-sm font-semibold underline">
           {isOpen ? 'Shut' : 'Change'}
@@ -76,9 +86,14 @@ export function LayerRow({ touch, at, all, kind, tins, isOpen, toggle, edit, why
             <button type="button" className="press px-3" aria-label={`Down: ${title}`} disabled={at === 0} {...move(at - 1)}>
               <ArrowDown aria-hidden size={20} />
             </button>
-            <button type="button" className="press" {...press(() => edit({ kind: 'double', id, newId: uuidv7() }))}>
+            <button type="button" className="press" {...press(() => edit({ kind: 'double', id, newId: newId() }))}>
               Once more
             </button>
+            {splitOf(touch) && (
+              <button type="button" className="press" {...press(() => edit({ kind: 'split', id, newId: newId() }))}>
+                Split it
+              </button>
+            )}
             <button
               type="button"
               className="press"
