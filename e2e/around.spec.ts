@@ -22,8 +22,8 @@ test('what is counted is planned before the paint and after, worked, and changed
   await more(page, 'Fittings that come off and go back', 6)
   await more(page, 'Old holes to fill', 4)
   await page.getByLabel('Drawers', { exact: true }).fill('3')
-  // 6 × 2 apart, 6 × 3 together, 4 × 3 filled, 3 × 2 eased: 48 more
-  await expect(page.getByText('1 h 08 around the paint')).toBeVisible()
+  // 6 × 2 apart, 6 × 3 together, 6 × 4 + 5 polished, 4 × 3 filled, 3 × 8 + 5 washed out, 3 × 2 eased: 1 h 46 more
+  await expect(page.getByText('2 h 06 around the paint')).toBeVisible()
   await minutesOf(page, 'Fill holes').fill('25')
   await page.getByRole('button', { name: 'One fewer: Old holes to fill' }).click()
   // what was set by hand stays, though a count changes
@@ -37,15 +37,25 @@ test('what is counted is planned before the paint and after, worked, and changed
   await minutesOf(page, 'Steam the dents out').fill('20')
   await page.getByRole('button', { name: 'Up: Steam the dents out' }).click()
   await page.getByRole('button', { name: 'Take out: Photograph it' }).first().click()
-  await expect(before.getByRole('listitem')).toContainText(['Take apart', 'Steam the dents out', 'Fill holes'])
+  await expect(before.getByRole('listitem')).toContainText([
+    'Take apart',
+    'Vacuum and wash the drawers out',
+    'Steam the dents out',
+    'Fill holes',
+  ])
   // a double tap takes out one; what can't be read is said, and stays
   await page.getByRole('button', { name: 'Take out: Look it over, inside edges too' }).dblclick()
   const after = page.getByRole('region', { name: 'After the paint' })
-  await expect(after.getByRole('listitem')).toContainText(['Wax the drawer runners', 'Put together again', 'Photograph it'])
+  await expect(after.getByRole('listitem')).toContainText([
+    'Wax the drawer runners',
+    'Polish the metal fittings',
+    'Put together again',
+    'Photograph it',
+  ])
   await after.getByRole('button', { name: 'Take out: Photograph it' }).focus()
   await page.keyboard.press('Enter')
   await expect(after.getByRole('heading')).toBeFocused()
-  await expect(after.getByRole('listitem')).toHaveCount(2)
+  await expect(after.getByRole('listitem')).toHaveCount(3)
   await minutesOf(page, 'Steam the dents out').fill('a while')
   await page.getByRole('button', { name: 'This is the work' }).click()
   await expect(before.getByText('Whole minutes, 1 to 2,400.')).toBeVisible()
@@ -64,7 +74,7 @@ test('what is counted is planned before the paint and after, worked, and changed
   await expect(around.getByRole('heading', { level: 3 })).toHaveText('Take apart, bag and number the fittings')
   await around.getByRole('button', { name: /^Start/ }).click()
   await around.getByRole('button', { name: /^Done/ }).click()
-  await expect(around.getByRole('heading', { level: 3 })).toHaveText('Steam the dents out')
+  await expect(around.getByRole('heading', { level: 3 })).toHaveText('Vacuum and wash the drawers out, runners too')
 
   // changed half-way: what is done is not asked for again
   await around.getByRole('link', { name: 'Change the work' }).click()
@@ -109,9 +119,19 @@ test('a chest with everything counted is taken in by one template and a few taps
   await page.goto('/pieces/new')
   await tap(page.getByLabel('What it is'))
   await page.keyboard.type(name)
-  await tap(page.getByRole('button', { name: 'chest of drawers' }))
-  // eight fittings and four drawers come with the template
-  await expect(page.getByLabel('Drawers', { exact: true })).toHaveValue('4')
+  await tap(page.getByRole('button', { name: 'Chest of drawers' }))
+  // measured at its side, one drawer more; eight fittings become ten with it
+  await tap(page.getByLabel('Wide, cm'))
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type('102')
+  await tap(page.getByRole('button', { name: 'One more: Drawers of it' }))
+  await expect(page.getByLabel('Drawers', { exact: true })).toHaveValue('5')
+  await expect(page.getByLabel('Fittings that come off and go back', { exact: true })).toHaveValue('10')
+  await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '102 cm')
+  taps += 3
+  await page.getByLabel('All of it is').selectOption({ label: 'solid wood, close-grained' })
+  await page.getByLabel('On all of it now').selectOption({ label: 'varnish or polyurethane' })
+  await page.getByLabel('Lead on any of it').selectOption({ label: 'finish surely younger than 1980' })
   await tap(page.getByLabel('Old holes to fill', { exact: true }))
   await page.keyboard.press('ControlOrMeta+a')
   await page.keyboard.type('8')
@@ -123,5 +143,21 @@ test('a chest with everything counted is taken in by one template and a few taps
   const around = page.getByRole('region', { name: 'Around the paint' })
   await expect(around.getByRole('heading', { level: 3 })).toHaveText('Photograph it')
   await expect(around.getByRole('listitem').filter({ hasText: 'Fill holes' })).toContainText('24 min')
-  await expect(around.getByRole('listitem').filter({ hasText: 'Glue loose joints' })).toContainText('15 min')
+  await expect(around.getByRole('listitem').filter({ hasText: 'Glue loose joints' })).toContainText('35 min')
+  for (const part of ['Carcass', 'Top', 'Drawer fronts'])
+    await expect(page.getByRole('region', { name: part, exact: true })).toBeVisible()
+
+  // its finish, on all of it, in three taps more
+  let more = 0
+  const tapMore = async (what: Locator) => {
+    more += 1
+    await what.click()
+  }
+  await tapMore(page.getByRole('region', { name: 'Carcass', exact: true }).getByRole('link', { name: 'Choose a finish' }))
+  await tapMore(page.getByRole('checkbox', { name: 'The same on top and drawer fronts' }))
+  await tapMore(page.getByRole('button', { name: 'Take this way' }))
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+  for (const part of ['Carcass', 'Top', 'Drawer fronts'])
+    await expect(page.getByRole('region', { name: part, exact: true }).getByText('Smooth solid').first()).toBeVisible()
+  expect(more).toBeLessThanOrEqual(5)
 })

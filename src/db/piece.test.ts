@@ -52,8 +52,13 @@ describe('a piece’s file', () => {
       where: { places: ['edges' as const] },
       touch: 'gilt',
       rule: 'unbuffed',
+      own: 'mine',
+      changed: true,
     }))
-    const own = { ...planRow(), touches, steps, madeAt: '2026-05-06T08:00:00.000Z' }
+    const spot = { after: 'coat 1', before: null }
+    const mine = { id: uuidv7(), at: spot, like: null, operation: 'own', words: 'Look at it', minutes: 5, check: null } as const
+    const edits = { left: ['scuff no-key>coat'], moves: [], changes: { 'coat 1': { minutes: 44, wait: 90 } }, own: [mine] }
+    const own = { ...planRow(), touches, edits, steps, madeAt: '2026-05-06T08:00:00.000Z' }
     await db.as(db.here, (client) => addPlan(client, db.here, whole.part.id, own))
     const file = await db.as(db.here, (client) => findPieceFile(client, whole.piece.id))
     expect(file?.parts[0]?.plan).toEqual({ ...own, steps: own.steps.map((step) => ({ ...step, mends: null })) })

@@ -184,6 +184,10 @@ export function stepTitle(step: Pick<PlannedStep, 'operation' | 'coat' | 'colour
   return `${titles[step.operation] ?? getOperation(step.operation).words}${step.colour ? `, ${step.colour.name}` : ''}`
 }
 
+/** Why a step is there; whose it is, where it is the painter's. */
+export const whyWords = ({ reason, own, changed }: Pick<PlannedStep, 'reason' | 'own' | 'changed'>): string =>
+  `${reasonWords[reason]}${own ? ' Your own step.' : changed ? ' Changed by you.' : ''}`
+
 /** "clay paint, paint : water 1 : 1, bristle brush, 220": with what. */
 export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator' | 'grit' | 'film' | 'where'>): string {
   const film = step.film === 'normal' ? null : `${step.film} film`

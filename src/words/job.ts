@@ -10,6 +10,7 @@ export const countWords: Record<CountCode, string> = {
   holes: 'Old holes to fill',
   joints: 'Loose joints',
   legs: 'Legs to shorten',
+  feet: 'Feet that stand on the floor',
   panes: 'Panes and mirrors to mask',
   drawers: 'Drawers',
   tears: 'Tears in the cloth',

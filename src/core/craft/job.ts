@@ -4,7 +4,7 @@
  */
 import { getOperation, type OperationCode } from './operations'
 
-export const countCodes = ['fittings', 'newFittings', 'holes', 'joints', 'legs', 'panes', 'drawers', 'tears'] as const
+export const countCodes = ['fittings', 'newFittings', 'holes', 'joints', 'legs', 'feet', 'panes', 'drawers', 'tears'] as const
 export type CountCode = (typeof countCodes)[number]
 /** How many of each; what is not there is not counted. */
 export type Counted = Readonly<Partial<Record<CountCode, number>>>
@@ -26,14 +26,18 @@ interface JobRow {
 export const jobRows: readonly JobRow[] = [
   { operation: 'photograph', side: 'before' },
   { operation: 'take-apart', side: 'before', per: 'fittings' },
+  { operation: 'clean-out', side: 'before', per: 'drawers' },
   { operation: 'glue', side: 'before', per: 'joints' },
   { operation: 'fill', side: 'before', per: 'holes' },
   { operation: 'cut-down', side: 'before', per: 'legs' },
   { operation: 'mask', side: 'before', per: 'panes' },
+  { operation: 'turn-over', side: 'before', per: 'feet' },
   { operation: 'ease', side: 'after', per: 'drawers' },
+  { operation: 'polish', side: 'after', per: 'fittings' },
   { operation: 'hardware', side: 'after', per: 'newFittings' },
   { operation: 'reassemble', side: 'after', per: 'fittings' },
   { operation: 'cover', side: 'after', per: 'tears' },
+  { operation: 'pads', side: 'after', per: 'feet' },
   { operation: 'inspect', side: 'after' },
   { operation: 'photograph', side: 'after' },
   { operation: 'deliver', side: 'after', commission: true },
@@ -43,13 +47,17 @@ export const jobRows: readonly JobRow[] = [
 export const jobOperations: readonly OperationCode[] = [
   'photograph',
   'take-apart',
+  'clean-out',
   'glue',
   'repair',
   'fill',
   'cut-down',
   'mask',
   'upholster',
+  'turn-over',
+  'trial',
   'ease',
+  'polish',
   'line',
   'hardware',
   'reassemble',

@@ -2,10 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type CostKind, costKinds, type Entry } from '@/core/log/entry'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep, worked } from '@/core/testing/piece'
-import { areaOfPart } from './area'
 import { readPiece } from './journey'
 import { boughtIn, earnedBy, ledgerSoFar, ledgerWhenDone, pricesOfLedger, type PricingTerms, taxFor } from './ledger'
-import { templates } from './templates'
 
 const terms: PricingTerms = {
   hourRate: 1800,
@@ -101,17 +99,5 @@ describe('prices of a ledger', () => {
     const hours = ledgerSoFar(journey([cost('bought', 4000), ...worked('one', '08:00', '10:00')]), terms)
     // 4.80 of overhead for two hours
     expect(earnedBy(hours, terms, 10_000, 1000)).toEqual({ left: 4520, perHour: 2260 })
-  })
-})
-
-describe('common articles', () => {
-  test('a chest of drawers: 0.9 × 0.42, twice 0.42 × 0.85, four rails of 0.9 × 0.06; four fronts of 0.84 × 0.18', () => {
-    const [carcass, fronts] = templates.chest.parts
-    expect(areaOfPart({ ...carcass, surfaces: [...carcass.surfaces] })).toBeCloseTo(0.378 + 0.714 + 0.216, 9)
-    expect(areaOfPart({ ...fronts, surfaces: [...fronts.surfaces] })).toBeCloseTo(4 * 0.1512, 9)
-  })
-  test('every one has parts that can be measured', () => {
-    for (const { parts } of Object.values(templates))
-      for (const part of parts) expect(areaOfPart({ ...part, surfaces: [...part.surfaces] })).toBeGreaterThan(0.1)
   })
 })

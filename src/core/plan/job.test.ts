@@ -10,13 +10,15 @@ const newId = () => `s${(made += 1)}`
 const draft = (counted: Counted) => followCounts([], proposeJob(counted, false), new Set(), newId)
 
 describe('what is counted asks for its work, in its order', () => {
-  test('a chest of four drawers with new handles: 2 a fitting off, 3 on, 3 a hole, 10 a joint and 5, 6 a new handle, 2 a drawer', () => {
+  test('a chest of four drawers with new handles: 2 a fitting off, 3 on, 3 a hole, 10 a joint and 5, 6 a new handle; 8 a drawer to wash out and 5, 2 to wax; 4 a fitting to polish and 5', () => {
     expect(proposeJob(chest, false).map(({ operation, side, minutes }) => [operation, side, minutes])).toEqual([
       ['photograph', 'before', 5],
       ['take-apart', 'before', 16],
+      ['clean-out', 'before', 37],
       ['glue', 'before', 25],
       ['fill', 'before', 24],
       ['ease', 'after', 8],
+      ['polish', 'after', 37],
       ['hardware', 'after', 48],
       ['reassemble', 'after', 24],
       ['inspect', 'after', 10],
@@ -27,7 +29,7 @@ describe('what is counted asks for its work, in its order', () => {
     expect(proposeJob({}, true).map(({ operation }) => operation)).toEqual(['photograph', 'inspect', 'photograph', 'deliver'])
   })
   test('glue has its night, filler its hours; a blade says so, and lead where lead may be', () => {
-    const [, , glue, fill] = proposeJob(chest, false).map((step) => jobPlanStep(step, false))
+    const [, , , glue, fill] = proposeJob(chest, false).map((step) => jobPlanStep(step, false))
     expect(glue?.window).toMatchObject({ clock: 'reaction', opens: [720, 720] })
     expect(fill?.window?.opens).toEqual([30, 120])
     const cut = { operation: 'cut-down', side: 'before', words: null, minutes: 32 } as const
@@ -54,10 +56,11 @@ describe('a list follows its counts', () => {
     const own: DraftStep = { id: 'o', operation: 'own', side: 'before', words: 'Steam the dents', minutes: 20, own: true }
     const with_ = draft(chest).toSpliced(2, 0, own)
     const next = followCounts(with_, proposeJob({ ...chest, panes: 2 }, false), new Set(['fill before']), newId)
-    expect(next.map(keyOf).slice(0, 5)).toEqual([
+    expect(next.map(keyOf).slice(0, 6)).toEqual([
       'photograph before',
       'take-apart before',
       'own before',
+      'clean-out before',
       'glue before',
       'mask before',
     ])

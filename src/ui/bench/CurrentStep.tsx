@@ -10,7 +10,7 @@ import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
 import { checkAsks, checkHows } from '@/words/checks'
-import { cautionWords, pastWords, reasonWords, sectionWords, stepTitle, withWhat } from '@/words/craft'
+import { cautionWords, pastWords, sectionWords, stepTitle, whyWords, withWhat } from '@/words/craft'
 import { windowFigure, windowWords } from '@/words/window'
 import { Judgement } from './Judgement'
 import { StepActions } from './StepActions'
@@ -97,7 +97,7 @@ export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Jud
               Why this, and how it ends
             </summary>
             <p className="mt-1 max-w-prose">
-              {why} {reasonWords[card.step.reason]} {card.check && `${checkAsks[card.check]} ${checkHows[card.check]}`}
+              {why} {whyWords(card.step)} {card.check && `${checkAsks[card.check]} ${checkHows[card.check]}`}
             </p>
           </details>
         </div>

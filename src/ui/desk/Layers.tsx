@@ -61,44 +61,13 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
               : 'As the look has them. Tap one, or pull it, and they are your own.'}
           </p>
         </div>
-        <div className="flex gap-2">
-          <button
-            id="desk-undo"
-            type="button"
-            className="press px-3"
-            aria-label="Undo"
-            disabled={!desk.canUndo}
-            onClick={desk.undo}
-          >
-            <Undo2 aria-hidden size={20} />
-          </button>
-          <button type="button" className="press px-3" aria-label="Do it again" disabled={!desk.canRedo} onClick={desk.redo}>
-            <Redo2 aria-hidden size={20} />
-          </button>
-          {isOwn ? (
-            <button
-              type="button"
-              className="press"
-              onClick={() => {
-                setSelected(null)
-                act({ kind: 'lay-aside' })
-              }}
-            >
-              Back to a look
-            </button>
-          ) : (
-            <>
-              <button type="button" className="press" disabled={planned.length === 0} onClick={() => act({ kind: 'own' })}>
-                Make the layers your own
-              </button>
-              {state.aside && (
-                <button type="button" className="press" onClick={() => act({ kind: 'take-up' })}>
-                  Back to your own layers
-                </button>
-              )}
-            </>
-          )}
-        </div>
+        <Turns
+          desk={desk}
+          layAside={() => {
+            setSelected(null)
+            act({ kind: 'lay-aside' })
+          }}
+        />
       </div>
       {desk.found && (
         <p className="mt-3 flex flex-wrap items-center gap-x-4 border-l-4 border-now pl-3">
@@ -141,5 +110,36 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
         />
       )}
     </section>
+  )
+}
+
+/** Back and on again, and from a look to layers of one's own and back. */
+function Turns({ desk, layAside }: { desk: Desk; layAside: () => void }) {
+  const { state, act, planned } = desk
+  return (
+    <div className="flex flex-wrap gap-2">
+      <button id="desk-undo" type="button" className="press px-3" aria-label="Undo" disabled={!desk.canUndo} onClick={desk.undo}>
+        <Undo2 aria-hidden size={20} />
+      </button>
+      <button type="button" className="press px-3" aria-label="Do it again" disabled={!desk.canRedo} onClick={desk.redo}>
+        <Redo2 aria-hidden size={20} />
+      </button>
+      {state.touches ? (
+        <button type="button" className="press" onClick={layAside}>
+          Back to a look
+        </button>
+      ) : (
+        <>
+          <button type="button" className="press" disabled={planned.length === 0} onClick={() => act({ kind: 'own' })}>
+            Make the layers your own
+          </button>
+          {state.aside && (
+            <button type="button" className="press" onClick={() => act({ kind: 'take-up' })}>
+              Back to your own layers
+            </button>
+          )}
+        </>
+      )}
+    </div>
   )
 }

@@ -1,13 +1,12 @@
 'use client'
 /** Taking a piece in: where from, for how much, what it is made of and measures, what it looks like. Kept while typing. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { type Control, type FieldPath, useFieldArray, type UseFormRegister } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import { intakeInput, type IntakeText } from '@/core/input/piece'
 import { dayOf } from '@/core/measure/time'
 import { sources } from '@/core/piece/piece'
-import { type TemplateCode, templates } from '@/core/piece/templates'
 import { useActions } from '@/ui/form/actions'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -15,7 +14,9 @@ import { useEntryForm } from '@/ui/form/useEntryForm'
 import { Counts } from '@/ui/job/Counts'
 import { PhotoPicker, usePhotos } from '@/ui/photo/PhotoPicker'
 import { useNow } from '@/ui/time/now'
-import { newPart, PartFields, type PartsText } from './PartFields'
+import { ArticleForm } from './ArticleForm'
+import { newPart, PartFields, type PartsText, type PartText } from './PartFields'
+import { forgetArticle, useArticle } from './useArticle'
 
 export function IntakeForm() {
   const house = useHouse()
@@ -46,6 +47,7 @@ export function IntakeForm() {
     defaults,
     takeIn,
     async ({ id, name }) => {
+      forgetArticle()
       const whole = { pieceId: id, partId: null, stepId: null }
       const allWell = await photos.send(photos.chosen, { ...whole, moment: 'before', alt: `${name}, before` })
       if (allWell) router.push(`/pieces/${id}`)
@@ -55,11 +57,7 @@ export function IntakeForm() {
   )
   const { register, control } = form
   const parts = useFieldArray({ control, name: 'parts', keyName: 'key' })
-  const start = (code: TemplateCode) => {
-    parts.replace(templates[code].parts.map((part) => newPart(part, house)))
-    form.setValue('counted', templates[code].counted)
-    if (form.getValues('name') === '') form.setValue('name', templates[code].words)
-  }
+  const { article, choose, change, setAll } = useArticle(form, parts)
   const slot = (name: FieldPath<IntakeText>) => ({ ...register(name), trouble: troubleOf(name) })
 
   return (
@@ -77,24 +75,24 @@ export function IntakeForm() {
         <h2 id="parts" className="title text-3xl">
           Parts
         </h2>
-        <p className="mb-6 mt-2 flex flex-wrap items-center gap-2">
-          <span className="mr-1">Begin from a</span>
-          {pairs(templates).map(([code, words]) => (
-            <button key={code} type="button" className="press px-4" onClick={() => start(code)}>
-              {words.toLowerCase()}
-            </button>
-          ))}
-        </p>
-        <div className="space-y-8">
+        <ArticleForm
+          article={article}
+          choose={choose}
+          change={change}
+          all={form.watch('parts')[0] ?? newPart(null, house)}
+          setAll={setAll}
+        />
+        <div className={article ? 'mt-2' : 'mt-6 space-y-8'}>
           {parts.fields.map((field, index) => (
-            <PartFields
-              key={field.key}
-              index={index}
-              control={control as unknown as Control<PartsText>}
-              register={register as unknown as UseFormRegister<PartsText>}
-              troubleOf={troubleOf as (path: FieldPath<PartsText>) => string | undefined}
-              remove={parts.fields.length > 1 ? () => parts.remove(index) : null}
-            />
+            <PartShell key={field.key} isShut={article !== null && !form.formState.errors.parts?.[index]} part={field}>
+              <PartFields
+                index={index}
+                control={control as unknown as Control<PartsText>}
+                register={register as unknown as UseFormRegister<PartsText>}
+                troubleOf={troubleOf as (path: FieldPath<PartsText>) => string | undefined}
+                remove={parts.fields.length > 1 ? () => parts.remove(index) : null}
+              />
+            </PartShell>
           ))}
         </div>
         <button type="button" className="press mt-6" onClick={() => parts.append(newPart(null, house))}>
@@ -133,6 +131,23 @@ export function IntakeForm() {
         )}
       </div>
     </form>
+  )
+}
+
+/** A part that an article brought stays shut until it is to be put right. */
+function PartShell({ isShut, part, children }: { isShut: boolean; part: PartText; children: ReactNode }) {
+  if (!isShut) return children
+  return (
+    <details className="border-t border-line">
+      <summary className="flex min-h-12 cursor-pointer items-center gap-3">
+        <span className="text-lg font-semibold">
+          {part.name}
+          {part.count !== '1' && `, ${part.count} alike`}
+        </span>
+        <span className="text-soft underline">Its faces and what is on it</span>
+      </summary>
+      {children}
+    </details>
   )
 }
 

@@ -9,7 +9,7 @@ import type { House } from '@/core/input/fields'
 import type { IntakeText } from '@/core/input/piece'
 import { formatArea, lengthText, parseLength } from '@/core/measure/length'
 import { areaOfSurface, type MeasuredFace, reliefs, type Shape, shapeLengths } from '@/core/measure/surfaceArea'
-import type { PartTemplate } from '@/core/piece/templates'
+import type { PartTemplate } from '@/core/piece/articles'
 import { ChoiceField, pairs, TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { lengthWords, shapeWords } from '@/words/measure'
@@ -44,7 +44,7 @@ export function newPart(template: PartTemplate | null, house: House): PartText {
     substrate: 'close-grained',
     existing: 'unknown',
     lead: 'unknown',
-    use: 'light',
+    use: template?.use ?? 'light',
     bleeds: false,
     polish: 'unknown',
     slips: false,

@@ -3,7 +3,7 @@ import { type CardContext, toStepCard } from '@/core/bench/stepCard'
 import type { House } from '@/core/input/fields'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
-import { reasonWords, stepTitle, withWhat } from '@/words/craft'
+import { stepTitle, whyWords, withWhat } from '@/words/craft'
 import { amountWords } from '@/words/measure'
 import { momentWords, spanWords } from '@/words/time'
 import { LogCoatButton } from './LogCoatButton'
@@ -36,7 +36,7 @@ export function StepsAhead({ part, house }: { part: PartJourney; house: House })
             <p className="max-w-prose pb-3 text-soft">
               {withWhat(step)}
               {withWhat(step) && '. '}
-              {reasonWords[step.reason]}
+              {whyWords(step)}
             </p>
           </details>
         </li>

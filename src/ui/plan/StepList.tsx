@@ -16,7 +16,7 @@ import type { PlannedStep } from '@/core/finish/step'
 import { type EditedStep, type OwnStep, spotAt, type StepChange, type StepEdits } from '@/core/plan/stepEdits'
 import type { Conflict } from '@/core/stack/checkStack'
 import { StepFields } from '@/ui/desk/StepFields'
-import { cautionWords, checkWords, reasonWords, sectionWords, sourceWords, stepTitle, withWhat } from '@/words/craft'
+import { cautionWords, checkWords, sectionWords, sourceWords, stepTitle, whyWords, withWhat } from '@/words/craft'
 import { spanWords } from '@/words/time'
 import { ConflictLine } from './ConflictLine'
 
@@ -201,7 +201,7 @@ function StepFacts({ step }: { step: PlannedStep }) {
   return (
     <div className="pb-3 pl-10">
       <p>
-        {reasonWords[step.reason]} {!step.needed && <span className="text-soft">It can be left out.</span>}
+        {whyWords(step)} {!step.needed && <span className="text-soft">It can be left out.</span>}
       </p>
       <p className="text-soft">{facts.filter(Boolean).join(' · ')}</p>
       {step.cautions.map((code) => (

@@ -136,6 +136,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     state,
     act,
     wish,
+    edits,
     method,
     looks,
     slots,

@@ -33,6 +33,9 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
     .filter(({ part: { id } }) => id !== wanted)
     .map((each) => ({ id: each.part.id, kind: each.part.kind, steps: aheadOn(each), ...aroundPaint(each) }))
     .filter(({ steps }) => steps.length > 0)
+  const unplanned = journey.parts
+    .filter((each) => each.part.id !== wanted && each.part.plan === null && each.done.length === 0)
+    .map((each) => ({ id: each.part.id, name: each.part.name, facts: factsOf(each.part) }))
   return (
     <div className="pt-6">
       <p className="text-lg">
@@ -58,7 +61,16 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
         now={plan?.care && plan.care !== 'job' ? plan.care : null}
       />
       <PlanForm
-        part={{ ...part, pieceId: piece.id, done, ahead, others, before: plan?.care ? null : plan, method: studio.method }}
+        part={{
+          ...part,
+          pieceId: piece.id,
+          done,
+          ahead,
+          others,
+          unplanned,
+          before: plan?.care ? null : plan,
+          method: studio.method,
+        }}
         recipes={await readStudio(listRecipes)}
         means={{
           shelf: shelfOf(products, lots),

@@ -1,0 +1,45 @@
+/** The article that a piece is begun from, kept with the draft of its form; parts, faces and counts follow its drawing. */
+import { useMemo } from 'react'
+import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form'
+import type { IntakeText } from '@/core/input/piece'
+import { type ArticleCode, type ArticleFacts, getArticle } from '@/core/piece/articles'
+import { useHouse } from '@/ui/form/house'
+import { useStored } from '@/ui/form/useStored'
+import { type Article, type OfAll, readArticle } from './ArticleForm'
+import { newPart } from './PartFields'
+
+const key = 'draft:intake:article'
+/** Taken in: no draft any more. */
+export const forgetArticle = () => localStorage.removeItem(key)
+const ofAll = ({ substrate, existing, polish, lead }: OfAll): OfAll => ({ substrate, existing, polish, lead })
+
+export function useArticle(form: UseFormReturn<IntakeText>, parts: UseFieldArrayReturn<IntakeText, 'parts', 'key'>) {
+  const house = useHouse()
+  const [kept, keep] = useStored(key)
+  const article = useMemo(() => readArticle(kept), [kept])
+  /** Faces and counts follow the drawing; what was said of a part stays with it. */
+  const draw = (next: Article) => {
+    const { parts: partsOf, counted } = getArticle(next.code)
+    const said = form.getValues('parts')
+    const before = article?.code === next.code ? said : []
+    const all = article ? said[0] : undefined
+    keep(JSON.stringify(next))
+    parts.replace(
+      partsOf(next.facts).map((template) => {
+        const own = before.find(({ kind, name }) => kind === template.kind && name !== '')
+        const part = newPart(template, house)
+        if (own) return { ...own, count: part.count, surfaces: part.surfaces }
+        return all ? { ...part, ...ofAll(all) } : part
+      }),
+    )
+    form.setValue('counted', counted(next.facts))
+  }
+  const choose = (code: ArticleCode) => {
+    const { size, of, words } = getArticle(code)
+    const name = form.getValues('name')
+    if (name === '' || (article && name === getArticle(article.code).words)) form.setValue('name', words)
+    draw({ code, facts: { ...size, of } })
+  }
+  const setAll = (over: Partial<OfAll>) => parts.replace(form.getValues('parts').map((part) => ({ ...part, ...over })))
+  return { article, choose, setAll, change: (facts: ArticleFacts) => article && draw({ ...article, facts }) }
+}
