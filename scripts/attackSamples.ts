@@ -157,7 +157,15 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
         moves: [{ key: 'one', to: { after: null, before: 'two' } }],
         changes: { one: { minutes: 12, wait: 90 } },
         own: [
-          { id: uuidv7(), at: { after: null, before: null }, like: null, operation: 'own', words: 'Look', minutes: 5, check: null },
+          {
+            id: uuidv7(),
+            at: { after: null, before: null },
+            like: null,
+            operation: 'own',
+            words: 'Look',
+            minutes: 5,
+            check: null,
+          },
         ],
       },
     }),

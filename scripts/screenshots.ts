@@ -32,7 +32,9 @@ async function makeLayers(on: Page): Promise<void> {
   await on.getByRole('radio', { name: 'Two-colour distress' }).click()
   await on.getByLabel('Paint', { exact: true }).selectOption({ label: 'clay paint' })
   await on.getByRole('button', { name: 'Make the layers your own' }).click()
-  const rows = on.getByRole('list', { name: 'Layers, the top one first' }).locator('> li > details')
+  const rows = on
+    .getByRole('list', { name: 'Layers, the top one first' })
+    .locator('details', { has: on.locator('summary[id^=layer-]') })
   await on
     .getByRole('button', { name: /^Put a layer over Coat/ })
     .first()
@@ -46,7 +48,20 @@ async function makeLayers(on: Page): Promise<void> {
   await rows.first().getByRole('button', { name: 'flats' }).click()
   await rows.first().getByRole('button', { name: 'recesses' }).click()
   await rows.first().locator('> summary').click()
-  await on.evaluate(() => scrollTo(0, 0))
+  await on
+    .locator('svg[role=group]')
+    .first()
+    .evaluate((drawing) => {
+      drawing.scrollIntoView({ block: 'center' })
+    })
+}
+/** A chest of five drawers, pulled to its size. */
+async function beginChest(on: Page): Promise<void> {
+  await on.getByRole('button', { name: 'Chest of drawers' }).click()
+  await on.getByRole('button', { name: 'One more: Drawers of it' }).click()
+  await on.getByRole('group', { name: 'Begin from an article' }).evaluate((articles) => {
+    articles.scrollIntoView({ block: 'start' })
+  })
 }
 const views: [name: string, path: string, viewport: typeof wide, scheme: 'light' | 'dark', make?: (on: Page) => Promise<void>][] =
   [
@@ -66,7 +81,7 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
     ['story', `${washstand}/story?show=coats`, wide, 'light'],
     ['air', '/air', wide, 'light'],
     ['learned', '/learned', wide, 'light'],
-    ['intake', '/pieces/new', wide, 'light'],
+    ['intake', '/pieces/new', wide, 'light', beginChest],
     ['shelf', '/shelf', wide, 'light'],
     ['house', '/house', wide, 'light'],
   ]

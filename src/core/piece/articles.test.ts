@@ -4,7 +4,8 @@ import { areaOfSurface } from '@/core/measure/surfaceArea'
 import { proposeJob } from '@/core/plan/job'
 import { planPiece } from '@/core/plan/planPiece'
 import { areaOfPart } from './area'
-import { type ArticleCode, type ArticleFacts, articles, getArticle } from './articles'
+import type { ArticleFacts } from './article'
+import { type ArticleCode, articles, getArticle } from './articles'
 
 const codes = Object.keys(articles) as ArticleCode[]
 const factsOf = (code: ArticleCode, of: ArticleFacts['of'] = {}): ArticleFacts => {

@@ -1,7 +1,7 @@
 'use client'
 /** An article from the front, as it was measured: pulled by its side or its top to the size it has, by hand or by arrows. */
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
-import type { FrontBox, Size } from '@/core/piece/articles'
+import type { FrontBox, Size } from '@/core/piece/article'
 
 interface Props {
   words: string
