@@ -77,15 +77,16 @@ export function ChoiceField({
   ...input
 }: Shell &
   Omit<ComponentProps<'select'>, 'className'> & {
-    options: readonly (readonly [value: string, words: string])[]
+    /** `off`: it is there to be read, and can't be chosen */
+    options: readonly (readonly [value: string, words: string, off?: boolean])[]
     ref?: Ref<HTMLSelectElement>
   }) {
   return (
     <Field label={label} hint={hint} trouble={trouble} className={className}>
       {(wired) => (
         <select {...wired} {...input} ref={ref} className="field">
-          {options.map(([value, words]) => (
-            <option key={value} value={value}>
+          {options.map(([value, words, off]) => (
+            <option key={value} value={value} disabled={off}>
               {words}
             </option>
           ))}

@@ -2,11 +2,12 @@
 import { useMemo } from 'react'
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form'
 import type { IntakeText } from '@/core/input/piece'
-import type { ArticleFacts } from '@/core/piece/article'
+import type { ArticleFacts, PartTemplate } from '@/core/piece/article'
 import { type ArticleCode, getArticle } from '@/core/piece/articles'
 import { useHouse } from '@/ui/form/house'
 import { useStored } from '@/ui/form/useStored'
 import { type Article, type OfAll, readArticle } from './ArticleForm'
+import { followArticle } from './followArticle'
 import { newPart } from './PartFields'
 
 const key = 'draft:intake:article'
@@ -22,17 +23,11 @@ export function useArticle(form: UseFormReturn<IntakeText>, parts: UseFieldArray
   const draw = (next: Article) => {
     const { parts: partsOf, counted } = getArticle(next.code)
     const said = form.getValues('parts')
-    const before = article?.code === next.code ? said : []
     const all = article ? said[0] : undefined
+    const before = article?.code === next.code ? partsOf(article.facts) : []
     keep(JSON.stringify(next))
-    parts.replace(
-      partsOf(next.facts).map((template) => {
-        const own = before.find(({ kind, name }) => kind === template.kind && name !== '')
-        const part = newPart(template, house)
-        if (own) return { ...own, count: part.count, surfaces: part.surfaces }
-        return all ? { ...part, ...ofAll(all) } : part
-      }),
-    )
+    const make = (template: PartTemplate) => ({ ...newPart(template, house), ...(all && ofAll(all)) })
+    parts.replace(followArticle(said, before, partsOf(next.facts), make))
     form.setValue('counted', counted(next.facts))
   }
   const choose = (code: ArticleCode) => {

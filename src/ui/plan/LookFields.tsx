@@ -10,48 +10,26 @@ import type { PlannedStep } from '@/core/finish/step'
 import type { Colour, looksOf } from '@/core/finish/wish'
 import type { RankedPaint } from '@/core/plan/rankPaints'
 import { ChoiceField } from '@/ui/form/Field'
-import { coverWords, paintReasonWords } from '@/words/craft'
+import { coverWords, paintReasonWords, refusalWords } from '@/words/craft'
 import { spanWords } from '@/words/time'
 import { ColourChoice, suggestedFor } from './ColourChoice'
 import { LookChoice } from './LookChoice'
 import type { Desk } from './useDesk'
 
 export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly DeskTin[]; topcoat: ReactNode }) {
-  const { state, act, wish, looks, slots, troubles, facts, plan, kept } = desk
-  const { look, extras, colours } = state
+  const { state, act, wish, looks, slots, troubles, plan, kept } = desk
+  const { look, colours } = state
   const choosePaint = (to: FamilyCode) => act({ kind: 'paint', to })
   return (
     <>
       <LookChoice look={look} choose={(to) => act({ kind: 'look', to })} drawn={desk.drawn} />
-      <fieldset className="mt-5">
-        <legend className="mb-2 font-semibold">Laid over it</legend>
-        <div className="flex flex-wrap gap-2">
-          {addOnCodes
-            .filter((code) => code !== look)
-            .map((code) => {
-              const on = extras.includes(code)
-              const can = on || !findRefusal(facts, { ...wish, with: [...(wish.with ?? []), code] })
-              return (
-                <button
-                  key={code}
-                  type="button"
-                  aria-pressed={on}
-                  disabled={!can}
-                  onClick={() => act({ kind: 'over', look: code, on: !on })}
-                  className="press aria-pressed:outline-3 aria-pressed:outline-now"
-                >
-                  {getLook(code).words}
-                </button>
-              )
-            })}
-        </div>
-      </fieldset>
+      <LaidOver desk={desk} />
       <div className="mt-6 grid grid-cols-1 items-start gap-4 sm:grid-cols-2">
         <ChoiceField
           label="Paint"
           value={wish.paint}
           onChange={(event) => choosePaint(event.target.value as FamilyCode)}
-          options={getLook(look).paints.map((code) => [code, getFamily(code).words] as const)}
+          options={onShelfFirst(getLook(look).paints, tins).map((code) => [code, getFamily(code).words] as const)}
         />
         {topcoat}
         <RankedPaints ranked={desk.ranked} paint={wish.paint} choose={choosePaint} />
@@ -76,6 +54,44 @@ export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly
         })}
       </div>
     </>
+  )
+}
+
+/** Looks laid over the look; what can't be says why. */
+function LaidOver({ desk: { state, act, wish, facts } }: { desk: Desk }) {
+  const offered = addOnCodes
+    .filter((code) => code !== state.look)
+    .map((code) => {
+      const on = state.extras.includes(code)
+      const refusal = on ? null : findRefusal(facts, { ...wish, with: [...(wish.with ?? []), code] })
+      return { code, on, refusal }
+    })
+  return (
+    <fieldset className="mt-5">
+      <legend className="mb-2 font-semibold">Laid over it</legend>
+      <div className="flex flex-wrap gap-2">
+        {offered.map(({ code, on, refusal }) => (
+          <button
+            key={code}
+            type="button"
+            aria-pressed={on}
+            disabled={refusal !== null}
+            onClick={() => act({ kind: 'over', look: code, on: !on })}
+            className="press aria-pressed:outline-3 aria-pressed:outline-now"
+          >
+            {getLook(code).words}
+          </button>
+        ))}
+      </div>
+      {offered.map(
+        ({ code, refusal }) =>
+          refusal && (
+            <p key={code} className="mt-1 text-sm text-soft">
+              {getLook(code).words}: {refusalWords[refusal.code]}
+            </p>
+          ),
+      )}
+    </fieldset>
   )
 }
 
@@ -117,6 +133,12 @@ function RankedPaints({
       </ol>
     </details>
   )
+}
+
+/** What stands on the shelf before what would be bought. */
+const onShelfFirst = (paints: readonly FamilyCode[], tins: readonly DeskTin[]): FamilyCode[] => {
+  const there = new Set(tins.map(({ family }) => family))
+  return [...paints].sort((a, b) => Number(there.has(b)) - Number(there.has(a)))
 }
 
 const coatsIn = (steps: readonly { step: PlannedStep }[], colour: Colour) =>

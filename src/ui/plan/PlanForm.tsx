@@ -37,9 +37,10 @@ export function PlanForm({
       onChange={(event) => act({ kind: 'seal', to: (event.target.value as TopcoatCode | '') || null })}
       options={[
         ['', plan ? `as the house does: ${getTopcoat(plan.seal).words}` : 'as the house does'],
-        ...topcoatCodes
-          .filter((code) => topcoatFits(code, part.use, lastPaintOf(wish)))
-          .map((code) => [code, getTopcoat(code).words] as const),
+        ...topcoatCodes.map((code) => {
+          const fits = topcoatFits(code, part.use, lastPaintOf(wish))
+          return [code, `${getTopcoat(code).words}${fits ? '' : ': not for this use, or not on this paint'}`, !fits] as const
+        }),
       ]}
     />
   )

@@ -18,7 +18,6 @@ import { findFromShelf } from '@/core/plan/alternatives'
 import { figuresOf, type HouseResources } from '@/core/plan/figures'
 import { planFinish } from '@/core/plan/planFinish'
 import { differenceOf, replan } from '@/core/plan/replan'
-import { isEdited } from '@/core/plan/stepEdits'
 import { wholePiece } from '@/core/plan/wholePiece'
 import { useStored } from '@/ui/form/useStored'
 import { plannedSection } from './plannedSection'
@@ -148,7 +147,10 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     nearest: refusal?.nearest ?? null,
     planned,
     plan,
-    edited: isEdited(edits),
+    edited: laid.steps.some(
+      ({ key, left, step }) =>
+        left || step.own || step.changed || key in edits.changes || edits.moves.some((move) => move.key === key),
+    ),
     figures: figuresOf(kept, means),
     difference: part.ahead.length > 0 && part.done.length > 0 ? differenceOf(part.ahead, kept, means.hours) : null,
     wholeWay:
