@@ -161,6 +161,10 @@ export const coverWords: Record<CoverReason, string> = {
   'strong-over-alike': 'one less: a strong tone over its like',
 }
 
+/** On the record of what is handed over. */
+export const leadBelow =
+  'Lead is possible below this finish: do not sand, scrape, drill or heat it, and keep it whole where children are. Have it tested before it is ever taken off; removal is for licensed people, local rules apply.'
+
 export const sourceWords = {
   craft: 'the craft’s figure',
   label: 'the label’s figure',

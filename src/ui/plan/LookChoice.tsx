@@ -23,30 +23,38 @@ export function LookChoice({
   const cannot = drawn.filter((each) => 'refusal' in each && each.code !== look)
   return (
     <>
-      <RadioGroup.Root
-        value={look}
-        onValueChange={(value) => choose(value as LookCode)}
-        aria-label="Look"
-        className="-mx-4 flex snap-x gap-2 overflow-x-auto px-4 py-1 sm:mx-0 sm:grid sm:grid-cols-6 sm:overflow-visible sm:px-0"
+      {/* on a phone it is a strip to be scrolled, by keys too */}
+      <div
+        role="group"
+        aria-label="Every look"
+        tabIndex={0}
+        className="-mx-4 snap-x overflow-x-auto py-1 sm:mx-0 sm:overflow-visible"
       >
-        {can.map((each) => (
-          <RadioGroup.Item
-            key={each.code}
-            value={each.code}
-            title={getLook(each.code).tells}
-            className="sheet flex w-24 shrink-0 cursor-pointer snap-start flex-col overflow-hidden text-left sm:w-auto outline-offset-2 data-[state=checked]:outline-4 data-[state=checked]:outline-now"
-          >
-            {'section' in each ? (
-              <Section model={each.section} className="w-full shrink-0" />
-            ) : (
-              <span className="title grid aspect-square w-full shrink-0 place-items-center bg-well text-xl text-soft">
-                not here
-              </span>
-            )}
-            <span className="px-2 py-1.5 text-sm font-semibold leading-tight">{getLook(each.code).words}</span>
-          </RadioGroup.Item>
-        ))}
-      </RadioGroup.Root>
+        <RadioGroup.Root
+          value={look}
+          onValueChange={(value) => choose(value as LookCode)}
+          aria-label="Look"
+          className="flex w-max gap-2 px-4 sm:grid sm:w-auto sm:grid-cols-6 sm:px-0"
+        >
+          {can.map((each) => (
+            <RadioGroup.Item
+              key={each.code}
+              value={each.code}
+              title={getLook(each.code).tells}
+              className="sheet flex w-24 shrink-0 cursor-pointer snap-start flex-col overflow-hidden text-left sm:w-auto outline-offset-2 data-[state=checked]:outline-4 data-[state=checked]:outline-now"
+            >
+              {'section' in each ? (
+                <Section model={each.section} className="w-full shrink-0" />
+              ) : (
+                <span className="title grid aspect-square w-full shrink-0 place-items-center bg-well text-xl text-soft">
+                  not here
+                </span>
+              )}
+              <span className="px-2 py-1.5 text-sm font-semibold leading-tight">{getLook(each.code).words}</span>
+            </RadioGroup.Item>
+          ))}
+        </RadioGroup.Root>
+      </div>
       <p className="mt-4 text-lg">{getLook(look).tells}</p>
       {cannot.length > 0 && (
         <details className="mt-2">

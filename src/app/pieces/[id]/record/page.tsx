@@ -1,6 +1,7 @@
 /** The record of a piece, composed for paper: what it is, its layers bottom up, what was done, its care. */
 import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
+import { mayHoldLead } from '@/core/craft/lead'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
 import type { Instant } from '@/core/measure/named'
@@ -12,7 +13,7 @@ import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
 import { Picture } from '@/ui/photo/Picture'
 import { PrintButton } from '@/ui/piece/PrintButton'
-import { stepTitle, withWhat } from '@/words/craft'
+import { leadBelow, stepTitle, withWhat } from '@/words/craft'
 import { planWords } from '@/words/job'
 import { laidWords } from '@/words/stock'
 import { dateWords, spanWords } from '@/words/time'
@@ -100,6 +101,7 @@ function PartRecord({ part, house, date }: { part: PartJourney; house: Measuring
       <div className="min-w-0">
         <h2 className="title text-3xl">{facts.name}</h2>
         {facts.plan && <p className="font-serif text-lg">{planWords(facts.plan)}</p>}
+        {mayHoldLead(facts) && <p className="mt-2 border-l-4 border-late pl-3 font-semibold">{leadBelow}</p>}
         <table className="mt-2 w-full">
           <thead>
             <tr className="border-b border-ink text-left text-sm">
