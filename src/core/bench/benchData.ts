@@ -4,6 +4,7 @@
  */
 import { climateIn, type Climates, homeOf, type Room } from '@/core/climate/rooms'
 import type { HouseMethod } from '@/core/craft/method'
+import { plainStep } from '@/core/finish/step'
 import type { Learned } from '@/core/learn/learned'
 import { effectiveLog } from '@/core/log/effectiveLog'
 import { type Entry, type EntryDraft, type EntryKind, ofKind, wholeEntry } from '@/core/log/entry'
@@ -28,26 +29,7 @@ type SlimFile = Omit<PieceFile, 'log' | 'parts' | 'takenOut' | 'whole' | 'counte
   log: SlimEntry[]
 }
 
-const emptyStep: PlanStep = {
-  id: '',
-  position: 0,
-  operation: 'clean',
-  film: 'normal',
-  minutes: 0,
-  reason: 'cover',
-  needed: true,
-  family: null,
-  colour: null,
-  mix: null,
-  applicator: null,
-  grit: null,
-  amount: null,
-  window: null,
-  check: null,
-  coat: null,
-  mends: null,
-  cautions: [],
-}
+const emptyStep: PlanStep = { ...plainStep('clean', 0), id: '', position: 0, mends: null }
 
 interface BenchContext {
   climates: Climates

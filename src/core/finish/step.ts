@@ -57,6 +57,25 @@ export interface PlannedStep {
   needed: boolean
 }
 
+/** A step that takes so long, lays nothing and leaves nothing to wait for. */
+export const plainStep = (operation: OperationCode, minutes: number): PlannedStep => ({
+  operation,
+  family: null,
+  colour: null,
+  mix: null,
+  applicator: null,
+  grit: null,
+  film: 'normal',
+  minutes,
+  amount: null,
+  window: null,
+  check: null,
+  cautions: [],
+  reason: 'cover',
+  coat: null,
+  needed: true,
+})
+
 const defaultKnots = 6
 
 /** What the steps of a part depend on beside the part and the wish. */

@@ -4,7 +4,7 @@ import { defaultMethod } from '@/core/craft/method'
 import { standardMinutes } from '@/core/craft/minutes'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { findStepWindow } from '@/core/craft/windows'
-import type { PlannedStep } from '@/core/finish/step'
+import { plainStep, type PlannedStep } from '@/core/finish/step'
 
 export interface JobStep {
   operation: OperationCode
@@ -129,21 +129,11 @@ export function jobPlanStep({ operation, side, words, minutes }: JobStep, lead: 
   const { check = null, cautions = [] } = getOperation(operation)
   const disturbs = cautions.includes('dust') || cautions.includes('blade')
   return {
-    operation,
-    family: null,
-    colour: null,
-    mix: null,
-    applicator: null,
-    grit: null,
-    film: 'normal',
-    minutes,
-    amount: null,
+    ...plainStep(operation, minutes),
     window: findStepWindow({ operation, family: null }, null, { kind: 'wood', method: defaultMethod }),
     check,
     cautions: lead && disturbs ? ['lead', ...cautions] : cautions,
     reason: words === null ? 'counted' : 'as-wished',
-    coat: null,
-    needed: true,
     side,
     ...(words !== null && { words }),
   }

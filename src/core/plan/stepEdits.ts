@@ -5,7 +5,7 @@
 import type { HouseMethod } from '@/core/craft/method'
 import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import type { StepWindow } from '@/core/craft/windows'
-import { type PlannedStep, withWindows } from '@/core/finish/step'
+import { plainStep, type PlannedStep, withWindows } from '@/core/finish/step'
 import type { FinishablePart } from '@/core/finish/wish'
 
 /** Minutes, ml or g, minutes of waiting after it, words. What is absent is as planned. */
@@ -115,21 +115,10 @@ function changed(step: PlannedStep, change: StepChange | undefined): PlannedStep
 function ownStep({ id, operation, words, minutes, check }: OwnStep): PlannedStep {
   const known = getOperation(operation)
   return {
-    operation,
-    family: null,
-    colour: null,
-    mix: null,
-    applicator: null,
-    grit: null,
-    film: 'normal',
-    minutes,
-    amount: null,
-    window: null,
+    ...plainStep(operation, minutes),
     check: check ?? known.check ?? null,
     cautions: known.cautions ?? [],
     reason: 'as-wished',
-    coat: null,
-    needed: true,
     ...(words !== null && { words }),
     own: id,
   }
