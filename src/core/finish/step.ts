@@ -192,7 +192,14 @@ function restOf(top: Done, next: Done, since: number, own: StepWindow | null, ar
 /** The operation's own; wet work raises no dust; what disturbs a part that may hold lead says so. */
 function cautionsFor(ofOperation: readonly CautionCode[], part: FinishablePart, line: Line): readonly CautionCode[] {
   const own = [...new Set([...ofOperation, ...materialCautions(line)])]
-  const disturbs = own.includes('dust') || own.includes('blade') || own.includes('solvent')
   const said = readGrit(line.grit, line.applicator).wet ? own.filter((code) => code !== 'dust') : own
-  return mayHoldLead(part) && disturbs ? ['lead', ...said] : said
+  return mayHoldLead(part) && disturbs(own) ? ['lead', ...said] : said
 }
+
+const disturbing: readonly CautionCode[] = ['dust', 'blade', 'solvent']
+const disturbs = (cautions: readonly CautionCode[]): boolean => disturbing.some((code) => cautions.includes(code))
+/** What the painter puts in says it too where lead may be. */
+export const withLeadSaid = (step: PlannedStep, part: FinishablePart): PlannedStep =>
+  mayHoldLead(part) && disturbs(step.cautions) && !step.cautions.includes('lead')
+    ? { ...step, cautions: ['lead', ...step.cautions] }
+    : step

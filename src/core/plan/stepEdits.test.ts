@@ -70,6 +70,13 @@ describe('steps as the painter has them', () => {
     // what it was like has gone, and so has it
     expect(worked({ ...noEdits, own: [own({ like: 'gone' })] })).toHaveLength(planned.length)
   })
+  test('where lead may be, sanding of one’s own says so as any other does', () => {
+    const sand = { ...noEdits, own: [own({ operation: 'sand', words: null })] }
+    const old = { ...part, existing: 'oil-paint' as const, lead: 'suspected' as const }
+    const on = (facts: FinishablePart) =>
+      workedSteps(editedSteps(planned, sand), sand, facts, defaultMethod, []).find(({ key }) => key === 'mine')?.step.cautions
+    expect([on(part), on(old)]).toEqual([['dust'], ['lead', 'dust']])
+  })
   test('a place is found by what stands there: after one, else before the other, else last', () => {
     const [a = '', b = ''] = keys
     expect(spotAt(keys, 1)).toEqual({ after: a, before: b })

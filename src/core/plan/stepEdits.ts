@@ -5,7 +5,7 @@
 import type { HouseMethod } from '@/core/craft/method'
 import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import type { StepWindow } from '@/core/craft/windows'
-import { plainStep, type PlannedStep, withWindows } from '@/core/finish/step'
+import { plainStep, type PlannedStep, withLeadSaid, withWindows } from '@/core/finish/step'
 import type { FinishablePart } from '@/core/finish/wish'
 
 /** Minutes, ml or g, minutes of waiting after it, words. What is absent is as planned. */
@@ -162,7 +162,7 @@ export function workedSteps(
   const steps = worked.map(({ step }) => step)
   return withWindows(steps, part, method, done).map((step, k) => {
     const { key } = worked[k] as EditedStep
-    return { key, step: withWait(step, changes[key]) }
+    return { key, step: withLeadSaid(withWait(step, changes[key]), part) }
   })
 }
 
