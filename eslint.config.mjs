@@ -40,6 +40,13 @@ const config = [
       '@typescript-eslint/no-import-type-side-effects': 'error',
     },
   },
+  {
+    files: ['src/**'],
+    ignores: ['src/ui/frame/Link.tsx'],
+    rules: {
+      'no-restricted-imports': ['error', { name: 'next/link', message: 'Take Link from @/ui/frame/Link: it asks for nothing before a tap.' }],
+    },
+  },
   ...(process.env.ITINERUM_LINT === 'quick' ? [] : [typed]),
   {
     files: ['src/core/**'],

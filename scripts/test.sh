@@ -4,7 +4,7 @@ set -uo pipefail
 top=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$top"
 . scripts/lib.sh
-passed=0 failed=0
+passed=0 failed=0 flaky=0
 reports=$(mktemp -d "${TMPDIR:-/tmp}/itinerum-test.XXXXXX")
 wanted=("$@")
 [ ${#wanted[@]} -gt 0 ] || wanted=(types lint format unit slow database browser)
@@ -27,9 +27,10 @@ counted() { # NAME COMMAND…: counts what its JSON report says
   local status=$? figures
   figures=$(node -e '
     const report = JSON.parse(require("fs").readFileSync(process.argv[1], "utf8"));
-    const [p, f] = report.stats ? [report.stats.expected + report.stats.flaky, report.stats.unexpected] : [report.numPassedTests, report.numFailedTests];
-    console.log(`${p} ${f}`)' "$reports/$name.json" 2>/dev/null) || figures='0 1'
-  passed=$((passed + ${figures% *})); failed=$((failed + ${figures#* }))
+    const [p, f, again] = report.stats ? [report.stats.expected + report.stats.flaky, report.stats.unexpected, report.stats.flaky] : [report.numPassedTests, report.numFailedTests, 0];
+    console.log(`${p} ${f} ${again}`)' "$reports/$name.json" 2>/dev/null) || figures='0 1 0'
+  set -- $figures
+  passed=$((passed + $1)); failed=$((failed + $2)); flaky=$((flaky + $3))
   # a runner that failed without a failed test failed all the same
   if [ "$status" != 0 ] && [ "$failed" = "$before" ]; then failed=$((failed + 1)); fi
 }
@@ -85,5 +86,6 @@ for suite in "${wanted[@]}"; do
     *) say "There is no suite called $suite: quick types lint format unit slow database browser"; exit 2 ;;
   esac
 done
+[ "$flaky" = 0 ] || say "$flaky of them passed only when asked again"
 say "$passed passed, $failed failed"
 [ "$failed" = 0 ]

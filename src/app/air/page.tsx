@@ -1,5 +1,4 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
-import Link from 'next/link'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
 import type { Instant } from '@/core/measure/named'
@@ -10,6 +9,7 @@ import { listOpenPieces, listPieceFiles } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
 import { RoomForm } from '@/ui/climate/RoomForm'
 import { WeekChart } from '@/ui/climate/WeekChart'
+import { Link } from '@/ui/frame/Link'
 import { stepTitle } from '@/words/craft'
 import { momentWords } from '@/words/time'
 

@@ -1,10 +1,10 @@
 /** All pieces: those in the workshop, then those that have left, a page at a time. */
-import Link from 'next/link'
 import { z } from 'zod'
 import { loadPieces } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import type { Journey } from '@/core/piece/journey'
 import { ledgerSoFar } from '@/core/piece/ledger'
+import { Link } from '@/ui/frame/Link'
 import { PieceRow } from '@/ui/piece/PieceRow'
 
 export const metadata = { title: 'Pieces' }

@@ -1,5 +1,4 @@
 /** The shelf: what stands there, by family, how full each tin is, and what a coat of it costs. */
-import Link from 'next/link'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
 import { coatVolumes } from '@/core/measure/coatVolumes'
@@ -9,6 +8,7 @@ import type { UnitSystem } from '@/core/measure/units'
 import type { Product } from '@/core/stock/product'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
+import { Link } from '@/ui/frame/Link'
 import { LotList } from '@/ui/house/LotList'
 import { ProductForm } from '@/ui/house/ProductForm'
 import { capital } from '@/words/text'

@@ -3,7 +3,6 @@
  * The bench: what hands can do now, in the order worth doing. Read here from the bench's data and from what this device has
  * written since, so that a tap shows at once and the bench goes on where there is no connection.
  */
-import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { type BenchData, readBench } from '@/core/bench/benchData'
 import { type BenchLine, benchOrder, type WhyCode } from '@/core/bench/benchOrder'
@@ -16,6 +15,7 @@ import { batchesIn } from '@/core/log/batch'
 import { judgedOf } from '@/core/piece/judged'
 import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
+import { Link } from '@/ui/frame/Link'
 import { HandsChoice } from '@/ui/outbox/hands'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { useBeat } from '@/ui/time/now'

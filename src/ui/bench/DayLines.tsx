@@ -1,11 +1,11 @@
 'use client'
 /** Every window line of the workshop on one scale, with one plumb line through them all. */
-import Link from 'next/link'
 import { useState } from 'react'
 import type { WindowView } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
 import { WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
+import { Link } from '@/ui/frame/Link'
 import { useNow } from '@/ui/time/now'
 import { clockTime } from '@/words/time'
 import { windowWords } from '@/words/window'

@@ -1,8 +1,8 @@
 /** A bench with nothing on it: what to do first, in order, each with what is known of it already. */
-import Link from 'next/link'
 import type { ReactNode } from 'react'
 import type { Studio } from '@/core/house/studio'
 import { formatMoney } from '@/core/measure/money'
+import { Link } from '@/ui/frame/Link'
 import { unitWords } from '@/words/measure'
 
 interface Props {

@@ -1,10 +1,10 @@
 'use client'
 /** A step that can be done too: its section as a chip, its words, its buttons. */
-import Link from 'next/link'
 import type { StepCard } from '@/core/bench/stepCard'
 import { ranMinutes } from '@/core/log/labour'
 import { Section } from '@/ui/drawing/Section'
 import { useHouse } from '@/ui/form/house'
+import { Link } from '@/ui/frame/Link'
 import { useNow } from '@/ui/time/now'
 import { pastWords, stepTitle } from '@/words/craft'
 import { windowWords } from '@/words/window'

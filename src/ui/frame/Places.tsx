@@ -1,7 +1,7 @@
 'use client'
 /** The places of the app along one line; the brush stroke lies under where you are. On a phone they are at the thumb. */
-import Link from 'next/link'
 import { usePathname } from 'next/navigation'
+import { Link } from '@/ui/frame/Link'
 
 const places = [
   { href: '/', words: 'Bench' },

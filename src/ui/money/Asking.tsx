@@ -1,8 +1,8 @@
 /** A piece still here: what to ask through a channel, the highest bid it would have stood, and why a price is odd. */
-import Link from 'next/link'
 import { boughtIn, floorAbove, type Ledger, type PricingTerms } from '@/core/piece/ledger'
 import type { Piece } from '@/core/piece/piece'
 import type { Price } from '@/core/price/priceFor'
+import { Link } from '@/ui/frame/Link'
 import { PriceScale } from './PriceScale'
 
 interface Props {

@@ -1,5 +1,4 @@
 /** The log as an account, newest first. A corrected line shows what it was; every line can be put right. */
-import Link from 'next/link'
 import type { ReactNode } from 'react'
 import type { SalesChannel } from '@/core/house/studio'
 import type { House } from '@/core/input/fields'
@@ -8,6 +7,7 @@ import type { Entry } from '@/core/log/entry'
 import type { Instant, StepId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
+import { Link } from '@/ui/frame/Link'
 import { stepTitle } from '@/words/craft'
 import { entrySentence } from '@/words/log'
 import { entryWords } from '@/words/piece'

@@ -1,5 +1,4 @@
 /** One part on its way: the section large, the next step with its buttons, what is still ahead, what is behind folded away. */
-import Link from 'next/link'
 import { type CardContext, faceOf, loggedCoats, mayShowOn, photosOf } from '@/core/bench/stepCard'
 import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
@@ -11,6 +10,7 @@ import { sectionOf } from '@/core/piece/section'
 import { EndConflict } from '@/ui/bench/EndConflict'
 import { Judgement } from '@/ui/bench/Judgement'
 import { Section } from '@/ui/drawing/Section'
+import { Link } from '@/ui/frame/Link'
 import { cautionWords, stepTitle, withWhat } from '@/words/craft'
 import { planWords } from '@/words/job'
 import { amountWords } from '@/words/measure'

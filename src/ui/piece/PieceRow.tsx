@@ -1,5 +1,4 @@
 /** A piece in the list: its sections, where it is on its way, the next thing and when, the money in it. */
-import Link from 'next/link'
 import type { House } from '@/core/input/fields'
 import { outcomes } from '@/core/log/entry'
 import { dayOf } from '@/core/measure/time'
@@ -7,6 +6,7 @@ import type { Journey } from '@/core/piece/journey'
 import { heldBy, lanesOf } from '@/core/piece/lanes'
 import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
+import { Link } from '@/ui/frame/Link'
 import { Picture } from '@/ui/photo/Picture'
 import { stepTitle } from '@/words/craft'
 import { stageWords } from '@/words/piece'

@@ -1,8 +1,8 @@
 /** The work around the paint on its way: the step at hand with its buttons, what is ahead on both sides of the paint, what is behind. */
-import Link from 'next/link'
 import { type CardContext, loggedCoats } from '@/core/bench/stepCard'
 import type { Journey } from '@/core/piece/journey'
 import { heldBy } from '@/core/piece/lanes'
+import { Link } from '@/ui/frame/Link'
 import { cautionWords, stepTitle } from '@/words/craft'
 import { heldWords } from '@/words/job'
 import { CurrentStep } from './CurrentStep'

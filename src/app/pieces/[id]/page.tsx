@@ -1,10 +1,10 @@
 /** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
-import Link from 'next/link'
 import { getPieceView as getView, loadStock, type PieceView } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
 import { DoneSheetProvider } from '@/ui/bench/DoneSheet'
+import { Link } from '@/ui/frame/Link'
 import { AddPhotos } from '@/ui/photo/AddPhotos'
 import { BeforeAfter } from '@/ui/photo/BeforeAfter'
 import { PhotoStrip } from '@/ui/photo/PhotoStrip'

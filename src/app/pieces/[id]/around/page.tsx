@@ -1,8 +1,8 @@
 /** The work around the paint of a piece: counted, planned, changed. */
-import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
 import { aheadOn } from '@/core/piece/facts'
 import { keyOf } from '@/core/plan/job'
+import { Link } from '@/ui/frame/Link'
 import { JobForm } from '@/ui/job/JobForm'
 
 export const metadata = { title: 'Around the paint' }

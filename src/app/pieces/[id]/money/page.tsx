@@ -1,10 +1,10 @@
 /** What a piece costs, what to ask, the highest bid it would have stood, and what it earned. */
-import Link from 'next/link'
 import { getPieceView, loadProducts } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import { concernsOf } from '@/core/piece/leaving'
 import { ledgerSoFar, ledgerWhenDone, leftOutOf, pricesOfLedger } from '@/core/piece/ledger'
 import { unitPricesOf } from '@/core/stock/product'
+import { Link } from '@/ui/frame/Link'
 import { Asking } from '@/ui/money/Asking'
 import { Earned } from '@/ui/money/Earned'
 import { Ledger, LeftOutLines } from '@/ui/money/Ledger'

@@ -1,5 +1,4 @@
 /** The record of a piece, composed for paper: what it is, its layers bottom up, what was done, its care. */
-import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
 import { mayHoldLead } from '@/core/craft/lead'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
@@ -11,6 +10,7 @@ import type { PartJourney } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
 import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
+import { Link } from '@/ui/frame/Link'
 import { Picture } from '@/ui/photo/Picture'
 import { PrintButton } from '@/ui/piece/PrintButton'
 import { leadBelow, stepTitle, withWhat } from '@/words/craft'

@@ -1,5 +1,5 @@
-import Link from 'next/link'
 import { getPieceFile } from '@/app/_server/load'
+import { Link } from '@/ui/frame/Link'
 import { SplitForm } from '@/ui/piece/SplitForm'
 
 export const metadata = { title: 'Split the set' }

@@ -1,11 +1,11 @@
 /** The piece's story: its log as an account, day by day, with the section growing along it. */
-import Link from 'next/link'
 import { getPieceView } from '@/app/_server/load'
 import { dayOf } from '@/core/measure/time'
 import type { Journey } from '@/core/piece/journey'
 import { judgedOf } from '@/core/piece/judged'
 import { type StoryFilter, storyFilters, storyOf } from '@/core/piece/story'
 import { Section } from '@/ui/drawing/Section'
+import { Link } from '@/ui/frame/Link'
 import { PhotoStrip, type StripPhoto } from '@/ui/photo/PhotoStrip'
 import { stripOf } from '@/ui/photo/stripOf'
 import { LogLine } from '@/ui/piece/LogList'

@@ -1,5 +1,4 @@
 /** The way still ahead of a piece: every part's steps in one painter's days, and what they take from the shelf. */
-import Link from 'next/link'
 import { getPieceView, loadProducts } from '@/app/_server/load'
 import { getFamily } from '@/core/craft/families'
 import { getRemedy } from '@/core/craft/remedies'
@@ -18,6 +17,7 @@ import { remedyOf } from '@/core/plan/missed'
 import { listShared } from '@/core/plan/sharedWork'
 import type { Slotted } from '@/core/plan/timeline'
 import { type Product, productFor } from '@/core/stock/product'
+import { Link } from '@/ui/frame/Link'
 import { stepTitle } from '@/words/craft'
 import { airWords, amountWords } from '@/words/measure'
 import { capital } from '@/words/text'

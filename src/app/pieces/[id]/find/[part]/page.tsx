@@ -1,8 +1,8 @@
 /** What is on a part: the tests, one after another, the most telling first. */
-import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getPieceFile } from '@/app/_server/load'
 import { FindForm } from '@/ui/assess/FindForm'
+import { Link } from '@/ui/frame/Link'
 
 export const metadata = { title: 'What is on it' }
 

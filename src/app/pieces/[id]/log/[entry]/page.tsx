@@ -1,7 +1,7 @@
 /** One entry of the log, to be put right. */
-import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getPieceView, loadProducts } from '@/app/_server/load'
+import { Link } from '@/ui/frame/Link'
 import { CorrectionForm, StrikeButton } from '@/ui/piece/CorrectionForm'
 import { entrySentence } from '@/words/log'
 import { entryWords } from '@/words/piece'

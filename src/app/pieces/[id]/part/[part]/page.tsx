@@ -1,6 +1,6 @@
-import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getPieceFile } from '@/app/_server/load'
+import { Link } from '@/ui/frame/Link'
 import { PartForm } from '@/ui/piece/PartForm'
 import { TakeOut } from '@/ui/piece/TakeOut'
 

@@ -1,5 +1,4 @@
 /** The plan desk of one part. */
-import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { getPieceView, loadStock } from '@/app/_server/load'
 import { readStudio } from '@/app/_server/session'
@@ -12,6 +11,7 @@ import { lanesOf } from '@/core/piece/lanes'
 import { careFits, careKinds, careSteps } from '@/core/plan/care'
 import { shelfOf, unitPricesOf } from '@/core/stock/product'
 import { listRecipes } from '@/db/recipe'
+import { Link } from '@/ui/frame/Link'
 import { CareChoice } from '@/ui/plan/CareChoice'
 import { PlanForm } from '@/ui/plan/PlanForm'
 
