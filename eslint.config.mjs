@@ -44,7 +44,10 @@ const config = [
     files: ['src/**'],
     ignores: ['src/ui/frame/Link.tsx'],
     rules: {
-      'no-restricted-imports': ['error', { name: 'next/link', message: 'Take Link from @/ui/frame/Link: it asks for nothing before a tap.' }],
+      'no-restricted-imports': [
+        'error',
+        { name: 'next/link', message: 'Take Link from @/ui/frame/Link: it asks for nothing before a tap.' },
+      ],
     },
   },
   ...(process.env.ITINERUM_LINT === 'quick' ? [] : [typed]),
