@@ -8,6 +8,7 @@ import * as job from '@/app/_actions/job'
 import * as leaving from '@/app/_actions/leaving'
 import * as parts from '@/app/_actions/parts'
 import * as piece from '@/app/_actions/piece'
+import * as rest from '@/app/_actions/rest'
 import { loadHouse } from '@/app/_server/session'
 import { SectionTextures } from '@/ui/drawing/Section'
 import { ActionsProvider } from '@/ui/form/actions'
@@ -32,7 +33,7 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#ece5d7' }
 export const dynamic = 'force-dynamic'
 
-const actions = { ...bench, ...correct, ...houseActions, ...job, ...leaving, ...parts, ...piece }
+const actions = { ...bench, ...correct, ...houseActions, ...job, ...leaving, ...parts, ...piece, ...rest }
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { studio, people } = await loadHouse()

@@ -18,12 +18,14 @@ export type NewEntry = EntryDraft
 
 /** An entry as its row's columns. */
 function toRow(entry: NewEntry) {
-  const { coat, batch, mark, detail, ...rest } = entry as NewEntry &
+  const { coat, batch, rest, mark, detail, ...facts } = entry as NewEntry &
     Partial<Pick<EntryOf<'coat'>, 'coat'>> &
-    Partial<Pick<EntryOf<'mixed'>, 'batch'>> & { mark?: EntryOf<'snag'>['mark']; detail?: unknown }
+    Partial<Pick<EntryOf<'mixed'>, 'batch'>> &
+    Partial<Pick<EntryOf<'put-by'>, 'rest'>> & { mark?: EntryOf<'snag'>['mark']; detail?: unknown }
   return {
-    ...rest,
+    ...facts,
     ...coat,
+    ...rest,
     ...(batch && { ...batch, amount: batch.volume }),
     ...(mark && { photoId: mark.photoId, markX: mark.x, markY: mark.y }),
     detail: detail ?? null,
@@ -42,6 +44,8 @@ const entryColumns = `id, piece_id as "pieceId", part_id as "partId", step_id as
     'components', coalesce((select json_agg(json_build_object('name', c.name, 'parts', c.parts, 'amount', c.amount,
       'productId', c.product_id, 'lotId', c.lot_id) order by c.position) from mix_component c where c.entry_id = e.id), '[]'),
     'stepIds', coalesce((select json_agg(s.step_id) from mix_step s where s.entry_id = e.id), '[]')) end as batch,
+  case when kind = 'put-by' then json_build_object('batchId', batch_id, 'productId', product_id, 'lotId', lot_id, 'family', family,
+    'amount', amount, 'unit', unit) end as rest,
   case when photo_id is not null then json_build_object('photoId', photo_id, 'x', mark_x, 'y', mark_y) end as mark`
 
 const entriesOfPieces = query(

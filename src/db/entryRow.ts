@@ -60,6 +60,7 @@ const batch = z.object({
   components: z.array(component),
   stepIds: z.array(id),
 })
+const rest = z.object({ batchId: id, productId: maybeId, lotId: maybeId, family, amount: figure, unit })
 const mark = z.object({ photoId: id, x: figure, y: figure }).nullable()
 
 const carries = {
@@ -81,6 +82,7 @@ const carries = {
     mark,
   },
   mixed: { batch, money: figure },
+  'put-by': { rest, money: figure },
   coat: { ...onPart, coat, money: figure, temperature: figure.nullable(), humidity: figure.nullable() },
   cost: { costKind: z.enum(codesOf(costKinds)), money: figure },
   note: {},

@@ -129,7 +129,7 @@ export async function savePerson(client: Client, studioId: StudioId, person: Per
   )
 }
 
-const productColumns = 'id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price'
+const productColumns = 'id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price, formula'
 const productRow = z.object({
   id: z.string(),
   name: z.string(),
@@ -139,6 +139,7 @@ const productRow = z.object({
   size: z.number(),
   unit: z.enum(['ml', 'g']),
   price: z.number(),
+  formula: z.string().nullable(),
 }) satisfies z.ZodType<Product>
 const products = query('a product', productRow, `select ${productColumns} from product order by family, name, id`)
 export const listProducts = (client: Client): Promise<Product[]> => many(client, products)
@@ -148,8 +149,8 @@ export const findProduct = (client: Client, id: ProductId): Promise<Product | nu
 
 export async function saveProduct(client: Client, studioId: StudioId, product: Product): Promise<void> {
   await client.query(
-    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
+    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price, formula)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
      on conflict (id) do update set name = excluded.name, size = excluded.size, price = excluded.price`,
     [
       product.id,
@@ -161,6 +162,7 @@ export async function saveProduct(client: Client, studioId: StudioId, product: P
       product.size,
       product.unit,
       product.price,
+      product.formula ?? null,
     ],
   )
 }

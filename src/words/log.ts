@@ -104,6 +104,12 @@ function factsOf(entry: Entry, words: LogWords): (string | null | undefined | fa
     }
     case 'mixed':
       return [`${formatAmount(entry.batch.volume, entry.batch.unit, house)} of ${entry.batch.mix}`, money(entry.money)]
+    case 'put-by':
+      return [
+        formatAmount(entry.rest.amount, entry.rest.unit, house),
+        entry.rest.lotId ? 'kept as a tin' : 'thrown away',
+        money(entry.money),
+      ]
     case 'coat': {
       const { coat } = entry
       return [

@@ -51,5 +51,6 @@ export function logTable(file: PieceFile, around: Around): Row[] {
 
 function usedIn(entry: Entry) {
   if (entry.kind === 'coat') return entry.coat
+  if (entry.kind === 'put-by') return { ...entry.rest, mix: null }
   return entry.kind === 'mixed' ? { ...entry.batch, amount: entry.batch.volume } : null
 }

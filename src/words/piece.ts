@@ -27,6 +27,7 @@ export const entryWords: Record<EntryKind, string> = {
   unassisted: 'Left to dry by itself',
   snag: 'Snag',
   mixed: 'Mixed',
+  'put-by': 'Left of a mix',
   coat: 'Coat',
   cost: 'Cost',
   note: 'Note',

@@ -42,7 +42,7 @@ export async function strikeEntry(typed: StrikeText): Promise<Answer> {
     async (client, studio, { entryId, corrects, pieceId, at }) => {
       // what can't be changed back by a line of the log is not struck from it
       const { kind } = await getEntry(client, pieceId, corrects)
-      if (kind === 'amended' || kind === 'split' || kind === 'struck') throw new Refused('not-readable')
+      if (kind === 'amended' || kind === 'split' || kind === 'put-by' || kind === 'struck') throw new Refused('not-readable')
       await store(client, studio.id, [{ id: entryId, kind: 'struck', pieceId, corrects, at }])
     },
   )

@@ -1,6 +1,6 @@
 /** What a coat is likely to be: its amount, mix, tool and tin, from the plan, the mixes made up, and how a like one went. Pure. */
 import { type FamilyCode, getFamily, isPaint, unitOf } from '@/core/craft/families'
-import { familyOfComponent } from '@/core/craft/mixes'
+import { componentsOf, type NamedColour, shadeMix } from '@/core/craft/mixes'
 import { type Batch, batchesFor, volumeFor } from '@/core/log/batch'
 import { findLastLike, type LoggedCoat } from '@/core/log/lastLike'
 import type { Film } from '@/core/measure/film'
@@ -17,14 +17,9 @@ export interface ShelfProduct {
   family: FamilyCode
   unit: 'ml' | 'g'
   size: number
+  hex: string | null
   /** what stands on the shelf of it, the one to reach for first */
   lots: ShelfLot[]
-}
-/** One thing that goes into a mix, with the product that is likely meant; none for water and the like. */
-export interface ComponentPlan {
-  name: string
-  family: FamilyCode | null
-  productId: ProductId
 }
 export interface CoatPlan {
   family: FamilyCode
@@ -50,10 +45,14 @@ export interface MixPlan {
   volumeOfAll: number | null
   /** the steps it is made for */
   stepIds: StepId[]
+  /** what it is made of */
+  mix: string
   /** every product that a component may come from */
   products: ShelfProduct[]
   /** the paint that a mix calls paint */
   paint: FamilyCode
+  /** what its components may be called by */
+  colours: NamedColour[]
   /** by family: what a component of it is likely taken from */
   likely: Partial<Record<FamilyCode, string>>
 }
@@ -69,12 +68,13 @@ export interface CoatContext {
   nowMs: number
 }
 
-const onShelf = ({ id, name, family, unit, size }: Product, lots: readonly ShelfLot[]): ShelfProduct => ({
+const onShelf = ({ id, name, family, unit, size, colourHex: hex }: Product, lots: readonly ShelfLot[]): ShelfProduct => ({
   id,
   name,
   family,
   unit,
   size,
+  hex,
   lots: lotsInTurn(lots, id),
 })
 
@@ -89,11 +89,14 @@ export function coatPlanOf(
   const hex = step.colour?.hex ?? null
   const fitting = products.filter((product) => product.family === family && (hex === null || product.colourHex === hex))
   const last = findLastLike(coats, { operation, family, productIds: new Set(fitting.map(({ id }) => id)) })
-  const mix = step.mix ?? last?.mix ?? ''
   const usual = productFor(products, family, hex)
+  const shade = step.colour?.parts
+  // a shade is mixed of its colours, unless it stands on the shelf ready mixed; then its tin says of what
+  const mix = shade && !usual?.colourHex ? shadeMix(shade, step.mix) : (step.mix ?? last?.mix ?? '')
+  const formula = shade ? shadeMix(shade, step.mix) : (usual?.formula ?? mix)
   const productId = fitting.find(({ id }) => id === last?.productId)?.id ?? usual?.id ?? ''
   const { all, own } = batchesFor(batches, { id: step.id, family, mix, productId: productId || null }, nowMs)
-  const mixed = parseMix(mix) !== null || getFamily(family).potLife !== undefined
+  const mixed = parseMix(formula) !== null || getFamily(family).potLife !== undefined
   return {
     family,
     amount: step.amount,
@@ -110,10 +113,16 @@ export function coatPlanOf(
 
   function makingOf(): MixPlan {
     const paintFamily = paint ?? (family && isPaint(family) ? family : 'chalk-style')
+    const colours = [
+      ...(shade ?? []),
+      ...products.flatMap(({ family: own, colourName: name, colourHex }) =>
+        own === paintFamily && name !== null && colourHex !== null ? [{ name, hex: colourHex }] : [],
+      ),
+    ].map(({ name, hex: value }) => ({ name, hex: value }))
     const wanted = new Set<FamilyCode>([
       family as FamilyCode,
       paintFamily,
-      ...(parseMix(mix) ?? []).flatMap(({ name }) => familyOfComponent(name, family as FamilyCode, paintFamily) ?? []),
+      ...(componentsOf(formula, 1, family as FamilyCode, paintFamily, colours) ?? []).flatMap((each) => each.family ?? []),
     ])
     const volume = Math.ceil(volumeFor(family as FamilyCode, coatsAhead([journey], step)))
     const ofAll = Math.ceil(volumeFor(family as FamilyCode, coatsAhead(journeys, step)))
@@ -123,6 +132,8 @@ export function coatPlanOf(
       stepIds: stepsAhead([journey], step),
       products: products.filter((product) => wanted.has(product.family)).map((product) => onShelf(product, lots)),
       paint: paintFamily,
+      mix: formula,
+      colours,
       likely: Object.fromEntries(
         [...wanted].map((code) => [code, code === family ? productId : (productFor(products, code, hex)?.id ?? '')]),
       ),

@@ -1,6 +1,6 @@
 /** What the components of a mix are, by the names painters write: each comes from its own product. Source: the craft. */
 import { shareOut } from '@/core/measure/mixBatch'
-import { parseMix, yieldOf } from '@/core/measure/mixParts'
+import { type MixPart, parseMix, yieldOf } from '@/core/measure/mixParts'
 import { type FamilyCode, familyCodes, getFamily, isPaint } from './families'
 
 /** Chalky paint as it is mixed at home, and with a tenth more water. */
@@ -52,16 +52,55 @@ export interface Component {
   parts: number
   amount: number
   family: FamilyCode | null
+  /** #rrggbb, where it is one of the colours of a shade */
+  hex?: string
+}
+/** A colour that a mix may name. */
+export interface NamedColour {
+  name: string
+  hex: string
 }
 
-/** What goes into so much of a ready mix; null where its parts are not told. */
-export function componentsOf(mix: string, volume: number, own: FamilyCode, paint: FamilyCode = own): Component[] | null {
+/** What the colours of a shade stand for in a mix: its paint, else what is named first. */
+const paintIn = (parts: readonly MixPart[]): number =>
+  Math.max(
+    0,
+    parts.findIndex(({ name }) => /paint$|^powder$/i.test(name.trim())),
+  )
+/** A name as it stands in a mix: what parts it there is no part of it. */
+const inMix = (name: string): string => name.replace(/[:,]/g, ' ').replace(/\s+/g, ' ').trim()
+const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b))
+
+/** A shade as it is mixed: its colours in the place of the paint, "Quince Rind : Oat Husk : water 3 : 1 : 2". */
+export function shadeMix(shade: readonly { name: string; parts: number }[], mix: string | null): string {
+  const told = (mix === null ? null : parseMix(mix)) ?? [{ name: 'paint', parts: 1 }]
+  const paint = paintIn(told)
+  const whole = shade.reduce((sum, each) => sum + each.parts, 0)
+  const own = told[paint]?.parts ?? 1
+  const parts = [
+    ...shade.map(({ name, parts: share }) => ({ name: inMix(name), parts: share * own })),
+    ...told.flatMap((each, k) => (k === paint ? [] : [{ name: each.name, parts: each.parts * whole }])),
+  ]
+  const inWholes = parts.every((each) => Number.isInteger(each.parts))
+  const by = inWholes ? parts.reduce((most, each) => commonDivisor(most, each.parts), 0) : 1
+  const figure = (share: number) => String(Math.round((share / by) * 1000) / 1000)
+  return `${parts.map(({ name }) => name).join(' : ')} ${parts.map((each) => figure(each.parts)).join(' : ')}`
+}
+
+/** What goes into so much of a ready mix; null where its parts are not told. `colours`: those that it may name, of its own family. */
+export function componentsOf(
+  mix: string,
+  volume: number,
+  own: FamilyCode,
+  paint: FamilyCode = own,
+  colours: readonly NamedColour[] = [],
+): Component[] | null {
   const parts = parseMix(mix)
   if (!parts || !(volume > 0)) return null
-  return shareOut({ volume, components: parts, yield: yieldOf(parts) }).map(({ name, ml }, k) => ({
-    name,
-    parts: parts[k]?.parts ?? 0,
-    amount: ml,
-    family: familyOfComponent(name, own, paint),
-  }))
+  const coloured = isPaint(own) ? own : paint
+  return shareOut({ volume, components: parts, yield: yieldOf(parts) }).map(({ name, ml }, k): Component => {
+    const colour = colours.find((each) => inMix(each.name).toLowerCase() === name.trim().toLowerCase())
+    const share = { name, parts: parts[k]?.parts ?? 0, amount: ml }
+    return colour ? { ...share, family: coloured, hex: colour.hex } : { ...share, family: familyOfComponent(name, own, paint) }
+  })
 }

@@ -131,6 +131,31 @@ export const lotInput = (house: House) =>
     })
     .transform((typed, context) => withSize(typed, typed.unit, house, context))
 export type LotText = z.input<ReturnType<typeof lotInput>>
+/** What is left of a mix. `keep`: as a tin of its own; else it is thrown away. */
+export const restInput = (house: House) =>
+  z
+    .object({
+      entryId: id,
+      pieceId: id,
+      at: instant,
+      batchId: id,
+      family: z.enum(codesOf(families)),
+      keep: z.boolean(),
+      /** of the tin that it becomes */
+      productId: id,
+      lotId: id,
+      name: words('what it shall be called', 60),
+      colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+      amount: z.string(),
+    })
+    .transform((typed, context) => {
+      const unit = unitOf(typed.family)
+      const amount = readAmount(typed.amount, unit, house, 1)
+      if (amount !== null) return { ...typed, amount }
+      context.addIssue({ code: 'custom', path: ['amount'], message: amountHint(unit, house) })
+      return z.NEVER
+    })
+export type RestText = z.input<ReturnType<typeof restInput>>
 /** `back`: it was taken off by mistake */
 export const emptyLotInput = z.object({ id, at: instant, back: z.boolean() })
 export type EmptyLotText = z.input<typeof emptyLotInput>

@@ -37,8 +37,11 @@ export function goodUntilOf(family: FamilyCode, madeAt: Instant, climate: readon
 /** The batches of these logs, corrections applied, newest first; coats of any log take from them. */
 export function batchesIn(logs: readonly { log: readonly Entry[]; climate: readonly Reading[] }[]): Batch[] {
   const used = new Map<EntryId, number>()
-  for (const { coat } of logs.flatMap(({ log }) => ofKind(log, 'coat')))
-    if (coat.batchId) used.set(coat.batchId, (used.get(coat.batchId) ?? 0) + coat.amount)
+  const taken = logs.flatMap(({ log }) => [
+    ...ofKind(log, 'coat').map(({ coat }) => coat),
+    ...ofKind(log, 'put-by').map(({ rest }) => rest),
+  ])
+  for (const { batchId, amount } of taken) if (batchId) used.set(batchId, (used.get(batchId) ?? 0) + amount)
   return logs
     .flatMap(({ log, climate }) =>
       ofKind(log, 'mixed').map(({ id, at, batch }): Batch => {
@@ -73,7 +76,11 @@ export function batchesFor(
 ): { all: Batch[]; own: Batch | null } {
   const good = batches.filter((batch) => batch.family === step.family && isGood(batch, nowMs))
   const rank = (batch: Batch) =>
-    batch.stepIds.includes(step.id) ? 0 : batch.productId === step.productId && sameMix(batch.mix, step.mix) ? 1 : 2
+    batch.stepIds.includes(step.id)
+      ? 0
+      : (batch.productId === step.productId || step.productId === null) && sameMix(batch.mix, step.mix)
+        ? 1
+        : 2
   const all = [...good].sort((a, b) => rank(a) - rank(b))
   const [first] = all
   return { all, own: first && rank(first) < 2 ? first : null }

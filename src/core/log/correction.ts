@@ -66,6 +66,7 @@ export function correctedEntry(old: Entry, typed: Correction): EntryDraft | null
     case 'note':
       return typed.note === null ? null : { ...kept, ...base }
     case 'mixed':
+    case 'put-by':
     case 'amended':
     case 'split':
     case 'struck':

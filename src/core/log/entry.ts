@@ -5,7 +5,7 @@
 import type { CheckCode } from '@/core/craft/operations'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { ChannelId, EntryId, Instant, PartId, PersonId, PhotoId, PieceId, StepId } from '@/core/measure/named'
-import type { BatchFigures, CoatFigures } from './figures'
+import type { BatchFigures, CoatFigures, RestFigures } from './figures'
 
 export const costKinds = {
   bought: 'bought for',
@@ -40,6 +40,7 @@ export const entryKinds = [
   'unassisted',
   'snag',
   'mixed',
+  'put-by',
   'coat',
   'cost',
   'note',
@@ -113,6 +114,8 @@ interface EntryFacts {
   snag: OnPart & { remedy: RemedyCode | null; severity: SnagSeverity; spot: number | null; mark: Mark | null }
   /** `money`: what went into it */
   mixed: { batch: BatchFigures; money: number }
+  /** `money`: its share of what went into the mix */
+  'put-by': { rest: RestFigures; money: number }
   /** `money`: the material; the air as it was where the entry was made */
   coat: OnPart & { coat: CoatFigures; money: number; temperature: number | null; humidity: number | null }
   cost: { costKind: CostKind; money: number }
@@ -170,6 +173,7 @@ const unsaid: { [K in EntryKind]: Partial<EntryOf<K>> } = {
   unassisted: {},
   snag: { remedy: null, spot: null, mark: null },
   mixed: {},
+  'put-by': {},
   coat: { temperature: null, humidity: null },
   cost: {},
   note: {},

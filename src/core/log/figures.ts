@@ -24,6 +24,16 @@ export interface CoatFigures {
   place: string | null
 }
 
+/** What was left of a mix: kept as a tin of its own, or thrown away, and then from no tin. */
+export interface RestFigures {
+  batchId: EntryId
+  productId: ProductId | null
+  lotId: LotId | null
+  family: FamilyCode
+  amount: number
+  unit: 'ml' | 'g'
+}
+
 /** One thing that went into a mix: how many parts, so much of it, from which tin. Water and plaster have none. */
 export interface MixComponent {
   name: string

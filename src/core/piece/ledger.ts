@@ -73,6 +73,8 @@ export function spentByKind(journey: Journey): Map<CostKind, number> {
   const sums = new Map<CostKind, number>()
   const add = (kind: CostKind, money: number) => sums.set(kind, (sums.get(kind) ?? 0) + money)
   for (const { money } of ofKind(journey.log, 'coat')) add('materials', money)
+  // what was kept is paid by whatever it is laid on
+  for (const { rest, money } of ofKind(journey.log, 'put-by')) if (rest.lotId === null) add('materials', money)
   for (const { costKind, money } of ofKind(journey.log, 'cost')) add(costKind, money)
   // what went over with a part of a set, or came with it
   for (const { detail } of ofKind(journey.log, 'split'))

@@ -18,7 +18,7 @@ export type StoryFilter = keyof typeof storyFilters
 
 const kindsOf: Record<Exclude<StoryFilter, 'all'>, readonly EntryKind[]> = {
   work: ['started', 'paused', 'resumed', 'ended', 'left-out', 'helped', 'seen', 'assisted', 'unassisted'],
-  coats: ['mixed', 'coat'],
+  coats: ['mixed', 'put-by', 'coat'],
   snags: ['checked', 'snag'],
   money: ['cost', 'listed', 'sold', 'handed-over', 'kept', 'given', 'scrapped', 'split'],
 }

@@ -13,6 +13,8 @@ export interface Product {
   size: number
   unit: 'ml' | 'g'
   price: number
+  /** what it was mixed of here, where it is what was left of a mix: "Quince Rind : Oat Husk 3 : 1" */
+  formula?: string | null
 }
 
 /** One tin as it was bought, with what is left in it. */

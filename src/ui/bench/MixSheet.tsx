@@ -43,15 +43,16 @@ export function MixButton(props: Props) {
 const lotsOf = (making: MixPlan, productId: ProductId) => making.products.find(({ id }) => id === productId)?.lots ?? []
 
 /** A component as it is likely taken: its product, and of that the tin to reach for first. */
-function likelyFrom(component: Component, making: MixPlan): { productId: ProductId; lotId: LotId } {
-  const productId = (component.family && making.likely[component.family]) ?? ''
+function likelyFrom({ family, hex }: Component, making: MixPlan): { productId: ProductId; lotId: LotId } {
+  const coloured = hex && making.products.find((each) => each.family === family && each.hex === hex)?.id
+  const productId = hex ? coloured || '' : ((family && making.likely[family]) ?? '')
   return { productId, lotId: lotsOf(making, productId)[0]?.id ?? '' }
 }
 
 function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
   const house = useHouse()
   const { send } = useOutbox()
-  const partsOf = (mix: string, volume: number) => componentsOf(mix, volume, plan.family, making.paint)
+  const partsOf = (mix: string, volume: number) => componentsOf(mix, volume, plan.family, making.paint, making.colours)
   const [defaults] = useState<MixText>(() => ({
     entryId: uuidv7(),
     pieceId: card.pieceId,
@@ -61,9 +62,9 @@ function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
     family: plan.family,
     productId: plan.productId,
     lotId: lotsOf(making, plan.productId)[0]?.id ?? '',
-    mix: plan.mix,
+    mix: making.mix,
     volume: amountText(making.volume || plan.amount, plan.unit, house),
-    from: (partsOf(plan.mix, making.volume || plan.amount) ?? []).map((each) => likelyFrom(each, making)),
+    from: (partsOf(making.mix, making.volume || plan.amount) ?? []).map((each) => likelyFrom(each, making)),
     stepIds: making.stepIds,
   }))
   const moment = useMoment(defaults.entryId)

@@ -9,6 +9,7 @@ import type {
   EmptyLotText,
   LotText,
   ProductText,
+  RestText,
   RevokeText,
   RoomText,
   StudioText,
@@ -55,6 +56,7 @@ export interface Actions {
   keepProduct: Ask<ProductText>
   buyLot: Ask<LotText>
   emptyTin: Ask<EmptyLotText>
+  putBy: Ask<RestText>
   keepRoom: Ask<RoomText>
   takeDryingFigure: Ask<DryingText>
   makeCalendar: Ask<CalendarText>

@@ -26,7 +26,10 @@ export function LotList({ product, lots, coatCost }: { product: Product; lots: r
       <div className="flex items-start justify-between gap-4">
         <h3 className="leading-snug">
           <span className="text-lg font-semibold">{product.colourName ?? product.name}</span>
-          <span className="block text-sm text-soft">{coatCost}</span>
+          <span className="block text-sm text-soft">
+            {product.formula ? `Mixed here: ${product.formula} · ` : ''}
+            {coatCost}
+          </span>
         </h3>
         <button
           type="button"

@@ -57,7 +57,7 @@ export function LogLine({
           </span>
         ))}
       </p>
-      {entry.kind !== 'amended' && entry.kind !== 'split' && (
+      {entry.kind !== 'amended' && entry.kind !== 'split' && entry.kind !== 'put-by' && (
         <Link
           href={`/pieces/${entry.pieceId}/log/${entry.id}`}
           className={`unprinted inline-flex min-h-12 items-center ${beside === undefined ? '' : 'col-start-3 sm:col-start-auto'}`}

@@ -3,6 +3,7 @@ import { getPieceView as getView, loadStock, type PieceView } from '@/app/_serve
 import { formatMoney } from '@/core/measure/money'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
+import { restsOf } from '@/core/piece/rests'
 import { DoneSheetProvider } from '@/ui/bench/DoneSheet'
 import { Link } from '@/ui/frame/Link'
 import { AddPhotos } from '@/ui/photo/AddPhotos'
@@ -13,6 +14,7 @@ import { AddToLog } from '@/ui/piece/AddToLog'
 import { LogList } from '@/ui/piece/LogList'
 import { PartProgress } from '@/ui/piece/PartProgress'
 import { nextWords, StageLine } from '@/ui/piece/PieceRow'
+import { RestList } from '@/ui/piece/RestList'
 import { isFirst, WholeProgress } from '@/ui/piece/WholeProgress'
 import { stageWords } from '@/words/piece'
 import { dateWords, dayDateWords, hoursWords } from '@/words/time'
@@ -73,6 +75,7 @@ export default async function PiecePage({ params }: Params) {
               }
             />
           </section>
+          <RestList pieceId={piece.id} rests={restsOf(journey, stock.batches)} />
           <section aria-labelledby="log" className="border-t-2 border-ink pt-5">
             <h2 id="log" className="title mb-3 text-3xl">
               Log
