@@ -16,11 +16,13 @@ export default defineConfig({
         test: {
           testTimeout: 120_000,
           name: 'unit',
+          // nothing is set up that a test could leave behind
+          isolate: false,
           include: ['src/**/*.test.{ts,tsx}', 'sensor/**/*.test.ts', 'docs/**/*.test.ts'],
           exclude: ['src/db/**', ...slow],
         },
       },
-      { resolve: { alias }, test: { testTimeout: 2_400_000, name: 'slow', include: slow } },
+      { resolve: { alias }, test: { testTimeout: 2_400_000, name: 'slow', isolate: false, include: slow } },
       {
         resolve: { alias },
         // every file has a database of its own

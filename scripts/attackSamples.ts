@@ -1,5 +1,6 @@
 /** A good body for every action, by its name: what the attack then puts out of shape. */
 import { v7 as uuidv7 } from 'uuid'
+import { consumableCodes } from '../src/core/craft/consumables'
 
 /** Rows of the demo that a body may name. */
 export interface Named {
@@ -223,6 +224,7 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       cleaner: 'soap',
       fullUse: '30',
     }),
+    keepConsumables: () => ({ ...Object.fromEntries(consumableCodes.map((code) => [code, '0.50'])) }),
     keepChannel: () => ({ id: uuidv7(), name: 'Booth', feeShare: '10', feeFixed: '' }),
     keepProduct: () => ({
       id: uuidv7(),

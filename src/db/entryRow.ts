@@ -67,7 +67,7 @@ const carries = {
   started: { ...onStep, outside: z.enum(['early', 'late']).nullable() },
   paused: onStep,
   resumed: onStep,
-  ended: { ...onStep, minutes: figure.nullable() },
+  ended: { ...onStep, minutes: figure.nullable(), money: figure.nullable() },
   'left-out': onStep,
   helped: { ...onStep, minutes: figure },
   checked: { ...onStep, checkCode: z.enum(checkCodes), result: z.enum(verdicts) },

@@ -2,15 +2,18 @@
  * What a coat or a mix takes of which tin or batch, and what that costs: reckoned when it is written down, from the tins as
  * they stand, and left as it was on that day.
  */
+import { usualPrices } from '@/core/craft/consumables'
 import type { IssueCode } from '@/core/input/issues'
 import { shareOfBatch } from '@/core/log/batch'
 import type { EntryOf } from '@/core/log/entry'
 import type { BatchFigures, CoatFigures, MixComponent } from '@/core/log/figures'
-import type { LotId, ProductId, StudioId } from '@/core/measure/named'
+import type { LotId, ProductId, StepId, StudioId } from '@/core/measure/named'
+import { usedUpCost } from '@/core/piece/usedUp'
 import { drawCoat } from '@/core/stock/drawCoat'
 import type { Draw } from '@/core/stock/drawFromLots'
 import { addEntries, type NewEntry } from './entry'
 import type { Client } from './pool'
+import { findStepWork } from './stepWork'
 import { addDraws, takeBatchInHand, takeLotsInHand } from './stock'
 import { findProduct } from './studio'
 
@@ -91,8 +94,19 @@ async function reckonBatch(client: Client, batch: BatchFigures, without: string 
   }
 }
 
+/** What small things a step used up, by what they cost here today; null where there is no such step. */
+async function usedUpIn(client: Client, stepId: StepId): Promise<number | null> {
+  const work = await findStepWork(client, stepId)
+  return work && usedUpCost(work.step, work.part, { ...usualPrices, ...work.consumables })
+}
+
 /** Adds an entry with what it took off the shelf; a correction takes in place of what it corrects. */
 export async function addWithMaterial(client: Client, studioId: StudioId, entry: NewEntry): Promise<{ issue: IssueCode } | null> {
+  if (entry.kind === 'ended') {
+    // put right, it has used up what it had
+    const money = entry.corrects && typeof entry.money === 'number' ? entry.money : await usedUpIn(client, entry.stepId)
+    return addEntries(client, studioId, [{ ...entry, money }])
+  }
   if (!isMaterial(entry)) return addEntries(client, studioId, [entry])
   const reckoned =
     entry.kind === 'coat'

@@ -55,7 +55,8 @@ const rest = ({ piece, batchId }: Whole & { batchId: string }, over: Partial<Res
 })
 const put = (one: RestPutBy) => db.as(db.here, (client) => putRestBy(client, db.here, one))
 const leftOf = async (batchId: string) =>
-  batchesIn([{ log: await db.as(db.here, (client) => listMixLog(client, at)), climate: [] }]).find(({ id }) => id === batchId)?.left
+  batchesIn([{ log: await db.as(db.here, (client) => listMixLog(client, at)), climate: [] }]).find(({ id }) => id === batchId)
+    ?.left
 
 describe('what is left of a mix', () => {
   test('becomes a tin with its formula, at its share of what went in; of the mix nothing is left', async () => {

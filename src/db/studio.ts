@@ -1,5 +1,6 @@
 /** The studio's own facts, people, channels and shelf. */
 import { z } from 'zod'
+import { type ConsumablePrices, usualPrices } from '@/core/craft/consumables'
 import { families } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { codesOf } from '@/core/craft/parts'
@@ -39,26 +40,28 @@ const studioRow = z
     days: z.array(z.number()),
     method: z.record(z.string(), z.string()),
     kept: z.boolean(),
+    consumables: z.record(z.string(), z.number()),
   })
-  .transform(({ wishKind, wishValue, from, to, days, method, ...facts }): Studio => ({
+  .transform(({ wishKind, wishValue, from, to, days, method, consumables, ...facts }): Studio => ({
     ...facts,
     wish: wishOf[wishKind](wishValue),
     hours: { from, to, days },
     method: { ...defaultMethod, ...(method as Partial<HouseMethod>) },
+    consumables: { ...usualPrices, ...consumables },
   }))
 const ownStudio = query(
   'the studio',
   studioRow,
   `select id, name, currency, zone, locale, units, hour_rate as "hourRate", overhead_rate as "overheadRate", tax_mode as "taxMode",
           tax_share as "taxShare", wish_kind as "wishKind", wish_value as "wishValue", haggle_share as haggle, price_step as step,
-          works_from as "from", works_to as "to", works_days as days, method,
+          works_from as "from", works_to as "to", works_days as days, method, consumables,
           kept_at is not null as kept
    from studio where id = current_studio()`,
 )
 /** The studio the transaction works as; throws where there is none. */
 export const getStudio = (client: Client): Promise<Studio> => one(client, ownStudio)
 
-export type StudioDraft = Omit<Studio, 'method' | 'kept'>
+export type StudioDraft = Omit<Studio, 'method' | 'kept' | 'consumables'>
 const studioValues = (s: StudioDraft) => {
   const [kind, value] = Object.entries(s.wish)[0] as [string, number]
   return [
@@ -101,6 +104,11 @@ export async function saveStudio(client: Client, studio: StudioDraft): Promise<v
 /** Changes where the house stands among the schools. */
 export async function saveMethod(client: Client, method: HouseMethod): Promise<void> {
   await client.query('update studio set method = $1 where id = current_studio()', [JSON.stringify(method)])
+}
+
+/** Changes what small things cost here; what is not named costs as it usually does. */
+export async function saveConsumables(client: Client, prices: Partial<ConsumablePrices>): Promise<void> {
+  await client.query('update studio set consumables = $1 where id = current_studio()', [JSON.stringify(prices)])
 }
 
 const channelRow = z.object({ id: z.string(), name: z.string(), feeShare: z.number(), feeFixed: z.number() })

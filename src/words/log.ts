@@ -84,7 +84,10 @@ function factsOf(entry: Entry, words: LogWords): (string | null | undefined | fa
     case 'started':
       return [entry.outside && (entry.outside === 'early' ? 'before its window opened' : 'after its window had closed')]
     case 'ended':
-      return [entry.minutes !== null && `took ${entry.minutes} min`]
+      return [
+        entry.minutes !== null && `took ${entry.minutes} min`,
+        entry.money !== null && entry.money > 0 && `small things ${money(entry.money)}`,
+      ]
     case 'helped':
       return [`took ${entry.minutes} min`]
     case 'checked':

@@ -26,7 +26,7 @@ export function logTable(file: PieceFile, around: Around): Row[] {
   return file.log.map((entry, k): Row => {
     const step = entry.stepId === null ? undefined : steps.get(entry.stepId)
     const used = usedIn(entry)
-    const money = (minor: number | undefined) => (minor === undefined ? '' : plainMoney(minor, currency))
+    const money = (minor: number | null | undefined) => (minor === undefined || minor === null ? '' : plainMoney(minor, currency))
     return {
       Line: k + 1,
       [`When (${zone})`]: wallTimeOf(entry.at, zone).replace('T', ' '),

@@ -9,6 +9,8 @@ import {
   type CalendarText,
   channelInput,
   type ChannelText,
+  consumablesInput,
+  type ConsumablesText,
   dryingInput,
   type DryingText,
   emptyLotInput,
@@ -29,7 +31,7 @@ import { methodInput, type MethodText } from '@/core/input/piece'
 import { addCalendarFeed, revokeCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '@/db/climate'
 import { addLot, emptyLot, putLotBack } from '@/db/stock'
-import { findProduct, listChannels, saveChannel, saveMethod, saveProduct, saveStudio } from '@/db/studio'
+import { findProduct, listChannels, saveChannel, saveConsumables, saveMethod, saveProduct, saveStudio } from '@/db/studio'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
   return write(studioInput, typed, (client, studio, { wishKind, wishValue, ...entered }) =>
@@ -55,6 +57,10 @@ export async function changeStudio(typed: StudioText): Promise<Answer> {
 
 export async function keepMethod(typed: MethodText): Promise<Answer> {
   return write(methodInput, typed, (client, _studio, method) => saveMethod(client, method))
+}
+
+export async function keepConsumables(typed: ConsumablesText): Promise<Answer> {
+  return write(consumablesInput, typed, (client, _studio, prices) => saveConsumables(client, prices))
 }
 
 export async function keepChannel(typed: ChannelText): Promise<Answer> {

@@ -9,6 +9,7 @@ import { listChannels } from '@/db/studio'
 import { AirLine } from '@/ui/bench/AirLine'
 import { CalendarForm } from '@/ui/house/CalendarForm'
 import { ChannelForm } from '@/ui/house/ChannelForm'
+import { ConsumablesForm } from '@/ui/house/ConsumablesForm'
 import { listHouseChoices } from '@/ui/house/houseChoices'
 import { HouseForm } from '@/ui/house/HouseForm'
 import { MethodForm } from '@/ui/house/MethodForm'
@@ -55,6 +56,16 @@ export default async function House() {
           ))}
         </ul>
         <ChannelForm />
+      </section>
+      <section aria-labelledby="consumables" className="border-t-2 border-ink pt-4">
+        <h2 id="consumables" className="title text-3xl">
+          Small things used up
+        </h2>
+        <p className="mt-1 max-w-prose text-soft">
+          Every step counts what it uses up of these into the cost of its piece, at what they cost on that day. A whole packet
+          that one piece ate is a cost of its own, written into its log.
+        </p>
+        <ConsumablesForm prices={studio.consumables} />
       </section>
       <section aria-labelledby="calendar" className="border-t-2 border-ink pt-4">
         <h2 id="calendar" className="title text-3xl">

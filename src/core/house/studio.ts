@@ -1,4 +1,5 @@
 /** The studio's own facts: what it reckons in, what it wants, where it sells. Money in minor units, shares as decimals. */
+import type { ConsumablePrices } from '@/core/craft/consumables'
 import type { HouseMethod } from '@/core/craft/method'
 import type { ChannelId, PersonId, StudioId } from '@/core/measure/named'
 import type { Locale } from '@/core/measure/number'
@@ -8,6 +9,7 @@ import type { PricingTerms } from '@/core/piece/ledger'
 import type { Channel } from '@/core/price/priceFor'
 
 export interface Studio extends PricingTerms {
+  consumables: ConsumablePrices
   id: StudioId
   name: string
   currency: string

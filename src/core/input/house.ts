@@ -1,5 +1,6 @@
 /** What may be entered about the house and its shelf. */
 import { z } from 'zod'
+import { type ConsumableCode, consumableCodes } from '@/core/craft/consumables'
 import { families, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
 import type { AmountUnit } from '@/core/measure/amount'
@@ -156,6 +157,12 @@ export const restInput = (house: House) =>
       return z.NEVER
     })
 export type RestText = z.input<ReturnType<typeof restInput>>
+/** What small things cost, each as it is typed; what is left empty costs nothing here. */
+export const consumablesInput = (house: House) =>
+  z.object(
+    Object.fromEntries(consumableCodes.map((code) => [code, money(house)])) as Record<ConsumableCode, ReturnType<typeof money>>,
+  )
+export type ConsumablesText = z.input<ReturnType<typeof consumablesInput>>
 /** `back`: it was taken off by mistake */
 export const emptyLotInput = z.object({ id, at: instant, back: z.boolean() })
 export type EmptyLotText = z.input<typeof emptyLotInput>

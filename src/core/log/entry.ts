@@ -102,8 +102,8 @@ interface EntryFacts {
   started: OnStep & { outside: 'early' | 'late' | null }
   paused: OnStep
   resumed: OnStep
-  /** `minutes`: labour typed by hand; wins over the clock */
-  ended: OnStep & { minutes: number | null }
+  /** `minutes`: labour typed by hand; wins over the clock. `money`: what small things it used up; null where nobody reckoned it */
+  ended: OnStep & { minutes: number | null; money: number | null }
   'left-out': OnStep
   helped: OnStep & { minutes: number }
   checked: OnStep & { checkCode: CheckCode; result: Verdict }
@@ -164,7 +164,7 @@ const unsaid: { [K in EntryKind]: Partial<EntryOf<K>> } = {
   started: { outside: null },
   paused: {},
   resumed: {},
-  ended: { minutes: null },
+  ended: { minutes: null, money: null },
   'left-out': {},
   helped: {},
   checked: {},

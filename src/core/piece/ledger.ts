@@ -1,6 +1,7 @@
 /**
  * What a piece has cost so far and what it will have cost when it is done, and the prices that follow. Minor units; pure.
  */
+import { consumableKind, type ConsumablePrices } from '@/core/craft/consumables'
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { type CostKind, ofKind } from '@/core/log/entry'
 import { isAhead } from '@/core/log/stepStates'
@@ -16,7 +17,9 @@ import {
   type Tax,
   type Wish,
 } from '@/core/price/priceFor'
-import type { Journey } from './journey'
+import { type Journey, stepsOf } from './journey'
+import { lanesOf } from './lanes'
+import { usedUpCost } from './usedUp'
 
 export type LedgerKind = CostKind | 'overhead'
 export interface LedgerLine extends CostLine {
@@ -32,6 +35,8 @@ export interface PricingTerms {
   wish: Wish
   haggle: number
   step: number
+  /** what small things cost; none is counted ahead without */
+  consumables?: ConsumablePrices | undefined
 }
 export interface Ledger {
   lines: LedgerLine[]
@@ -73,6 +78,13 @@ export function spentByKind(journey: Journey): Map<CostKind, number> {
   const sums = new Map<CostKind, number>()
   const add = (kind: CostKind, money: number) => sums.set(kind, (sums.get(kind) ?? 0) + money)
   for (const { money } of ofKind(journey.log, 'coat')) add('materials', money)
+  // two who ended one step used it up once
+  const ends = new Map(ofKind(journey.log, 'ended').map((entry) => [entry.stepId, entry.money ?? 0]))
+  const steps = ends.size > 0 ? stepsOf(journey.file) : null
+  for (const [stepId, money] of ends) {
+    const operation = steps?.get(stepId)?.operation
+    if (money > 0) add(operation ? consumableKind(operation) : 'consumables', money)
+  }
   // what was kept is paid by whatever it is laid on
   for (const { rest, money } of ofKind(journey.log, 'put-by')) if (rest.lotId === null) add('materials', money)
   for (const { costKind, money } of ofKind(journey.log, 'cost')) add(costKind, money)
@@ -113,6 +125,16 @@ function materialsAhead(journey: Journey, unitPrice: Partial<Record<FamilyCode, 
   )
 }
 
+/** What steps ahead will use up. */
+const usedUpAhead = (journey: Journey, { consumables }: PricingTerms) =>
+  consumables === undefined
+    ? []
+    : lanesOf(journey).flatMap(({ part, steps }) =>
+        steps
+          .filter(({ state }) => isAhead(state))
+          .map(({ step }) => ({ kind: consumableKind(step.operation), money: usedUpCost(step, part, consumables) })),
+      )
+
 /**
  * What it will have cost when the plan is done: spent, plus planned amounts at `unitPrice` (money per ml or g), plus the minutes
  * still to come. What has no price counts as nothing and is told by {@link leftOutOf}.
@@ -121,6 +143,7 @@ export function ledgerWhenDone(journey: Journey, terms: PricingTerms, unitPrice:
   const sums = spentByKind(journey)
   const ahead = materialsAhead(journey, unitPrice).reduce((sum, { price }) => sum + (price ?? 0), 0)
   sums.set('materials', (sums.get('materials') ?? 0) + ahead)
+  for (const { kind, money } of usedUpAhead(journey, terms)) sums.set(kind, (sums.get(kind) ?? 0) + money)
   return ledger(sums, journey.minutesDone + journey.minutesLeft, terms)
 }
 

@@ -5,6 +5,7 @@ import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry
 import type {
   CalendarText,
   ChannelText,
+  ConsumablesText,
   DryingText,
   EmptyLotText,
   LotText,
@@ -53,6 +54,7 @@ export interface Actions {
   changeStudio: Ask<StudioText>
   keepMethod: Ask<MethodText>
   keepChannel: Ask<ChannelText>
+  keepConsumables: Ask<ConsumablesText>
   keepProduct: Ask<ProductText>
   buyLot: Ask<LotText>
   emptyTin: Ask<EmptyLotText>

@@ -1,8 +1,10 @@
 /** What a piece costs, in one table: so far, and when its plan is done; and what the sums leave out. */
+import { consumables, type ConsumableUse } from '@/core/craft/consumables'
 import { getFamily } from '@/core/craft/families'
-import type { Writing } from '@/core/measure/number'
+import { formatNumber, type Writing } from '@/core/measure/number'
 import type { Ledger as Book, LedgerKind, LeftOut } from '@/core/piece/ledger'
 import { ledgerWords } from '@/words/piece'
+import { capital } from '@/words/text'
 import { hoursWords } from '@/words/time'
 
 interface Props {
@@ -62,6 +64,27 @@ export function Ledger({ soFar, whenDone, rate, writing, money }: Props) {
         </tr>
       </tbody>
     </table>
+  )
+}
+
+/** The small things behind the line of consumables. */
+export function UsedUp({ used, writing }: { used: readonly ConsumableUse[]; writing: Writing }) {
+  const told = used.filter(({ code }) => code !== 'trip')
+  if (told.length === 0) return null
+  return (
+    <details className="mt-2">
+      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
+        Small things it uses up
+      </summary>
+      <ul className="columns-2 gap-x-8">
+        {told.map(({ code, amount }) => (
+          <li key={code} className="flex justify-between gap-3 border-b border-line py-0.5">
+            <span>{capital(consumables[code].words)}</span>
+            <span className="text-soft">{`${formatNumber(amount, writing, 1)} × ${consumables[code].unit}`}</span>
+          </li>
+        ))}
+      </ul>
+    </details>
   )
 }
 

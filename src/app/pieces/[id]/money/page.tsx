@@ -3,11 +3,12 @@ import { getPieceView, loadProducts } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import { concernsOf } from '@/core/piece/leaving'
 import { ledgerSoFar, ledgerWhenDone, leftOutOf, pricesOfLedger } from '@/core/piece/ledger'
+import { usedUpOn } from '@/core/piece/usedUp'
 import { unitPricesOf } from '@/core/stock/product'
 import { Link } from '@/ui/frame/Link'
 import { Asking } from '@/ui/money/Asking'
 import { Earned } from '@/ui/money/Earned'
-import { Ledger, LeftOutLines } from '@/ui/money/Ledger'
+import { Ledger, LeftOutLines, UsedUp } from '@/ui/money/Ledger'
 import { EndingForm, ListingForm } from '@/ui/money/SaleForms'
 import { dateWords } from '@/words/time'
 
@@ -80,6 +81,7 @@ export default async function MoneyPage({
             What it costs
           </h2>
           <Ledger soFar={soFar} whenDone={ending ? null : whenDone} rate={studio.hourRate} writing={studio} money={money} />
+          <UsedUp used={usedUpOn(journey)} writing={studio} />
           <LeftOutLines left={leftOutOf(journey, ending ? {} : unitPrices)} />
         </section>
         {!ending && channel && (

@@ -1,0 +1,63 @@
+'use client'
+/** What small things cost: sheets, rags, gloves. Most stay as they are for years, so they are folded away until they are wanted. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { consumableCodes, type ConsumablePrices, consumables } from '@/core/craft/consumables'
+import { consumablesInput, type ConsumablesText } from '@/core/input/house'
+import { moneyText } from '@/core/measure/money'
+import { useActions } from '@/ui/form/actions'
+import { TextField, Trouble } from '@/ui/form/Field'
+import { useHouse } from '@/ui/form/house'
+import { useEntryForm } from '@/ui/form/useEntryForm'
+import { capital } from '@/words/text'
+
+export function ConsumablesForm({ prices }: { prices: ConsumablePrices }) {
+  const { keepConsumables } = useActions()
+  const house = useHouse()
+  const router = useRouter()
+  const [kept, setKept] = useState(false)
+  const [defaults] = useState<ConsumablesText>(
+    () => Object.fromEntries(consumableCodes.map((code) => [code, moneyText(prices[code], house)])) as ConsumablesText,
+  )
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<ConsumablesText>(
+    consumablesInput(house),
+    defaults,
+    keepConsumables,
+    () => {
+      setKept(true)
+      router.refresh()
+    },
+  )
+  return (
+    <details className="mt-2">
+      <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
+        What each of them costs
+      </summary>
+      <form
+        onSubmit={(event) => void submit(event)}
+        onChange={() => setKept(false)}
+        noValidate
+        className="mt-3 grid grid-cols-2 items-end gap-4 sm:grid-cols-4"
+      >
+        {consumableCodes.map((code) => (
+          <TextField
+            key={code}
+            label={`${capital(consumables[code].words)}, a ${consumables[code].unit}`}
+            inputMode="decimal"
+            {...form.register(code)}
+            trouble={troubleOf(code)}
+          />
+        ))}
+        <div className="col-span-2 space-y-3 sm:col-span-4">
+          <Trouble>{issue}</Trouble>
+          <button type="submit" disabled={pending} className="press press-now">
+            Keep what they cost, {house.currency}
+          </button>
+          <span role="status" className="ml-4 font-semibold text-now">
+            {kept ? 'Kept.' : ''}
+          </span>
+        </div>
+      </form>
+    </details>
+  )
+}
