@@ -3,17 +3,20 @@ import { checkOf, likelyRemedies } from '@/core/craft/checks'
 import { mayHoldLead } from '@/core/craft/lead'
 import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import type { PartKind } from '@/core/craft/parts'
+import type { Face, Pattern } from '@/core/craft/pattern'
 import { canShow, type RemedyCode, remedyCodes } from '@/core/craft/remedies'
 import { sectionSecondsOf } from '@/core/craft/sections'
 import type { PastCode } from '@/core/craft/windows'
 import type { Segment } from '@/core/drying/phase'
 import type { AssistanceKind } from '@/core/drying/windowFor'
+import { patternAt } from '@/core/finish/pattern'
 import { sectionsOf } from '@/core/finish/sections'
 import { assistsNow } from '@/core/log/assistance'
 import { ofKind } from '@/core/log/entry'
 import type { LoggedCoat } from '@/core/log/lastLike'
 import { isAhead } from '@/core/log/stepStates'
 import type { Instant, PartId, PieceId, StepId } from '@/core/measure/named'
+import { faceFor } from '@/core/piece/area'
 import { type Journey, type PartJourney, stepsOf } from '@/core/piece/journey'
 import type { Photo, PieceFile, PlanStep } from '@/core/piece/piece'
 import { type CrossSection, sectionOf } from '@/core/piece/section'
@@ -63,6 +66,8 @@ export interface StepCard {
   photos: Photo[]
   coat: CoatPlan | null
   section: CrossSection
+  /** what it is set out by, on which face */
+  pattern: { pattern: Pattern; face: Face } | null
   window: WindowView | null
   /** a very short window: worked section by section, against the clock; seconds a section has */
   sectionSeconds: number | null
@@ -152,10 +157,27 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     photos: photosOf(file, part.part.id),
     coat: getOperation(step.operation).layer ? coatPlanOf(step, journey, part.part.plan?.paint ?? null, around) : null,
     section: sectionOf(part),
+    pattern: patternOn(part, step),
     window: windowView(part, around.nowMs),
     sectionSeconds: sectionSecondsOf(step.operation),
     sections: sectionsOf(step, followerOf(part, step)),
   }
+}
+
+/** The pattern that a step is worked to, and the face it is set out on. */
+export function patternOn(
+  { part, done, steps }: Pick<PartJourney, 'part' | 'done' | 'steps'>,
+  step: PlanStep,
+): StepCard['pattern'] {
+  const face = faceFor(part)
+  const all = [...done.map((each) => each.step), ...steps.flatMap((each) => (isAhead(each.state) ? [each.step] : []))]
+  const pattern =
+    face &&
+    patternAt(
+      all,
+      all.findIndex(({ id }) => id === step.id),
+    )
+  return face && pattern ? { pattern, face } : null
 }
 
 /** Whether a heat gun is out of the question: where lead is possible, and on stripper. */

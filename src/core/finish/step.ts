@@ -12,6 +12,7 @@ import { standardMinutes } from '@/core/craft/minutes'
 import { homeMix, mixingMinutes } from '@/core/craft/mixes'
 import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import { getSubstrate } from '@/core/craft/parts'
+import { tapeMetres } from '@/core/craft/pattern'
 import type { ReasonCode } from '@/core/craft/recipe'
 import { findPlannedWindow, type StepWindow, type WindowAround } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
@@ -19,6 +20,7 @@ import type { Film } from '@/core/measure/film'
 import { adapt } from './adapt'
 import { coatAmount, usualShare } from './coatAmount'
 import type { Line } from './lines'
+import { patternAt } from './pattern'
 import { shareOf, type Where } from './touch'
 import type { Colour, FinishablePart } from './wish'
 
@@ -109,7 +111,12 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
     coloured.slice(0, coloured.indexOf(line)).every(({ touch, family }) => touch === line.touch && family === line.family)
   // a mix is made up once, for all the coats of it
   const made = new Set<string>()
-  return adapted.map((line): PlannedStep => {
+  /** stripes by their measures; else practice's guess at what is taped */
+  const metres = (at: number) => {
+    const pattern = part.face && patternAt(adapted, at)
+    return part.face && pattern?.kind === 'stripes' ? tapeMetres(pattern, part.face) : 8 * Math.sqrt(part.areaM2)
+  }
+  return adapted.map((line, at): PlannedStep => {
     const operation = getOperation(line.operation)
     const family = line.family ?? null
     const film = line.film ?? 'normal'
@@ -133,7 +140,7 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
       minutes: standardMinutes(line.operation, {
         areaM2,
         items: part.knots ?? defaultKnots,
-        metres: 8 * Math.sqrt(part.areaM2),
+        metres: metres(at),
         turned: part.turned ?? 0,
         applicator: line.applicator ?? null,
         grit: line.grit ?? null,

@@ -4,6 +4,7 @@
  */
 import type { FamilyCode } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
+import type { Pattern } from '@/core/craft/pattern'
 import type { PhaseCode, ReasonCode, Slot } from '@/core/craft/recipe'
 import type { Film } from '@/core/measure/film'
 import type { Colour } from './shade'
@@ -21,6 +22,8 @@ export interface Where {
   share?: number | undefined
   /** in the painter's words: "the feet, faded up" */
   words?: string | undefined
+  /** set out with its measures; `share` is then what it covers */
+  pattern?: Pattern | undefined
 }
 /** The share of a whole part. */
 export const shareOf = (where: Where | null | undefined): number =>

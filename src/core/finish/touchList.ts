@@ -4,6 +4,7 @@
  */
 import type { HouseMethod } from '@/core/craft/method'
 import type { OperationCode } from '@/core/craft/operations'
+import type { Pattern } from '@/core/craft/pattern'
 import { ground, type LookTouch, places, type Touch } from './touch'
 import { touchesOf } from './touches'
 import type { FinishWish } from './wish'
@@ -16,6 +17,8 @@ export type TouchEdit =
   | { kind: 'double'; id: string; newId: string }
   /** its last coat, or the flats apart from the edges and the recesses, a layer of its own above it */
   | { kind: 'split'; id: string; newId: string }
+  /** laid in a pattern, with its tape before and after it where it is laid in stripes; null: all over again, its tape gone */
+  | { kind: 'pattern'; id: string; pattern: Pattern | null; share: number; tapeId: string; pullId: string; running?: boolean }
   | { kind: 'remove'; id: string }
 
 /** Put in by the rules wherever it is wanted: nobody's layer. */
@@ -48,6 +51,30 @@ export function splitOf(touch: Touch): [Touch, Touch] | null {
   return [mine({ where: { ...where, places: [first] } }), mine({ where: { ...where, places: rest } })]
 }
 
+/** Tape lies right below what is laid in stripes, and comes off right after it. */
+function patterned(
+  touches: readonly Touch[],
+  at: number,
+  { pattern, share, tapeId, pullId }: Extract<TouchEdit, { kind: 'pattern' }>,
+): readonly Touch[] {
+  const touch = touches[at]
+  if (!touch) return touches
+  const { pattern: _, share: __, ...kept } = touch.where ?? {}
+  const bare = Object.values(kept).some((value) => value !== undefined) ? kept : undefined
+  const own: Touch = { ...touch, where: pattern ? { ...kept, share, pattern } : bare, by: 'painter' }
+  const [before, after] = [touches[at - 1], touches[at + 1]]
+  const tapes = pattern?.kind === 'stripes'
+  const below = before?.operation === 'tape' ? [before] : []
+  const above = after?.operation === 'pull-tape' ? [after] : []
+  return [
+    ...touches.slice(0, at - below.length),
+    ...(tapes ? (below.length > 0 ? below : [{ id: tapeId, operation: 'tape', by: 'painter' } as const]) : []),
+    own,
+    ...(tapes ? (above.length > 0 ? above : [{ id: pullId, operation: 'pull-tape', by: 'painter' } as const]) : []),
+    ...touches.slice(at + 1 + above.length),
+  ]
+}
+
 function edited(touches: readonly Touch[], edit: TouchEdit): readonly Touch[] {
   const at = 'id' in edit ? touches.findIndex(({ id }) => id === edit.id) : -1
   const touch = touches[at]
@@ -70,6 +97,8 @@ function edited(touches: readonly Touch[], edit: TouchEdit): readonly Touch[] {
       const [below, above] = parted
       return touches.toSpliced(at, 1, below, { ...above, id: edit.newId })
     }
+    case 'pattern':
+      return touch ? patterned(touches, at, edit) : touches
     case 'remove':
       return touch && touches.length > 1 ? touches.toSpliced(at, 1) : touches
   }
@@ -82,7 +111,7 @@ export function editTouches(touches: readonly Touch[], edit: TouchEdit): readonl
 }
 /** What an edit changes letter by letter, to be undone as one. */
 export const runningOf = (edit: TouchEdit): string | undefined =>
-  edit.kind === 'change' && edit.running ? `touch ${edit.id}` : undefined
+  (edit.kind === 'change' || edit.kind === 'pattern') && edit.running ? `touch ${edit.id}` : undefined
 
 /** What a painter lays or does of their own will, in the order of work; the rest is the engine's to put in. */
 export const touchOperations = [

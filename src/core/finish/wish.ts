@@ -3,6 +3,7 @@ import type { FamilyCode } from '@/core/craft/families'
 import type { LeadFinding } from '@/core/craft/lead'
 import { getLook, type Look, type LookCode } from '@/core/craft/looks'
 import type { ExistingFinishCode, Polish, SubstrateCode, UseCode } from '@/core/craft/parts'
+import type { Face } from '@/core/craft/pattern'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Colour } from './shade'
@@ -25,6 +26,8 @@ export interface FinishablePart {
   polish?: Polish
   /** a patch of paint came off */
   slips?: boolean
+  /** the face that a pattern is set out on; none where it was not measured as one */
+  face?: Face | undefined
   /** the colour of old paint, #rrggbb; not known unless given */
   foundColour?: string | null
 }

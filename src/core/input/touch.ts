@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { familyCodes } from '@/core/craft/families'
 import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
+import { type Pattern, runs } from '@/core/craft/pattern'
 import { reasonCodes } from '@/core/craft/recipe'
 import { type Colour, shadeOf } from '@/core/finish/shade'
 import { ground, places, type Touch } from '@/core/finish/touch'
@@ -23,10 +24,31 @@ export const colour = z
   })
   .transform(({ parts, ...own }): Colour => (parts ? { ...own, hex: shadeOf(parts), parts } : own))
 
+const mm = z.number().gt(0, 'A length above nothing.').max(10_000, 'At most ten metres.')
+const pattern = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('stripes'),
+    count: z.int().min(1, 'One stripe at least.').max(99, 'Keep it under a hundred.'),
+    width: mm,
+    gap: mm,
+    run: z.enum(runs),
+    from: z.enum(['middle', 'edge']),
+  }),
+  z.object({
+    kind: z.literal('stencil'),
+    across: z.int().min(1, 'One at least.').max(99, 'Keep it under a hundred.'),
+    down: z.int().min(1, 'One at least.').max(99, 'Keep it under a hundred.'),
+    width: mm,
+    height: mm,
+    gap: mm,
+  }),
+]) satisfies z.ZodType<Pattern>
+
 export const where = z.object({
   places: z.array(z.enum(places)).min(1, 'Say where it goes.').readonly().optional(),
   share: z.number().gt(0, 'A layer covers more than nothing.').max(1, 'A layer covers the whole at most.').optional(),
   words: words('where it goes', 80).optional(),
+  pattern: pattern.optional(),
 })
 
 const short = (what: string) => words(what, 120).optional()

@@ -1,6 +1,6 @@
 /** A part as the planner sees it: its facts, and what the log says has been done on it. */
 import type { FinishablePart } from '@/core/finish/wish'
-import { areaOfPart, turnedShare } from './area'
+import { areaOfPart, faceFor, turnedShare } from './area'
 import type { PartJourney } from './journey'
 import type { Part, PlanStep } from './piece'
 
@@ -16,6 +16,7 @@ export const factsOf = (part: Omit<Part, 'plan' | 'earlier'>): FinishablePart =>
   knots: part.knots ?? undefined,
   areaM2: areaOfPart(part),
   turned: turnedShare(part),
+  face: faceFor(part),
 })
 
 /**

@@ -1,9 +1,12 @@
 'use client'
 /** The one thing to do now: its section sawn at the edge of the screen, its figure large enough for two metres. */
 import type { StepCard } from '@/core/bench/stepCard'
+import { tapeMetres } from '@/core/craft/pattern'
 import { phaseAt } from '@/core/drying/phase'
 import { ranMinutes } from '@/core/log/labour'
+import { formatNumber } from '@/core/measure/number'
 import type { Judged } from '@/core/piece/judged'
+import { PatternDrawing } from '@/ui/drawing/PatternDrawing'
 import { Section } from '@/ui/drawing/Section'
 import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
@@ -11,6 +14,7 @@ import { Link } from '@/ui/frame/Link'
 import { useNow } from '@/ui/time/now'
 import { checkAsks, checkHows } from '@/words/checks'
 import { cautionWords, pastWords, sectionWords, stepTitle, whyWords, withWhat } from '@/words/craft'
+import { measuresWords } from '@/words/where'
 import { windowFigure, windowWords } from '@/words/window'
 import { Judgement } from './Judgement'
 import { StepActions } from './StepActions'
@@ -80,6 +84,21 @@ export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Jud
                 {windowWords(window, house, nowMs)}
                 {phase === 'gone' && window.past ? `. ${pastWords[window.past]}` : ''}
               </p>
+            </div>
+          )}
+          {card.pattern && (
+            <div className="mt-5 max-w-md">
+              <PatternDrawing
+                {...card.pattern}
+                hex={card.step.colour?.hex ?? 'var(--line)'}
+                under="var(--sheet)"
+                house={house}
+                className="w-full"
+              />
+              <p className="text-lg font-semibold">{measuresWords(card.pattern.pattern, house)}</p>
+              {card.step.operation === 'tape' && card.pattern.pattern.kind === 'stripes' && (
+                <p className="text-lg">{formatNumber(tapeMetres(card.pattern.pattern, card.pattern.face), house, 1)} m of tape</p>
+              )}
             </div>
           )}
           <Judgement judged={judged} className="mt-4" />

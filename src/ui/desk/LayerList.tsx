@@ -13,6 +13,7 @@ import type { DeskStratum } from '@/core/desk/strata'
 import type { FinishRefusal } from '@/core/finish/refusal'
 import type { Touch } from '@/core/finish/touch'
 import type { TouchEdit } from '@/core/finish/touchList'
+import type { FinishablePart } from '@/core/finish/wish'
 import { useTapGuard } from '@/ui/form/useTapGuard'
 import { whyNot } from '@/words/plan'
 import { stratumWords } from '@/words/strata'
@@ -23,7 +24,7 @@ import { LayerRow } from './LayerRow'
 interface Props {
   strata: readonly DeskStratum[]
   touches: readonly Touch[]
-  kind: SubstrateKind
+  facts: FinishablePart
   tins: readonly DeskTin[]
   refusal: FinishRefusal | null
   /** what can't be read, by its place: "touches.2.colour.name" */
@@ -54,7 +55,20 @@ const troublesAt = (at: number, troubles: Readonly<Record<string, string>>): Rec
     ),
   )
 
-export function LayerList({ strata, touches, kind, tins, refusal, troubles, selected, select, act, edit, insert, newId }: Props) {
+export function LayerList({
+  strata,
+  touches,
+  facts,
+  tins,
+  refusal,
+  troubles,
+  selected,
+  select,
+  act,
+  edit,
+  insert,
+  newId,
+}: Props) {
   const { guard, stir } = useTapGuard()
   // what was pressed may have gone or moved: the keys go on from where it is now
   const [focused, setFocused] = useState<{ id: string } | null>(null)
@@ -96,7 +110,7 @@ export function LayerList({ strata, touches, kind, tins, refusal, troubles, sele
               touch={touch}
               at={at}
               all={touches}
-              kind={kind}
+              facts={facts}
               tins={tins}
               isOpen={selected === touch.id}
               toggle={guard(() => select(selected === touch.id ? null : touch.id))}

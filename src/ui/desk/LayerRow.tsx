@@ -2,10 +2,10 @@
 /** One layer of the painter's own list: what it is in a line, and opened the sheet to change it. */
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import { laysColour } from '@/core/craft/operations'
-import type { SubstrateKind } from '@/core/craft/parts'
 import type { DeskTin } from '@/core/desk/state'
 import type { Touch } from '@/core/finish/touch'
 import { splitOf, type TouchEdit } from '@/core/finish/touchList'
+import type { FinishablePart } from '@/core/finish/wish'
 import type { Conflict } from '@/core/stack/checkStack'
 import type { Calm } from '@/ui/form/useTapGuard'
 import { ConflictLine } from '@/ui/plan/ConflictLine'
@@ -16,7 +16,7 @@ interface Props {
   touch: Touch
   at: number
   all: readonly Touch[]
-  kind: SubstrateKind
+  facts: FinishablePart
   tins: readonly DeskTin[]
   isOpen: boolean
   toggle: ReturnType<Calm['guard']>
@@ -32,7 +32,7 @@ interface Props {
 }
 
 export function LayerRow(props: Props) {
-  const { touch, at, all, kind, tins, isOpen, toggle, edit, newId, why, conflicts, troubles, press, moved, removed } = props
+  const { touch, at, all, facts, tins, isOpen, toggle, edit, newId, why, conflicts, troubles, press, moved, removed } = props
   const { id } = touch
   const title = touchTitle(touch)
   const wrong = why ?? Object.values(troubles)[0]
@@ -72,7 +72,15 @@ export function LayerRow(props: Props) {
       </summary>
       {isOpen && (
         <>
-          <LayerSheet touch={touch} below={all.slice(0, at)} kind={kind} tins={tins} edit={edit} troubles={troubles} />
+          <LayerSheet
+            touch={touch}
+            below={all.slice(0, at)}
+            facts={facts}
+            tins={tins}
+            edit={edit}
+            newId={newId}
+            troubles={troubles}
+          />
           <div className="flex flex-wrap gap-2 px-4 pb-4">
             <button
               type="button"

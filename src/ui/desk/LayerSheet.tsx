@@ -2,15 +2,18 @@
 /** What is decided about one layer: what is done, with what, in which colour or shade, where, how often, how thick. */
 import { getFamily } from '@/core/craft/families'
 import { getOperation, laysColour } from '@/core/craft/operations'
-import type { SubstrateKind } from '@/core/craft/parts'
+import { getSubstrate, kindOf } from '@/core/craft/parts'
+import { patternShare } from '@/core/craft/pattern'
 import { canBeOn, familiesFor, usualWay } from '@/core/craft/takes'
 import type { DeskTin } from '@/core/desk/state'
 import type { Colour } from '@/core/finish/shade'
 import { ground, type Touch } from '@/core/finish/touch'
 import { type TouchEdit, touchOperations } from '@/core/finish/touchList'
+import type { FinishablePart } from '@/core/finish/wish'
 import { CommittedField } from '@/ui/form/CommittedField'
 import { ChoiceField, withOwn } from '@/ui/form/Field'
 import { ColourChoice, suggestedFor } from '@/ui/plan/ColourChoice'
+import { PatternFields } from '@/ui/plan/PatternFields'
 import { ShadeFields } from '@/ui/plan/ShadeFields'
 import { WhereFields } from '@/ui/plan/WhereFields'
 import { oftenWords, operationWords, repeatWords, touchTitle } from '@/words/touch'
@@ -18,9 +21,10 @@ import { oftenWords, operationWords, repeatWords, touchTitle } from '@/words/tou
 interface Props {
   touch: Touch
   below: readonly Touch[]
-  kind: SubstrateKind
+  facts: FinishablePart
   tins: readonly DeskTin[]
   edit: (edit: TouchEdit) => void
+  newId: () => string
   /** by field: "colour.name" */
   troubles: Readonly<Record<string, string>>
 }
@@ -28,7 +32,8 @@ interface Props {
 /** Milk paint that is to let go. */
 const noBond = 'powder : water 1 : 1, no bonding agent'
 
-export function LayerSheet({ touch, below, kind, tins, edit, troubles }: Props) {
+export function LayerSheet({ touch, below, facts, tins, edit, newId, troubles }: Props) {
+  const kind = kindOf(facts)
   const { id, operation, family, colour, where } = touch
   const change = (over: Partial<Touch>) => edit({ kind: 'change', id, over })
   const families = familiesFor(operation, kind)
@@ -71,6 +76,15 @@ export function LayerSheet({ touch, below, kind, tins, edit, troubles }: Props) 
         <LayerColour touch={touch} colour={colour} under={under} tins={tins} edit={edit} troubles={troubles} />
       )}
       <WhereFields where={where} trouble={troubles['where.words']} keep={(next) => change({ where: next })} />
+      {laysColour(operation) && facts.face && (
+        <LayerPattern
+          touch={touch}
+          under={under?.hex ?? getSubstrate(facts.substrate).tone}
+          facts={facts}
+          edit={edit}
+          newId={newId}
+        />
+      )}
       <ChoiceField
         label="How often"
         value={String(touch.repeat ?? 1)}
@@ -142,6 +156,30 @@ export function LayerSheet({ touch, below, kind, tins, edit, troubles }: Props) 
         />
       )}
     </div>
+  )
+}
+
+/** Laid in a pattern: what it covers of the part is reckoned from its measures. */
+function LayerPattern({
+  touch,
+  under,
+  facts,
+  edit,
+  newId,
+}: Pick<Props, 'touch' | 'facts' | 'edit' | 'newId'> & { under: string }) {
+  const { face, areaM2 } = facts
+  if (!face) return null
+  return (
+    <PatternFields
+      pattern={touch.where?.pattern}
+      face={face}
+      hex={touch.colour?.hex ?? 'var(--line)'}
+      under={under}
+      keep={(pattern) => {
+        const share = pattern ? patternShare(pattern, face, areaM2) : 1
+        edit({ kind: 'pattern', id: touch.id, pattern, share, tapeId: newId(), pullId: newId() })
+      }}
+    />
   )
 }
 

@@ -97,7 +97,7 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
         <LayerList
           strata={strata}
           touches={touches}
-          kind={kindOf(facts)}
+          facts={facts}
           tins={tins}
           refusal={refusal}
           troubles={troubles}

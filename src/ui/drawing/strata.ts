@@ -97,6 +97,9 @@ export const shapes = { wide: 1, narrow: 0.52 } as const
 export type ProfileShape = keyof typeof shapes
 const surfaces = { wide: surfaceOf(shapes.wide), narrow: surfaceOf(shapes.narrow) }
 
+/** Samples from one mark of a pattern to the next. */
+const patternPeriod = 13
+
 /** A ripple that is another for each layer and the same each time, 0 to 1. */
 const ripple = (at: number, layer: number): number => {
   const wave = Math.sin(at * 0.41 + layer * 2.3) + Math.sin(at * 0.23 + layer * 5.1) * 0.8 + Math.sin(at * 0.87 + layer) * 0.35
@@ -112,6 +115,8 @@ function coverAt(sample: Sample, k: number, layer: number, where: Where | undefi
   )
   const share = where?.share ?? 1
   // ragged: the ripple's low part is painted
+  // a pattern repeats itself, with sharp edges
+  if (where?.pattern) return (k % patternPeriod) / patternPeriod < share ? there : 0
   return share >= 1 ? there : there * smooth((share - ripple(k, layer)) / 0.14 + 0.5)
 }
 

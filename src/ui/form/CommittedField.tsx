@@ -11,7 +11,7 @@ export function CommittedField({
 }: {
   label: string
   hint?: string | undefined
-  trouble: string | undefined
+  trouble?: string | undefined
   value: string
   keep: (value: string) => void
 }) {
