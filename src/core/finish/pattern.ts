@@ -1,10 +1,10 @@
 /** Which pattern a step or a layer of a list is worked to: its own, or that of the layer that its tape is for. Pure. */
+import type { OperationCode } from '@/core/craft/operations'
 import type { Pattern } from '@/core/craft/pattern'
-import type { PlannedStep } from './step'
 import type { Where } from './touch'
 
 interface Sided {
-  operation: PlannedStep['operation']
+  operation: OperationCode
   where?: Where | null | undefined
 }
 

@@ -109,18 +109,7 @@ export function LayerSheet({ touch, below, facts, tins, edit, newId, troubles }:
           ]}
         />
       )}
-      {wears && (
-        <ChoiceField
-          label="Worn down to"
-          value={touch.wearTo ?? ''}
-          onChange={({ target: { value } }) => change({ wearTo: value === '' ? undefined : value })}
-          options={[
-            ['', 'the layer below'],
-            ...below.filter((other) => other.colour).map((other) => [other.id, touchTitle(other)] as const),
-            [ground, 'the wood'],
-          ]}
-        />
-      )}
+      {wears && <WornTo touch={touch} below={below} change={change} />}
       {families.length > 0 && (
         <CommittedField
           label="Mix"
@@ -179,6 +168,22 @@ function LayerPattern({
         const share = pattern ? patternShare(pattern, face, areaM2) : 1
         edit({ kind: 'pattern', id: touch.id, pattern, share, tapeId: newId(), pullId: newId() })
       }}
+    />
+  )
+}
+
+/** How far it is worn back. */
+function WornTo({ touch, below, change }: Pick<Props, 'touch' | 'below'> & { change: (over: Partial<Touch>) => void }) {
+  return (
+    <ChoiceField
+      label="Worn down to"
+      value={touch.wearTo ?? ''}
+      onChange={({ target: { value } }) => change({ wearTo: value === '' ? undefined : value })}
+      options={[
+        ['', 'the layer below'],
+        ...below.filter((other) => other.colour).map((other) => [other.id, touchTitle(other)] as const),
+        [ground, 'the wood'],
+      ]}
     />
   )
 }
