@@ -46,6 +46,7 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
   return {
     startStep: onStep,
     pauseStep: onStep,
+    laySide: onStep,
     resumeStep: onStep,
     endStep: () => ({ ...onStep(), minutes: '20' }),
     leaveOutStep: () => ({ ...onStep(), note: '' }),

@@ -65,7 +65,7 @@ const mark = z.object({ photoId: id, x: figure, y: figure }).nullable()
 
 const carries = {
   started: { ...onStep, outside: z.enum(['early', 'late']).nullable() },
-  paused: onStep,
+  paused: { ...onStep, detail: z.object({ laid: z.literal(true) }).nullable() },
   resumed: onStep,
   ended: { ...onStep, minutes: figure.nullable(), money: figure.nullable() },
   'left-out': onStep,

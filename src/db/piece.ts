@@ -91,7 +91,7 @@ const stepsOfPlans = query(
   stepRow,
   `select s.id, s.plan_id as "planId", s.position, s.operation, s.family, s.colour, s.mix, s.applicator, s.grit, s.film, s.minutes,
           s.amount, s.window_label as "window", s.check_code as "check", s.cautions, s.reason, s.needed, s.mends, s.touch, s.rule,
-          s.where_on as "where", s.words, s.side, s.own, s.changed,
+          s.where_on as "where", s.words, s.side, s.own, s.changed, s.turns,
           case when s.coat_number is not null then json_build_object('number', s.coat_number, 'of', s.coat_of) end as coat
    from step s where s.plan_id = any($1) or (s.plan_id = any($2) and exists (select from entry e where e.step_id = s.id))
    order by s.plan_id, s.position`,

@@ -118,6 +118,7 @@ export const stepRow = z.object({
   side: unsaid(z.enum(sides)),
   own: unsaid(z.string()),
   changed: z.boolean().transform((given) => given || undefined),
+  turns: unsaid(z.number()),
   coat: z.object({ number: z.number(), of: z.number() }).nullable(),
 }) satisfies z.ZodType<PlanStep & { planId: PlanId }>
 

@@ -168,14 +168,14 @@ export async function addPlan(client: Client, studioId: StudioId, partId: PartId
   await client.query(
     `insert into step (id, studio_id, plan_id, part_id, position, operation, family, colour, mix, applicator, grit, film, minutes,
                        amount, window_label, check_code, cautions, reason, needed, mends, touch, rule, where_on, words, side,
-                       own, changed, coat_number, coat_of)
+                       own, changed, turns, coat_number, coat_of)
      select id, $2, $3, $4, position, operation, family, colour, mix, applicator, grit, film, minutes, amount, "window",
             "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, touch, rule, "where", words, side,
-            own, coalesce(changed, false), (coat ->> 'number')::int, (coat ->> 'of')::int
+            own, coalesce(changed, false), turns, (coat ->> 'number')::int, (coat ->> 'of')::int
      from jsonb_to_recordset($1::jsonb) as s(id uuid, position int, operation text, family text, colour jsonb, mix text,
        applicator text, grit text, film text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
        reason text, needed boolean, mends uuid, touch text, rule text, "where" jsonb, words text, side text, own text,
-       changed boolean, coat jsonb)`,
+       changed boolean, turns int, coat jsonb)`,
     [JSON.stringify(plan.steps), studioId, plan.id, partId],
   )
 }

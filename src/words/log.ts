@@ -146,6 +146,7 @@ function factsOf(entry: Entry, words: LogWords): (string | null | undefined | fa
       return [sign > 0 ? 'came here' : 'went from here', ...shares, minutes > 0 && `${spanWords(minutes)} of work`]
     }
     case 'paused':
+      return [entry.detail && 'the first side is laid']
     case 'resumed':
     case 'left-out':
     case 'note':

@@ -9,7 +9,8 @@ import { heldBy, lanesOf } from '@/core/piece/lanes'
 import type { PlanStep } from '@/core/piece/piece'
 
 export type BenchGroup = 'running' | 'now' | 'missed' | 'drying' | 'resting'
-export type WhyCode = 'running' | 'closing' | 'missed' | 'promised' | 'long-dry-after' | 'open' | 'nothing-holds' | 'test-first'
+export type WhyCode =
+  'running' | 'turn' | 'closing' | 'missed' | 'promised' | 'long-dry-after' | 'open' | 'nothing-holds' | 'test-first'
 export interface BenchLine {
   journey: Journey
   part: PartJourney
@@ -31,9 +32,9 @@ const closesIn = (window: OpenWindow | null, nowMs: number) =>
   window?.times.closes ? Date.parse(window.times.closes) - nowMs : Infinity
 
 function line(journey: Journey, part: PartJourney, nowMs: number, today: Day): BenchLine | null {
-  const { window } = part
+  const window = part.turn ?? part.window
   const base = { journey, part, window }
-  if (part.running)
+  if (part.running && !part.turn)
     return {
       ...base,
       step: part.running.step,
@@ -41,13 +42,14 @@ function line(journey: Journey, part: PartJourney, nowMs: number, today: Day): B
       why: 'running',
       weight: Date.parse(part.running.state.startedAt ?? ''),
     }
-  if (!part.next) return null
-  const step = part.next
+  const step = part.turn ? part.turn.after : part.next
+  if (!step) return null
   const opensMs = window?.times.opens ? Date.parse(window.times.opens) : Infinity
   if (window?.phase === 'shut') {
     const resting = opensMs - nowMs > 12 * hourMs
     return { ...base, step, group: resting ? 'resting' : 'drying', why: 'open', weight: -opensMs }
   }
+  if (part.turn) return { ...base, step, group: 'now', why: 'turn', weight: 6e8 }
   const left = closesIn(window, nowMs)
   if (window?.phase === 'gone') return { ...base, step, group: 'missed', why: 'missed', weight: left }
   if (window?.phase === 'open') return { ...base, step, group: 'now', why: 'test-first', weight: 1e6 - left / 1e9 }

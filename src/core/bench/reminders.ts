@@ -26,8 +26,10 @@ export function listReminders(journeys: readonly Journey[], nowMs: number): Remi
     .filter(({ ending }) => !ending)
     .flatMap((journey) =>
       journey.parts.flatMap((part): Reminder[] => {
-        const { window, next, running } = part
-        if (!window || !next || running) return []
+        const { turn, running } = part
+        const window = turn ?? part.window
+        const next = turn ? turn.after : part.next
+        if (!window || !next || (running && !turn)) return []
         const { opens, closes } = window.times
         const common = { journey, part, step: next }
         const key = `${window.after.id} ${window.endedAt}`

@@ -53,6 +53,10 @@ export interface StepCard {
   /** running or paused: when it was started */
   startedAt: Instant | null
   paused: boolean
+  /** when the first of its two sides was laid */
+  laidAt: Instant | null
+  /** it waits to be turned: its window is that */
+  turning: boolean
   /** entries of this step that the card was made with */
   heard: string[]
   /** when its clock last began to run, and ms it had run before; null while it stands */
@@ -148,6 +152,8 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     step,
     startedAt: begun ? state.startedAt : null,
     paused: state?.status === 'paused',
+    laidAt: state?.laidAt ?? null,
+    turning: part.turn?.after.id === step.id,
     heard: file.log.flatMap(({ id, stepId }) => (stepId === step.id ? [id] : [])),
     since: begun ? state.since : null,
     ranMs: state?.ranMs ?? 0,
@@ -158,7 +164,7 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     coat: getOperation(step.operation).layer ? coatPlanOf(step, journey, part.part.plan?.paint ?? null, around) : null,
     section: sectionOf(part),
     pattern: patternOn(part, step),
-    window: windowView(part, around.nowMs),
+    window: windowView({ window: part.turn ?? part.window, assistance: part.assistance }, around.nowMs),
     sectionSeconds: sectionSecondsOf(step.operation),
     sections: sectionsOf(step, followerOf(part, step)),
   }

@@ -4,6 +4,7 @@ import type { BenchLine, WhyCode } from './benchOrder'
 /** What a step is worth doing now, in thousandths: a window that closes before all else. Practice. */
 const worth: Record<WhyCode, number> = {
   running: 0,
+  turn: 5_000,
   closing: 12_000,
   promised: 5_000,
   missed: 4_000,

@@ -10,7 +10,7 @@ import { mayHoldLead } from '@/core/craft/lead'
 import type { HouseMethod } from '@/core/craft/method'
 import { standardMinutes } from '@/core/craft/minutes'
 import { homeMix, mixingMinutes } from '@/core/craft/mixes'
-import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
+import { type CheckCode, getOperation, type LayerKind, type OperationCode } from '@/core/craft/operations'
 import { getSubstrate } from '@/core/craft/parts'
 import { tapeMetres } from '@/core/craft/pattern'
 import type { ReasonCode } from '@/core/craft/recipe'
@@ -55,6 +55,8 @@ export interface PlannedStep {
   changed?: boolean | undefined
   /** of the work around the paint: before the parts are painted, or after */
   side?: Side | undefined
+  /** laid on two sides: minutes until the first may be turned onto its face, at the reference climate */
+  turns?: number | undefined
   /** something breaks where it is left out */
   needed: boolean
 }
@@ -155,8 +157,19 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
       needed: line.optional !== true,
       ...(line.where && { where: line.where }),
       ...(line.touch && { touch: line.touch }),
+      ...turned(line, part),
     }
   })
+}
+
+/** What must be dry before it is laid on its face; waxes and oils are wiped. */
+const wet: readonly LayerKind[] = ['primer', 'paint', 'texture', 'medium', 'crackle', 'wash', 'glaze', 'clear']
+const usualTouch = 60
+function turned({ operation, family }: Line, { twoSided }: FinishablePart): { turns?: number } {
+  const { layer } = getOperation(operation)
+  if (!twoSided || !family || !layer || !wet.includes(layer)) return {}
+  const { touchDry, recoat } = getFamily(family)
+  return { turns: (touchDry ?? recoat)?.[1] ?? usualTouch }
 }
 
 /** What was done already, its minutes where they are known. */
@@ -183,7 +196,12 @@ export function withWindows<T extends PlannedStep>(
     since += whole ? whole.opens[0] * filmMinutes[step.film] : 0
     return whole
   })
-  return steps.map((step, k) => ({ ...step, window: windows[done.length + k] ?? null }))
+  return steps.map((step, k) => {
+    const window = windows[done.length + k] ?? null
+    // what must be followed up before the first side is dry is worked a side at a time
+    const tooSoon = step.turns !== undefined && window?.closes !== undefined && window.closes[0] <= step.turns + step.minutes
+    return { ...step, window, ...(tooSoon && { turns: undefined }) }
+  })
 }
 
 /** The wait before the next layer: the step's own, or what the layer on top still wants of its time, whichever is more. */

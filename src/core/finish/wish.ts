@@ -26,6 +26,8 @@ export interface FinishablePart {
   polish?: Polish
   /** a patch of paint came off */
   slips?: boolean
+  /** painted on both sides: doors, shelves, loose leaves */
+  twoSided?: boolean | undefined
   /** the face that a pattern is set out on; none where it was not measured as one */
   face?: Face | undefined
   /** the colour of old paint, #rrggbb; not known unless given */

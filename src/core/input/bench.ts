@@ -39,6 +39,7 @@ const writing = <S extends z.ZodType>(
 export const benchWrites = {
   startStep: writing(startInput, ({ entryId: id, ...rest }) => ({ id, kind: 'started', ...rest })),
   pauseStep: writing(stepInput, ({ entryId: id, ...rest }) => ({ id, kind: 'paused', ...rest })),
+  laySide: writing(stepInput, ({ entryId: id, ...rest }) => ({ id, kind: 'paused', ...rest, detail: { laid: true } })),
   resumeStep: writing(stepInput, ({ entryId: id, ...rest }) => ({ id, kind: 'resumed', ...rest })),
   endStep: writing(endInput, ({ entryId: id, ...rest }) => ({ id, kind: 'ended', ...rest })),
   leaveOutStep: writing(leaveOutInput, ({ entryId: id, ...rest }) => ({ id, kind: 'left-out', ...rest })),

@@ -100,7 +100,8 @@ interface Paid {
 interface EntryFacts {
   /** `outside`: begun before its window opened, or after it closed */
   started: OnStep & { outside: 'early' | 'late' | null }
-  paused: OnStep
+  /** `laid`: the first of its two sides is; it waits to be turned */
+  paused: OnStep & { detail: { laid: true } | null }
   resumed: OnStep
   /** `minutes`: labour typed by hand; wins over the clock. `money`: what small things it used up; null where nobody reckoned it */
   ended: OnStep & { minutes: number | null; money: number | null }
@@ -162,7 +163,7 @@ export type EntryDraft = Loose<Entry>
 
 const unsaid: { [K in EntryKind]: Partial<EntryOf<K>> } = {
   started: { outside: null },
-  paused: {},
+  paused: { detail: null },
   resumed: {},
   ended: { minutes: null, money: null },
   'left-out': {},

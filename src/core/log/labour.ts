@@ -17,6 +17,8 @@ export interface WorkEntry {
   personId: PersonId | null
   /** labour said by hand */
   minutes: number | null
+  /** the first of two sides is laid */
+  laid?: true | undefined
 }
 const isWork = (entry: Entry): entry is EntryOf<ClockKind> => (clockKinds as readonly Entry['kind'][]).includes(entry.kind)
 /** What a log says of clocks, in its order. */
@@ -27,6 +29,7 @@ export const workIn = (log: readonly Entry[]): WorkEntry[] =>
     at: entry.at,
     personId: entry.personId,
     minutes: 'minutes' in entry ? entry.minutes : null,
+    ...(entry.kind === 'paused' && entry.detail && { laid: true as const }),
   }))
 
 /** The days in UTC, YYYY-MM-DD, on which a clock of these logs was touched. */
@@ -45,6 +48,8 @@ export interface StepClock {
   status: 'waiting' | 'running' | 'paused' | 'done' | 'left-out'
   startedAt: Instant | null
   endedAt: Instant | null
+  /** when the first of its two sides was laid */
+  laidAt: Instant | null
   spells: Spell[]
   /** the clock on the wall: when it last began to run (null while it stands), and ms it had run before */
   since: Instant | null
@@ -63,6 +68,7 @@ export const untouchedClock: StepClock = {
   status: 'waiting',
   startedAt: null,
   endedAt: null,
+  laidAt: null,
   spells: [],
   since: null,
   ranMs: 0,
@@ -91,7 +97,8 @@ const close = (spells: readonly Spell[], at: number, which: (spell: Spell) => bo
   spells.map((spell) => (isOpen(spell) && which(spell) ? { ...spell, toMs: Math.max(spell.fromMs, at) } : spell))
 
 /** A step's clock after one more entry of it. */
-export function advance(clock: StepClock, { kind, at, personId, minutes }: WorkEntry, stepId: StepId): StepClock {
+export function advance(before: StepClock, { kind, at, personId, minutes, laid }: WorkEntry, stepId: StepId): StepClock {
+  const clock = laid ? { ...before, laidAt: before.laidAt ?? at } : before
   if (kind === 'helped') return { ...clock, helped: [...clock.helped, { personId, minutes: minutes ?? 0 }] }
   // the first end counts where two people tapped
   if (clock.endedAt !== null) return clock

@@ -3,7 +3,7 @@ import type { PersonId, StepId } from '@/core/measure/named'
 import type { Entry, EntryOf } from './entry'
 import { type Labour, labourOf, minutesOf, type StepClock, stepClocks, untouchedClock, workIn } from './labour'
 
-export interface StepState extends Pick<StepClock, 'status' | 'startedAt' | 'endedAt' | 'since' | 'ranMs'> {
+export interface StepState extends Pick<StepClock, 'status' | 'startedAt' | 'endedAt' | 'laidAt' | 'since' | 'ranMs'> {
   /** labour so far, all hands together; a running clock counts up to `nowMs` */
   minutes: number
   /** whose they were; '' for hands not named */
@@ -40,9 +40,19 @@ export function stepStates(log: readonly Entry[], nowMs: number, labour?: Labour
   const clocks = stepClocks(workIn(log), nowMs)
   const worked = labour ?? labourOf(clocks)
   const states = new Map<StepId, StepState>()
-  for (const [id, { status, startedAt, endedAt, since, ranMs }] of clocks) {
+  for (const [id, { status, startedAt, endedAt, laidAt, since, ranMs }] of clocks) {
     const minutes = minutesOf(worked, id)
-    states.set(id, { ...untouched, status, startedAt, endedAt, since, ranMs, minutes, byPerson: worked.get(id) ?? nobody })
+    states.set(id, {
+      ...untouched,
+      status,
+      startedAt,
+      endedAt,
+      laidAt,
+      since,
+      ranMs,
+      minutes,
+      byPerson: worked.get(id) ?? nobody,
+    })
   }
   for (const entry of log) {
     if (entry.stepId === null) continue

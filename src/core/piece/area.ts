@@ -20,3 +20,8 @@ export function faceFor({ surfaces, count: parts }: Pick<Part, 'surfaces' | 'cou
     .sort((a, b) => b.width * b.height - a.width * a.height)
   return largest && { width: largest.width, height: largest.height, count: largest.count * parts }
 }
+
+/** Doors, shelves and leaves of which both faces were measured: one is laid on the other. */
+export const isTwoSided = ({ kind, surfaces }: Pick<Part, 'kind' | 'surfaces'>): boolean =>
+  (kind === 'doors' || kind === 'shelves' || kind === 'leaf') &&
+  surfaces.some(({ shape, count }) => shape === 'panel' && count > 1)

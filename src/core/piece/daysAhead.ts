@@ -47,7 +47,7 @@ export const aroundPaint = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>
     ? { paintFirst: steps.filter(({ step, state }) => step.side === 'before' && isAhead(state)).length }
     : { rests: part.plan?.care ? 0 : dryDay }
 
-function partAhead({ part, steps, running, window, done }: PartJourney, startAt: number, nowMs: number): PartAhead {
+function partAhead({ part, steps, running, turn, window, done }: PartJourney, startAt: number, nowMs: number): PartAhead {
   const ahead = steps.filter(({ state }) => isAhead(state)).map(({ step }) => step)
   const minuteOf = (instant: string) => startAt + (Date.parse(instant) - nowMs) / 60_000
   const facts = {
@@ -58,7 +58,13 @@ function partAhead({ part, steps, running, window, done }: PartJourney, startAt:
   }
   if (running) {
     const rest = ahead.filter(({ id }) => id !== running.step.id)
-    return { ...facts, steps: [running.step, ...rest], worked: running.state.minutes }
+    const all = [running.step, ...rest]
+    if (!running.state.laidAt) return { ...facts, steps: all, worked: running.state.minutes }
+    const opens = turn?.times.opens
+    const readyAt = opens === null ? Infinity : opens === undefined ? startAt : Math.max(startAt, Math.ceil(minuteOf(opens)))
+    if (turn) return { ...facts, steps: all, firstLaid: true, readyAt }
+    // the second side is under the hand: half of it is behind
+    return { ...facts, steps: all, firstLaid: true, worked: Math.max(0, running.state.minutes - running.step.minutes / 2) }
   }
   if (!window) return { ...facts, steps: ahead }
   const { opens, closes } = window.times

@@ -1,6 +1,6 @@
 /** A part as the planner sees it: its facts, and what the log says has been done on it. */
 import type { FinishablePart } from '@/core/finish/wish'
-import { areaOfPart, faceFor, turnedShare } from './area'
+import { areaOfPart, faceFor, isTwoSided, turnedShare } from './area'
 import type { PartJourney } from './journey'
 import type { Part, PlanStep } from './piece'
 
@@ -17,6 +17,7 @@ export const factsOf = (part: Omit<Part, 'plan' | 'earlier'>): FinishablePart =>
   areaM2: areaOfPart(part),
   turned: turnedShare(part),
   face: faceFor(part),
+  twoSided: isTwoSided(part),
 })
 
 /**

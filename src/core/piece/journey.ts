@@ -46,6 +46,8 @@ export interface PartJourney {
   window: OpenWindow | null
   /** the step whose clock was started and not ended, of whichever plan: it may be paused */
   running: { step: PlanStep; state: StepState } | null
+  /** its first side is laid: when it may be turned onto it; null while it is worked, and where it has one side */
+  turn: OpenWindow | null
   next: PlanStep | null
   finishedAt: Instant | null
   /** when it may be handled, and used, after its last coat; null before the last step is done */
@@ -134,10 +136,18 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
     last && (replanned || fanned)
       ? findStepWindow(last.step, next?.operation ?? null, { kind: kindOf(part), method: own })
       : (last?.step.window ?? null)
+  const laidAt = running?.state.status === 'paused' ? running.state.laidAt : null
+  const turns = running?.step.turns
+  const turning: StepWindow | null =
+    turns === undefined
+      ? null
+      : { clock: running?.step.window?.clock ?? 'evaporation', opens: [turns, turns], source: 'practice' }
   return {
     part,
     steps,
     done,
+    turn:
+      running && turning && laidAt ? open({ step: running.step, state: { ...running.state, endedAt: laidAt } }, turning) : null,
     window: last && label && !finished ? open(last, label) : null,
     running,
     next,

@@ -20,6 +20,8 @@ export interface TimedPart {
   begun?: boolean
   /** the work around the paint: from this of its steps on it comes after all the others, and what is before it comes before them */
   paintFirst?: number
+  /** the first side of its first step is laid: it waits to be turned */
+  firstLaid?: boolean
   /** minutes that it rests after its last step before the piece may be put together */
   rests?: number
 }
@@ -58,8 +60,9 @@ export const stepOf = (lane: Lane): PlannedStep => {
 }
 
 /** The steps of a part whose first runs: so much of that is left. */
-export function leftOf(steps: readonly PlannedStep[], worked: number): PlannedStep[] {
+export function leftOf(steps: readonly PlannedStep[], worked: number | undefined): readonly PlannedStep[] {
   const [first, ...rest] = steps
+  if (worked === undefined) return steps
   return first ? [{ ...first, minutes: Math.max(1, Math.round(first.minutes - worked)) }, ...rest] : []
 }
 

@@ -11,12 +11,15 @@ import type { PlannedStep } from '@/core/finish/step'
 import type { Film } from '@/core/measure/film'
 import type { PartId } from '@/core/measure/named'
 import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
+import { type Half, halvesOf } from './halves'
 import { isHeld, isOpen, type Lane, leftOf, passOn, soonest, stepOf, type TimedPart } from './lane'
 
 export interface Slotted {
   partId: PartId
   /** position in the part's steps */
   index: number
+  /** of a step that is laid on two sides: which */
+  side?: 1 | 2
   start: number
   end: number
   /** set-up and cleaning saved, because the step before was alike */
@@ -110,9 +113,12 @@ export function layOut(
 ): Timeline {
   if (hours.days.length === 0 || hours.to <= hours.from) throw new Error('no working hours: choose at least one day and one hour')
   const days: Days = { hours, weekday, waitAfter }
+  // where each of them is laid one side after the other
+  const sides = new Map(parts.map((part) => [part.id, halvesOf(part.steps, part.firstLaid)]))
+  const halfAt = ({ id, next }: Pick<Lane, 'id' | 'next'>) => sides.get(id)?.[next]
   const lanes = parts.map((part): Lane => ({
     ...part,
-    steps: part.worked === undefined ? part.steps : leftOf(part.steps, part.worked),
+    steps: leftOf(stepsIn(sides.get(part.id)), part.worked),
     next: 0,
     readyAt: Math.max(startAt, part.readyAt ?? startAt),
     closesAt: part.closesAt ?? Infinity,
@@ -124,9 +130,11 @@ export function layOut(
   let kept: Lane | null = null
   const lay = (lane: Lane, { start, minutes, saved, awkward }: Omit<Offer, 'lane'>) => {
     const step = stepOf(lane)
+    const half = halfAt(lane)
     slots.push({
       partId: lane.id,
-      index: lane.next,
+      index: half?.index ?? lane.next,
+      ...(half?.side && { side: half.side }),
       start,
       end: start + minutes,
       saved,
@@ -170,13 +178,17 @@ export function layOut(
   const last = Math.max(first, ...slots.map(({ end }) => end))
   return {
     slots,
-    stuck: lanes.flatMap(({ id, next, steps }) => (next < steps.length ? [{ partId: id, index: next }] : [])),
+    stuck: lanes.flatMap(({ id, next, steps }) =>
+      next < steps.length ? [{ partId: id, index: halfAt({ id, next })?.index ?? next }] : [],
+    ),
     attendedMinutes: slots.reduce((sum, { start, end }) => sum + end - start, 0),
     savedMinutes: slots.reduce((sum, { saved }) => sum + saved, 0),
     days: slots.length === 0 ? 0 : Math.floor(last / day) - Math.floor(first / day) + 1,
     awkward: slots.filter(({ awkward }) => awkward).length,
   }
 }
+
+const stepsIn = (halves: readonly Half[] = []): PlannedStep[] => halves.map(({ step }) => step)
 
 interface Offer {
   lane: Lane

@@ -11,3 +11,5 @@ alter table entry add constraint entry_put_by_whole check (
 );
 -- What small things cost that work uses up, by what they are, in minor units; what is not named costs as it usually does.
 alter table studio add column consumables jsonb not null default '{}' check (jsonb_typeof(consumables) = 'object');
+-- A part with two sides is laid one side, turned when that may be touched, and laid the other: minutes between them.
+alter table step add column turns int check (turns > 0);

@@ -32,6 +32,7 @@ import { Reminders } from './Reminders'
 
 const whyWords: Record<WhyCode, string> = {
   running: 'Its clock is running.',
+  turn: 'Its first side is dry enough to lie on.',
   closing: 'Its window closes soonest.',
   missed: 'Its window has closed: it will cost more the longer it stands.',
   promised: 'It is promised.',

@@ -23,7 +23,7 @@ export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Jud
   const nowMs = useNow()
   const house = useHouse()
   const { window } = card
-  const running = card.startedAt !== null
+  const running = card.startedAt !== null && !card.turning
   const ran = ranMinutes(card, nowMs) * 60_000
   const shown = running ? null : window && windowFigure(window, nowMs)
   const phase = window ? phaseAt(window.segments, nowMs) : null
@@ -61,7 +61,16 @@ export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Jud
               <p className={`figure text-[6.5rem] sm:text-[8rem] ${shown.late || phase === 'gone' ? 'text-late' : 'text-now'}`}>
                 {shown.figure}
                 <span className="ml-2 text-2xl font-semibold tracking-normal text-soft sm:text-3xl">
-                  {shown.unit} {shown.late ? 'too late' : phase === 'shut' ? 'to go' : 'left'}
+                  {shown.unit}{' '}
+                  {card.turning
+                    ? phase === 'shut'
+                      ? 'until it can be turned'
+                      : 'dry: turn it'
+                    : shown.late
+                      ? 'too late'
+                      : phase === 'shut'
+                        ? 'to go'
+                        : 'left'}
                 </span>
               </p>
             ) : (

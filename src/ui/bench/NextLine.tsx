@@ -13,7 +13,7 @@ import { StepActions } from './StepActions'
 export function NextLine({ card, why, late }: { card: StepCard; why: string; late: boolean }) {
   const nowMs = useNow()
   const house = useHouse()
-  const ran = card.startedAt ? Math.floor(ranMinutes(card, nowMs)) : null
+  const ran = card.startedAt && !card.turning ? Math.floor(ranMinutes(card, nowMs)) : null
   const state =
     ran !== null
       ? card.paused

@@ -1,6 +1,6 @@
 'use client'
 /** One tap starts, one ends; pausing; what was forgotten is typed or dragged: "it took 35 min". */
-import { useState } from 'react'
+import { type MouseEvent, useState } from 'react'
 import type { StepCard } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
 import { parseMinutes } from '@/core/input/fields'
@@ -33,6 +33,9 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
   const ran = ranMinutes(step.clock, nowMs)
   const forgotten = status === 'running' && isForgotten(ran, card.step.minutes)
   const phase = card.window ? phaseAt(card.window.segments, nowMs) : null
+  // laid on two sides: the first, a wait until it can lie on it, the second
+  const turning = paused && step.clock.laidAt !== null
+  const first = status === 'running' && card.step.turns !== undefined && step.clock.laidAt === null
 
   const finish = (at: Instant, minutes: string) => {
     showDone(card, at)
@@ -53,28 +56,25 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
         </p>
       )}
       <div className="flex flex-wrap items-center gap-3">
-        {running ? (
-          <button
-            type="button"
-            {...tap(() => finish(new Date().toISOString(), ''))}
-            className={`press press-now ${size}`}
-            data-key="s"
-            aria-label={`Done: ${step.name}`}
-          >
-            Done
-          </button>
-        ) : (
-          <button
-            type="button"
-            {...tap(() => void step.start())}
-            className={`press press-now ${size}`}
-            data-key="s"
-            aria-label={`Start: ${step.name}`}
-          >
-            {phase === 'shut' ? 'Start all the same' : 'Start'}
-          </button>
+        {turning && (
+          <Main
+            words={phase === 'shut' ? 'Turn it all the same' : 'Turned: the second side'}
+            {...{ step, size }}
+            {...tap(() => void step.resume())}
+          />
         )}
-        {running && (
+        {first && <Main words="First side laid" {...{ step, size }} {...tap(() => void step.laySide())} />}
+        {running ? (
+          <Main words="Done" {...{ step, size }} beside={turning || first} {...tap(() => finish(new Date().toISOString(), ''))} />
+        ) : (
+          <Main
+            words={phase === 'shut' ? 'Start all the same' : 'Start'}
+            said="Start"
+            {...{ step, size }}
+            {...tap(() => void step.start())}
+          />
+        )}
+        {running && !turning && (
           <button
             type="button"
             className="press"
@@ -98,6 +98,33 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
         <Trouble>{step.issue ? issueWords[step.issue] : null}</Trouble>
       </div>
     </div>
+  )
+}
+
+interface MainProps {
+  words: string
+  /** how it is called, where its words change with the clock */
+  said?: string
+  step: ReturnType<typeof useStep>
+  size: string
+  /** another is the thing to press */
+  beside?: boolean
+  onClick: (event: MouseEvent) => void
+  'aria-disabled': true | undefined
+}
+
+/** What there is to press now; the key presses the first of them. */
+function Main({ words, said = words, step, size, beside = false, ...guarded }: MainProps) {
+  return (
+    <button
+      type="button"
+      {...guarded}
+      className={beside ? 'press' : `press press-now ${size}`}
+      data-key={beside ? undefined : 's'}
+      aria-label={`${said}: ${step.name}`}
+    >
+      {words}
+    </button>
   )
 }
 

@@ -13,7 +13,7 @@ import { cardName } from '@/words/craft'
 
 /** The card's clock with what was written on this device since, read by the core. */
 function clockOf(card: StepCard, entries: readonly Entry[]): StepClock {
-  const { stepId, startedAt, paused, since, ranMs } = card
+  const { stepId, startedAt, paused, laidAt, since, ranMs } = card
   const status = startedAt === null ? 'waiting' : paused ? 'paused' : 'running'
   const spells = since ? [{ stepId, personId: null, fromMs: Date.parse(since), toMs: Infinity }] : []
   return workIn(entries.filter((entry) => entry.stepId === stepId && !card.heard.includes(entry.id))).reduce<StepClock>(
@@ -22,6 +22,7 @@ function clockOf(card: StepCard, entries: readonly Entry[]): StepClock {
       ...untouchedClock,
       status,
       startedAt,
+      laidAt,
       since,
       ranMs,
       spells,
@@ -55,6 +56,7 @@ export function useStep(card: StepCard) {
       return said(send('startStep', typed, `Started: ${name}`))
     },
     pause: () => said(send('pauseStep', { entryId: uuidv7(), ...on, at: now().toISOString() }, `Paused: ${name}`)),
+    laySide: () => said(send('laySide', { entryId: uuidv7(), ...on, at: now().toISOString() }, `First side: ${name}`)),
     resume: () => said(send('resumeStep', { entryId: uuidv7(), ...on, at: now().toISOString() }, `Taken up again: ${name}`)),
     end: (at: Instant, minutes: string) => said(send('endStep', { entryId: ids.end, ...on, at, minutes }, `Ended: ${name}`)),
     leaveOut: () =>

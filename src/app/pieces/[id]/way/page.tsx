@@ -94,7 +94,7 @@ export default async function WayPage({ params }: { params: Promise<{ id: string
                         step &&
                         part && (
                           <SlotLine
-                            key={step.id}
+                            key={`${step.id} ${slot.side ?? ''}`}
                             {...{ slot, step, part }}
                             runs={slot.index === 0 && ahead?.worked !== undefined}
                             house={studio}
@@ -133,14 +133,17 @@ interface SlotProps {
   house: Writing
 }
 
+const sideWords = { 1: 'first side', 2: 'turned, second side' } as const
+
 /** One step at its hour, and what is wrong with its window. */
-function SlotLine({ slot: { start, end, awkward, missed }, step, part: { part, window }, runs, house }: SlotProps) {
+function SlotLine({ slot: { start, end, side, awkward, missed }, step, part: { part, window }, runs, house }: SlotProps) {
   const past = missed ? window?.label.past : undefined
   return (
     <li className="grid grid-cols-[5.5rem_1fr_auto] items-baseline gap-x-3 border-b border-line py-2">
       <span className="figure text-2xl">{runs ? 'now' : minuteWords(start % 1440, house)}</span>
       <span>
-        <span className="font-semibold">{stepTitle(step)}</span> <span className="text-soft">{part.name.toLowerCase()}</span>
+        <span className="font-semibold">{stepTitle(step)}</span>{' '}
+        <span className="text-soft">{[part.name.toLowerCase(), side && sideWords[side]].filter(Boolean).join(', ')}</span>
         {awkward && !missed && <span className="block font-semibold text-late">its window closes while nobody works</span>}
         {missed && (
           <span className="block font-semibold text-late">
