@@ -3,10 +3,12 @@ import { getPieceView, loadProducts } from '@/app/_server/load'
 import { formatMoney } from '@/core/measure/money'
 import { concernsOf } from '@/core/piece/leaving'
 import { ledgerSoFar, ledgerWhenDone, leftOutOf, pricesOfLedger } from '@/core/piece/ledger'
+import { priceEach, setSize } from '@/core/piece/set'
 import { usedUpOn } from '@/core/piece/usedUp'
 import { unitPricesOf } from '@/core/stock/product'
 import { Link } from '@/ui/frame/Link'
 import { Asking } from '@/ui/money/Asking'
+import { EachOf } from '@/ui/money/EachOf'
 import { Earned } from '@/ui/money/Earned'
 import { Ledger, LeftOutLines, UsedUp } from '@/ui/money/Ledger'
 import { EndingForm, ListingForm } from '@/ui/money/SaleForms'
@@ -32,6 +34,7 @@ export default async function MoneyPage({
   const whenDone = ledgerWhenDone(journey, studio, unitPrices)
   const priced = channel ? pricesOfLedger(whenDone, studio, channel, { expected: piece.expected ?? undefined }) : null
   const price = priced && 'price' in priced ? priced.price : null
+  const alike = setSize(journey.file.parts)
   const forms = { pieceId: piece.id, channels, channelId: channel?.id ?? '', concerns: concernsOf(journey) }
   return (
     <div className="pt-6">
@@ -73,6 +76,7 @@ export default async function MoneyPage({
             </p>
           )}
           {price && <Asking {...{ piece, price, whenDone, money }} terms={studio} />}
+          {price && alike > 1 && <EachOf of={alike} price={priceEach(price, alike, studio.step)} money={money} />}
         </>
       )}
       <div className="mt-10 grid gap-x-14 gap-y-10 lg:grid-cols-2">

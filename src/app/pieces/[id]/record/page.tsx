@@ -2,21 +2,25 @@
 import { getPieceView } from '@/app/_server/load'
 import { mayHoldLead } from '@/core/craft/lead'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import type { StepState } from '@/core/log/stepStates'
 import { formatArea } from '@/core/measure/length'
 import type { Instant } from '@/core/measure/named'
 import type { Measuring } from '@/core/measure/units'
 import { areaOfPart } from '@/core/piece/area'
 import type { PartJourney } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
+import type { Photo, PlanStep } from '@/core/piece/piece'
 import { sectionOf } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
 import { Link } from '@/ui/frame/Link'
 import { Picture } from '@/ui/photo/Picture'
 import { PrintButton } from '@/ui/piece/PrintButton'
+import { verdictWords } from '@/words/checks'
 import { leadBelow, stepTitle, withWhat } from '@/words/craft'
 import { planWords } from '@/words/job'
 import { laidWords } from '@/words/stock'
 import { dateWords, spanWords } from '@/words/time'
+import { measuresWords } from '@/words/where'
 
 export const metadata = { title: 'Record' }
 
@@ -64,7 +68,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
         </div>
       )}
       {lanesOf(journey).map((part) => (
-        <PartRecord key={part.part.id} part={part} house={studio} date={date} />
+        <PartRecord key={part.part.id} part={part} photos={photos} house={studio} date={date} />
       ))}
       <footer className="mt-8 break-inside-avoid border-t-2 border-ink pt-4 font-serif text-lg">
         <h2 className="title text-2xl">Care</h2>
@@ -84,19 +88,31 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
   )
 }
 
+interface RecordProps {
+  part: PartJourney
+  photos: readonly Photo[]
+  house: Measuring
+  date: (instant: Instant) => string
+}
+
 /** One part: its section, and everything that was done on it, by whatever plan, in the order it was done. */
-function PartRecord({ part, house, date }: { part: PartJourney; house: Measuring; date: (instant: Instant) => string }) {
+function PartRecord({ part, photos, house, date }: RecordProps) {
   const { part: facts, done } = part
+  const isJob = facts.plan?.care === 'job'
   // a coat may be written down on a step that nobody ended
   const loose = part.steps.filter(({ state }) => state.status !== 'done' && state.coats.length > 0)
   return (
     <section className="mt-8 grid break-inside-avoid gap-x-6 gap-y-3 sm:grid-cols-[11rem_1fr] print:grid-cols-[11rem_1fr]">
       <div>
-        <Section model={sectionOf(part)} className="w-36 sm:w-full" />
-        <p className="eyebrow mt-2">
-          {getSubstrate(facts.substrate).words}; found on it: {getExistingFinish(facts.existing).words};{' '}
-          {formatArea(areaOfPart(facts), house)}
-        </p>
+        {!isJob && (
+          <>
+            <Section model={sectionOf(part)} className="w-36 sm:w-full" />
+            <p className="eyebrow mt-2">
+              {getSubstrate(facts.substrate).words}; found on it: {getExistingFinish(facts.existing).words};{' '}
+              {formatArea(areaOfPart(facts), house)}
+            </p>
+          </>
+        )}
       </div>
       <div className="min-w-0">
         <h2 className="title text-3xl">{facts.name}</h2>
@@ -115,7 +131,10 @@ function PartRecord({ part, house, date }: { part: PartJourney; house: Measuring
           <tbody>
             {[...done, ...loose].map(({ step, state }) => (
               <tr key={step.id} className="border-b border-line align-top">
-                <td className="py-1 pr-3">{stepTitle(step)}</td>
+                <td className="py-1 pr-3">
+                  {stepTitle(step)}
+                  <Tried step={step} state={state} photos={photos} />
+                </td>
                 <td className="py-1 pr-3 text-soft">
                   {state.coats.length > 0
                     ? state.coats.map(({ id, coat }) => (
@@ -124,6 +143,7 @@ function PartRecord({ part, house, date }: { part: PartJourney; house: Measuring
                         </span>
                       ))
                     : withWhat(step)}
+                  {step.where?.pattern && <span className="block">{measuresWords(step.where.pattern, house)}</span>}
                 </td>
                 <td className="whitespace-nowrap py-1 text-right">{date(state.endedAt ?? state.coats[0]?.at ?? '')}</td>
               </tr>
@@ -139,5 +159,28 @@ function PartRecord({ part, house, date }: { part: PartJourney; house: Measuring
         </table>
       </div>
     </section>
+  )
+}
+
+/** What a trial came to, and how it looked. */
+function Tried({ step, state, photos }: { step: PlanStep; state: StepState; photos: readonly Photo[] }) {
+  const taken = photos.filter(({ stepId }) => stepId === step.id)
+  const isTrial = step.operation === 'trial'
+  if (!isTrial) return null
+  return (
+    <>
+      {state.check && <span className="block text-soft">{verdictWords[state.check.result]}</span>}
+      {taken.map(({ id, alt, width, height }) => (
+        <Picture
+          key={id}
+          photoId={id}
+          size="small"
+          alt={alt}
+          width={width}
+          height={height}
+          className="mt-1 h-auto w-32 rounded-sm"
+        />
+      ))}
+    </>
   )
 }
