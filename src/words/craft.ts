@@ -33,6 +33,8 @@ export const reasonWords: Record<ReasonCode, string> = {
   'dry-brush-age': 'Too much: a damp cloth takes it off again.',
   'blend-wet': 'Mist the brush, not the paint, and stop before it turns to mud.',
   runs: 'Drips are evened with plain water while they run.',
+  overspray: 'Spray goes everywhere: what stays as it is is covered first.',
+  'thickens-open': 'Left open for about two hours paint thickens by itself: poured out early, it is ready when the ground is.',
   'sharp-lines': 'Measured from the centre out, edges pressed down.',
   'tape-damp': 'Off while still damp: dried, it tears the edge.',
   'cloth-drinks': 'Damp cloth takes the paint into the weave instead of on top of it.',

@@ -65,6 +65,7 @@ export const operations = {
   mask: op('repair', 'Mask glass, mirrors and what stays bare', 6, 0, { per: 'item' }),
   trial: op('repair', 'Try it first: a patch where it won’t show, or a board', 0, 20, { check: 'looks-right' }),
   'turn-over': op('repair', 'Turn it over', 0, 5),
+  'stand-open': op('repair', 'Pour the paint out and leave it open to thicken', 0, 3),
   clean: op('prep', 'Clean off grease and polish', 6, 5, { check: 'clean' }),
   rinse: op('prep', 'Rinse with plain water', 3, 2, { check: 'no-residue' }),
   dewax: op('prep', 'Take the wax off with spirits and fine wire wool', 25, 10, {

@@ -110,6 +110,8 @@ export const reasonCodes = [
   'dry-brush-age',
   'blend-wet',
   'runs',
+  'overspray',
+  'thickens-open',
   'sharp-lines',
   'tape-damp',
   'cloth-drinks',

@@ -10,6 +10,7 @@ import { type FamilyCode, getFamily } from './families'
 import { type HouseMethod, methodAllows, type SchoolsAsked } from './method'
 import { getOperation, type OperationCode } from './operations'
 import type { SubstrateKind } from './parts'
+import { openMinutes } from './ways'
 
 /** What is past doing after the window, in a word the interface explains. */
 export type PastCode =
@@ -52,6 +53,7 @@ const darkBelow = 0.45
 const wornBack: readonly OperationCode[] = ['wet-distress', 'dry-distress']
 
 export const windowRows: readonly Row[] = [
+  { after: ['stand-open'], window: { clock: 'evaporation', opens: openMinutes } },
   // what will be washed off with the stripper needs no rest
   { after: ['rinse'], before: ['strip'], window: {} },
   { after: ['rinse'], on: ['fabric', 'leather'], window: { opens: [night, night] } },
@@ -179,6 +181,8 @@ export function findStepWindow(
   before: OperationCode | null,
   around: WindowAround,
 ): StepWindow | null {
+  // poured out while what is below still dries
+  if (before === 'stand-open') return null
   const fits = (row: Row) =>
     row.after.includes(after) &&
     (!row.family || (family !== null && row.family.includes(family))) &&

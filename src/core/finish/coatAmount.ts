@@ -1,6 +1,7 @@
 /** How much one coat of a plan takes. Pure. */
 import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
+import { sprayLoss } from '@/core/craft/ways'
 import { coatVolumes, usualLaterTake } from '@/core/measure/coatVolumes'
 import type { Film } from '@/core/measure/film'
 
@@ -21,7 +22,7 @@ export const usualShare = (operation: OperationCode): number => sharesOfArea[ope
 
 /**
  * ml or g for one coat, as it is laid: of the ready mix, where it is mixed. At the product's careful coverage; over the `share` of
- * the part that was asked for, or the operation's usual one.
+ * the part that was asked for, or the operation's usual one. `sprayed`: what goes beside it is counted.
  */
 export function coatAmount(
   areaM2: number,
@@ -30,6 +31,7 @@ export function coatAmount(
   number: number,
   operation: OperationCode,
   share: number | null = null,
+  sprayed = false,
 ): number {
   const usual = usualShare(operation)
   // what is laid thicker stays so wherever it is laid
@@ -41,6 +43,6 @@ export function coatAmount(
     laterTake: getFamily(family).laterTake ?? usualLaterTake,
     waste,
   })
-  const ml = volumes.ml.at(-1) ?? 0
+  const ml = (volumes.ml.at(-1) ?? 0) * (sprayed ? sprayLoss : 1)
   return Math.max(1, Math.round(ml))
 }

@@ -5,6 +5,7 @@ import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate, type UseCode } from '@/core/craft/parts'
 import { type PhaseCode, phases, type RecipeLine } from '@/core/craft/recipe'
 import { getTopcoat, type TopcoatCode } from '@/core/craft/topcoats'
+import { isSprayed, passesPerCoat, standsOpen } from '@/core/craft/ways'
 import type { Colour } from './shade'
 import { lastPaintOf, ownTopcoat } from './topcoat'
 import { type LookTouch, shareOf, type Touch, type Where } from './touch'
@@ -57,9 +58,12 @@ export interface Line extends Pick<
 }
 
 /** How often a touch is worked on this part. */
-export function timesOf({ id, repeat }: Touch, use: UseCode, seal: TopcoatCode, cover: CoverByTouch): number {
-  if (repeat === 'by-use') return getTopcoat(seal).coats[use] ?? 2
-  if (repeat === 'as-it-covers') return cover[id]?.coats ?? 1
+export function timesOf(touch: Touch, use: UseCode, seal: TopcoatCode, cover: CoverByTouch): number {
+  const { id, repeat } = touch
+  // what is left open is counted in brushed coats
+  const passes = isSprayed(touch) ? passesPerCoat : 1
+  if (repeat === 'by-use') return (getTopcoat(seal).coats[use] ?? 2) * passes
+  if (repeat === 'as-it-covers') return (cover[id]?.coats ?? 1) * passes
   return repeat ?? 1
 }
 
@@ -132,10 +136,12 @@ export function linesOf(touches: readonly LookTouch[], use: UseCode, seal: Topco
     // a clear more than the use asks for at least is a choice
     const needed = touch.repeat === 'by-use' ? (getTopcoat(seal).least[use] ?? of) : of
     const line = { phase, operation, family, colour, where, film, applicator, mix, grit, optional, reason, touch: id }
-    return Array.from({ length: of }, (_, k): Line[] => [
+    const opened: Line[] = standsOpen(mix) ? [{ phase, operation: 'stand-open', reason: 'thickens-open' }] : []
+    const laid = Array.from({ length: of }, (_, k): Line[] => [
       ...(k > 0 && touch.between ? [{ phase, operation: 'smooth', optional: true, touch: id, ...touch.between } as const] : []),
       { ...line, ...(k === 0 && touch.first), ...(k >= needed && { optional: true }), coat: { number: k + 1, of } },
     ]).flat()
+    return [...opened, ...laid]
   })
 }
 
@@ -148,7 +154,11 @@ export function wishedLines(
   primed: boolean,
 ): Line[] {
   const touches = orderedTouches(part, wish, method, seal)
-  return linesOf(touches, part.use, seal, coverOf(part, touches, primed))
+  const lines = linesOf(touches, part.use, seal, coverOf(part, touches, primed))
+  const sprayed = lines.findIndex(isSprayed)
+  const first = lines[sprayed]
+  // what stays as it is is covered before anything is sprayed
+  return first ? lines.toSpliced(sprayed, 0, { phase: first.phase, operation: 'mask', reason: 'overspray' }) : lines
 }
 /** The lines of a topcoat alone. */
 export const topcoatLines = (part: FinishablePart, wish: FinishWish, method: HouseMethod, seal: TopcoatCode): Line[] =>

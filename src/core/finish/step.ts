@@ -14,6 +14,7 @@ import { type CheckCode, getOperation, type LayerKind, type OperationCode } from
 import { getSubstrate } from '@/core/craft/parts'
 import { tapeMetres } from '@/core/craft/pattern'
 import type { ReasonCode } from '@/core/craft/recipe'
+import { isSprayed } from '@/core/craft/ways'
 import { findPlannedWindow, type StepWindow, type WindowAround } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
 import type { Film } from '@/core/measure/film'
@@ -121,7 +122,8 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
   return adapted.map((line, at): PlannedStep => {
     const operation = getOperation(line.operation)
     const family = line.family ?? null
-    const film = line.film ?? 'normal'
+    const sprayed = isSprayed(line)
+    const film = line.film ?? (sprayed ? 'thin' : 'normal')
     const role = family === null ? null : getFamily(family).role
     const lays = family !== null && (operation.layer !== undefined || role === 'stripper' || role === 'resist')
     const share = line.where ? shareOf(line.where) : null
@@ -141,14 +143,14 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
       film,
       minutes: standardMinutes(line.operation, {
         areaM2,
-        items: part.knots ?? defaultKnots,
+        items: line.operation === 'mask' ? 1 : (part.knots ?? defaultKnots),
         metres: metres(at),
         turned: part.turned ?? 0,
         applicator: line.applicator ?? null,
         grit: line.grit ?? null,
         mixing,
       }),
-      amount: lays ? coatAmount(part.areaM2, family, film, line.coat?.number ?? 1, line.operation, share) : null,
+      amount: lays ? coatAmount(part.areaM2, family, film, line.coat?.number ?? 1, line.operation, share, sprayed) : null,
       window: null,
       check: around.proves && line === firstCoat ? 'scratch' : (operation.check ?? null),
       cautions: cautionsFor(operation.cautions ?? [], part, { ...line, mix: mix ?? undefined }),

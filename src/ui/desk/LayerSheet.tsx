@@ -5,6 +5,7 @@ import { getOperation, laysColour } from '@/core/craft/operations'
 import { getSubstrate, kindOf } from '@/core/craft/parts'
 import { patternShare } from '@/core/craft/pattern'
 import { canBeOn, familiesFor, usualWay } from '@/core/craft/takes'
+import { leftOpen, standsOpen } from '@/core/craft/ways'
 import type { DeskTin } from '@/core/desk/state'
 import type { Colour } from '@/core/finish/shade'
 import { ground, type Touch } from '@/core/finish/touch'
@@ -134,16 +135,7 @@ export function LayerSheet({ touch, below, facts, tins, edit, newId, troubles }:
         value={touch.applicator ?? ''}
         keep={(applicator) => change({ applicator: applicator || undefined })}
       />
-      {laysColour(operation) && below.some((other) => other.colour) && (
-        <Tick label="Kept apart from what is below" on={touch.keepApart === true} set={(keepApart) => change({ keepApart })} />
-      )}
-      {operation === 'coat' && family === 'casein' && (
-        <Tick
-          label="Meant to let go in flakes"
-          on={touch.chips === true}
-          set={(chips) => change({ chips, mix: chips ? noBond : undefined })}
-        />
-      )}
+      <Ticks touch={touch} below={below} change={change} />
     </div>
   )
 }
@@ -172,8 +164,36 @@ function LayerPattern({
   )
 }
 
+type Change = (over: Partial<Touch>) => void
+
+/** What is meant by it. */
+function Ticks({ touch, below, change }: Pick<Props, 'touch' | 'below'> & { change: Change }) {
+  const { operation, family } = touch
+  return (
+    <>
+      {laysColour(operation) && below.some((other) => other.colour) && (
+        <Tick label="Kept apart from what is below" on={touch.keepApart === true} set={(keepApart) => change({ keepApart })} />
+      )}
+      {operation === 'texture-coat' && (
+        <Tick
+          label="Thickened by standing open, no powder"
+          on={standsOpen(touch.mix)}
+          set={(open) => change({ mix: open ? leftOpen : undefined })}
+        />
+      )}
+      {operation === 'coat' && family === 'casein' && (
+        <Tick
+          label="Meant to let go in flakes"
+          on={touch.chips === true}
+          set={(chips) => change({ chips, mix: chips ? noBond : undefined })}
+        />
+      )}
+    </>
+  )
+}
+
 /** How far it is worn back. */
-function WornTo({ touch, below, change }: Pick<Props, 'touch' | 'below'> & { change: (over: Partial<Touch>) => void }) {
+function WornTo({ touch, below, change }: Pick<Props, 'touch' | 'below'> & { change: Change }) {
   return (
     <ChoiceField
       label="Worn down to"
