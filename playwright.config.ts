@@ -16,6 +16,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   use: {
     baseURL: process.env.ITINERUM_URL,
+    // what never comes is told, not waited for until the test ends
+    actionTimeout: 40_000,
     launchOptions: launch,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
