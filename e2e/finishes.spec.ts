@@ -1,7 +1,7 @@
 /** The kinds of finishes that painters put together of layers, each on an article of its own: from the desk to the last step, and read in the record. */
 import { expect, test } from '@playwright/test'
 import { takeIn } from './takeIn'
-import { type Layer, lane, putTogether, spanOf, steps, takeThisWay, workAll } from './work'
+import { lane, type Layer, putTogether, spanOf, steps, takeThisWay, workAll } from './work'
 
 const coat = 'Paint'
 const third = 'about a third, here and there'

@@ -1,11 +1,15 @@
 'use client'
-/** A shade of two tins by parts: what it will look like is reckoned, and said to be a guess. */
+/** A shade of several tins by parts: what it will look like is reckoned, and said to be a guess. */
+import { X } from 'lucide-react'
 import { useState } from 'react'
 import type { DeskTin } from '@/core/desk/state'
 import { type Colour, shadeOf } from '@/core/finish/shade'
 import { decimalMark, numberText, readFigure } from '@/core/measure/number'
 import { ChoiceField, TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
+
+/** as many as a shade is kept to */
+const mostColours = 8
 
 export function ShadeFields({
   colour,
@@ -17,60 +21,88 @@ export function ShadeFields({
   choose: (colour: Colour) => void
 }) {
   const house = useHouse()
-  const [one, other] = colour.parts ?? []
-  const [first, setFirst] = useState(one?.hex ?? tins[0]?.hex ?? '')
-  const [second, setSecond] = useState(other?.hex ?? tins[1]?.hex ?? '')
-  const [parts, setParts] = useState([numberText(one?.parts ?? 2, house), numberText(other?.parts ?? 1, house)] as const)
-  if (tins.length < 2) return null
-  const amounts = parts.map((text) => Number(readFigure(text, decimalMark(house)) ?? 0))
-  const trouble = (k: 0 | 1) => ((amounts[k] ?? 0) > 0 ? undefined : 'A number, like 2.')
-  const named = (hex: string) => tins.find((tin) => tin.hex === hex)
-  const made = [named(first), named(second)].flatMap((tin, k) =>
-    tin && (amounts[k] ?? 0) > 0 ? [{ name: tin.name, hex: tin.hex, parts: amounts[k] ?? 0 }] : [],
+  const [rows, setRows] = useState(() =>
+    colour.parts
+      ? colour.parts.map(({ hex, parts }) => ({ hex, parts: numberText(parts, house) }))
+      : tins.slice(0, 2).map(({ hex }, k) => ({ hex, parts: numberText(2 - k, house) })),
   )
-  const options = tins.map(({ name, hex }) => [hex, name] as const)
+  if (tins.length < 2) return null
+  const amountOf = (text: string) => Number(readFigure(text, decimalMark(house)) ?? 0)
+  const change = (at: number, over: Partial<(typeof rows)[number]>) =>
+    setRows(rows.map((row, k) => (k === at ? { ...row, ...over } : row)))
+  const made = rows.flatMap(({ hex, parts }) => {
+    const tin = tins.find((each) => each.hex === hex)
+    return tin && amountOf(parts) > 0 ? [{ name: tin.name, hex, parts: amountOf(parts) }] : []
+  })
+  const whole = made.length === rows.length && new Set(made.map(({ hex }) => hex)).size === rows.length && rows.length > 1
+  const unused = tins.find(({ hex }) => rows.every((row) => row.hex !== hex))
   return (
     <details className="mt-2">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Mix a shade of two</summary>
-      <div className="mt-1 grid grid-cols-[7rem_1fr] items-start gap-3">
-        <TextField
-          label="Parts"
-          inputMode="decimal"
-          value={parts[0]}
-          trouble={trouble(0)}
-          onChange={(event) => setParts([event.target.value, parts[1]])}
-        />
-        <ChoiceField label="of" value={first} onChange={(event) => setFirst(event.target.value)} options={options} />
-        <TextField
-          label="Parts"
-          inputMode="decimal"
-          value={parts[1]}
-          trouble={trouble(1)}
-          onChange={(event) => setParts([parts[0], event.target.value])}
-        />
-        <ChoiceField label="of" value={second} onChange={(event) => setSecond(event.target.value)} options={options} />
+      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
+        Mix a shade of several
+      </summary>
+      <ul className="mt-1 space-y-3">
+        {rows.map(({ hex, parts }, k) => (
+          <li key={k} className="grid grid-cols-[5.5rem_1fr_auto] items-end gap-3">
+            <TextField
+              label="Parts"
+              inputMode="decimal"
+              value={parts}
+              trouble={amountOf(parts) > 0 ? undefined : 'A number, like 2.'}
+              onChange={(event) => change(k, { parts: event.target.value })}
+            />
+            <ChoiceField
+              label="of"
+              value={hex}
+              onChange={(event) => change(k, { hex: event.target.value })}
+              options={tins.map((tin) => [tin.hex, tin.name] as const)}
+            />
+            <button
+              type="button"
+              className="press px-3"
+              aria-label={`Leave out of the shade: ${tins.find((tin) => tin.hex === hex)?.name ?? 'this colour'}`}
+              disabled={rows.length <= 2}
+              onClick={() => setRows(rows.filter((_, at) => at !== k))}
+            >
+              <X aria-hidden size={20} />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-3 flex flex-wrap gap-3">
+        <button
+          type="button"
+          className="press"
+          disabled={!unused || rows.length >= mostColours}
+          onClick={() => unused && setRows([...rows, { hex: unused.hex, parts: '1' }])}
+        >
+          One more colour
+        </button>
+        <button
+          type="button"
+          className="press"
+          disabled={!whole}
+          onClick={() =>
+            choose({
+              name: made
+                .map(({ name, parts: share }) => `${share} ${name}`)
+                .join(' : ')
+                .slice(0, 60),
+              hex: shadeOf(made),
+              parts: made,
+            })
+          }
+        >
+          {whole && (
+            <span
+              aria-hidden
+              className="mr-2 inline-block size-6 rounded-sm border border-ink/30 align-middle"
+              style={{ background: shadeOf(made) }}
+            />
+          )}
+          Take this shade
+        </button>
       </div>
-      <button
-        type="button"
-        className="press mt-3"
-        disabled={made.length < 2 || first === second}
-        onClick={() =>
-          choose({
-            name: made.map(({ name, parts: share }) => `${share} ${name}`).join(' : '),
-            hex: shadeOf(made),
-            parts: made,
-          })
-        }
-      >
-        {made.length === 2 && first !== second && (
-          <span
-            aria-hidden
-            className="mr-2 inline-block size-6 rounded-sm border border-ink/30 align-middle"
-            style={{ background: shadeOf(made) }}
-          />
-        )}
-        Take this shade
-      </button>
     </details>
   )
 }
