@@ -1,8 +1,9 @@
 /** Mixes end to end: a shade of tins made up, laid, and what is left of it kept as a tin; stripes set out, their tape counted. */
 import { expect, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
+import { openDiffering } from './browser'
 import { takeIn } from './takeIn'
-import { lane, layers, openLayer, putTogether, rows, steps, takeThisWay, workOne } from './work'
+import { lane, layers, openLayer, openRow, putTogether, rows, steps, takeThisWay, workOne } from './work'
 
 test('three tins become a shade by parts, mixed from each; what is left is kept as a tin with its formula', async ({ page }, {
   project,
@@ -12,7 +13,7 @@ test('three tins become a shade by parts, mixed from each; what is left is kept 
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'bare' })
   await putTogether(page, [{ done: 'Paint', with: 'chalk-style paint', colour: [shade, '#888888'], often: 'once' }])
   const sheet = openLayer(page)
-  if ((await sheet.count()) === 0) await rows(page).first().click()
+  await openRow(page, 0)
   await sheet.getByText('Mix a shade of several').click()
   await sheet.getByRole('button', { name: 'One more colour' }).click()
   await sheet.getByLabel('Parts').nth(0).fill('3')
@@ -44,7 +45,7 @@ test('three tins become a shade by parts, mixed from each; what is left is kept 
   await body.getByRole('button', { name: 'Write it down' }).click()
   const coat = page.getByRole('dialog')
   await expect(coat.getByText(/from the mix/)).toBeVisible()
-  await coat.getByText('Something was different').click()
+  await openDiffering(page)
   await coat.getByLabel(/^Amount/).fill('90')
   await coat.getByRole('button', { name: 'All well, write it down' }).click()
   await expect(coat).toBeHidden()
@@ -79,11 +80,11 @@ test('stripes by count, width and gap are drawn on their face, their tape counte
     { done: 'Paint', with: 'chalk mineral paint', colour: ['Oat Husk', '#e3d7bd'], often: 'twice' },
   ])
   const sheet = openLayer(page)
-  if ((await sheet.count()) === 0) await rows(page).first().click()
+  await openRow(page, 0)
   await sheet.getByLabel('In a pattern').selectOption({ label: 'stripes, taped' })
   // its tape came with it, below and above
   await expect(rows(page)).toHaveCount(4)
-  await rows(page).nth(1).click()
+  await openRow(page, 1)
   for (const [label, value] of [
     ['How many', '3'],
     ['Each wide, cm', '4'],

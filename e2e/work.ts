@@ -65,14 +65,14 @@ export async function putTogether(page: Page, wanted: readonly Layer[]) {
   // what the look had lies on top now, and goes
   while ((await rows(page).count()) > wanted.length) {
     const left = await rows(page).count()
-    await openTop(page)
+    await openRow(page, 0)
     await openLayer(page).getByRole('button', { name: 'Take it out' }).click()
     await expect(rows(page)).toHaveCount(left - 1)
   }
 }
 /** A tap right after another is let fall, so it is tapped until it stands open. */
-async function openTop(page: Page) {
-  const top = rows(page).first()
+export async function openRow(page: Page, at: number) {
+  const top = rows(page).nth(at)
   await expect(async () => {
     if ((await top.locator('..').getAttribute('open')) === null) await top.click()
     await expect(top.locator('..')).toHaveAttribute('open', '', { timeout: 700 })

@@ -52,7 +52,8 @@ export function taxFor(terms: PricingTerms, bought: number): Tax {
     : { mode: 'margin', share: terms.taxShare, bought }
 }
 
-const order: readonly LedgerKind[] = [
+/** As they stand on a sheet of costs. */
+export const ledgerKinds: readonly LedgerKind[] = [
   'bought',
   'fetching',
   'materials',
@@ -66,7 +67,7 @@ const order: readonly LedgerKind[] = [
 function ledger(sums: ReadonlyMap<LedgerKind, number>, minutes: number, terms: PricingTerms): Ledger {
   const hours = Math.round((minutes / 60) * 100) / 100
   const withOverhead = new Map<LedgerKind, number>(sums).set('overhead', roundMoney(hours * terms.overheadRate))
-  const lines = order.flatMap((kind) => {
+  const lines = ledgerKinds.flatMap((kind) => {
     const amount = withOverhead.get(kind) ?? 0
     return amount === 0 ? [] : [{ kind, amount }]
   })

@@ -2,7 +2,7 @@
 import { consumables, type ConsumableUse } from '@/core/craft/consumables'
 import { getFamily } from '@/core/craft/families'
 import { formatNumber, type Writing } from '@/core/measure/number'
-import type { Ledger as Book, LedgerKind, LeftOut } from '@/core/piece/ledger'
+import { type Ledger as Book, type LedgerKind, ledgerKinds, type LeftOut } from '@/core/piece/ledger'
 import { ledgerWords } from '@/words/piece'
 import { capital } from '@/words/text'
 import { hoursWords } from '@/words/time'
@@ -17,7 +17,8 @@ interface Props {
 }
 
 export function Ledger({ soFar, whenDone, rate, writing, money }: Props) {
-  const kinds = [...new Set([...soFar.lines, ...(whenDone?.lines ?? [])].map(({ kind }) => kind))]
+  const told = new Set([...soFar.lines, ...(whenDone?.lines ?? [])].map(({ kind }) => kind))
+  const kinds = ledgerKinds.filter((kind) => told.has(kind))
   const amountIn = (book: Book, kind: LedgerKind) => book.lines.find((line) => line.kind === kind)?.amount ?? 0
   return (
     <table className="w-full text-lg">

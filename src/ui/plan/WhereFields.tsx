@@ -37,15 +37,17 @@ export function WhereFields({
           ))}
         </div>
       </fieldset>
-      <ChoiceField
-        label="How much of it"
-        value={String(where?.share ?? 1)}
-        onChange={(event) => {
-          const share = Number(event.target.value)
-          keep({ ...where, share: share === 1 ? undefined : share })
-        }}
-        options={withOwn(shareWords, String(where?.share ?? 1), saidShare(where?.share ?? 1))}
-      />
+      {!where?.pattern && (
+        <ChoiceField
+          label="How much of it"
+          value={String(where?.share ?? 1)}
+          onChange={(event) => {
+            const share = Number(event.target.value)
+            keep({ ...where, share: share === 1 ? undefined : share })
+          }}
+          options={withOwn(shareWords, String(where?.share ?? 1), saidShare(where?.share ?? 1))}
+        />
+      )}
       <CommittedField
         label="Where, in your words"
         trouble={trouble}
