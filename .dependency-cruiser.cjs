@@ -17,6 +17,7 @@ const floors = [
   'stack',
   'assess',
   'plan',
+  'schedule',
   'price',
   'stock',
   'log',

@@ -1,0 +1,71 @@
+/**
+ * The workshop's week as a problem: people with their hours, the steps ahead of every piece, the waits between them, drying places,
+ * one place to spray. Whole minutes from one moment on, all of them multiples of `grid`; types, and what makes a problem hopeless. Pure.
+ */
+
+export interface Worker {
+  id: string
+  /** when they work: from, to; in order, apart */
+  work: readonly (readonly [number, number])[]
+}
+export interface WorkStep {
+  piece: number
+  part: number
+  name: string
+  dur: number
+  /** may be laid down at a break and taken up after it */
+  split: boolean
+  /** what is in the brush; another one costs the set-up */
+  product: string | null
+  spray: boolean
+  /** who may work it, by index */
+  painters: readonly number[]
+}
+/** How long after the end of one step another begins; from null it counts from the first moment. */
+export interface Lag {
+  from: number | null
+  to: number
+  min: number
+  max: number | null
+  /** its most is never broken: a ruined coat */
+  hard: boolean
+  /** what breaking its most costs */
+  penalty: number
+  /** holds a drying place from the end of the one to the start of the other */
+  rack: boolean
+}
+export interface WorkPiece {
+  id: string
+  due: number
+  weight: number
+  /** it is finished when this step ends */
+  final: number
+}
+export interface WorkshopProblem {
+  grid: number
+  horizon: number
+  painters: readonly Worker[]
+  pools: { spray: number; rack: number }
+  /** minutes between two products in one painter's hands */
+  setup: number
+  pieces: readonly WorkPiece[]
+  steps: readonly WorkStep[]
+  lags: readonly Lag[]
+  cost: { tardy: number; flow: number }
+}
+/** When each step begins, and who works it. */
+export interface WorkshopSchedule {
+  start: number[]
+  painter: number[]
+}
+
+/** Thrown where no week can hold a step; it names the step. */
+export class NoSchedule extends Error {
+  constructor(
+    readonly step: number,
+    why: string,
+  ) {
+    super(why)
+    this.name = 'NoSchedule'
+  }
+}

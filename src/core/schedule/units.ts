@@ -1,0 +1,83 @@
+/**
+ * What is laid in one go: the steps of one part, in chains whose links have a most. A part is laid from its first step to its last, so
+ * that the drying place it holds is given back. Pure.
+ */
+import { orderOf } from './bound'
+import type { Lag, WorkshopProblem } from './problem'
+
+/** Steps that follow each other within windows: placed together, for the earliest place of the first is often the wrong one. */
+export interface Chain {
+  steps: readonly number[]
+  /** from each step to the one after it */
+  links: readonly Lag[]
+  /** minutes of the longest path from its first step to the end of its piece */
+  tail: number
+}
+export interface Unit {
+  piece: number
+  steps: readonly number[]
+  chains: readonly Chain[]
+  /** units that it waits for */
+  after: readonly number[]
+  /** its own drying places: waits that hold one and end in it */
+  racks: readonly Lag[]
+  /** waits that have a most and end in it, by index */
+  windows: readonly number[]
+  /** minutes of its longest path and of what follows it, to the end of its piece */
+  tail: number
+  work: number
+}
+
+function chainsOf(steps: readonly number[], lags: readonly Lag[], tail: Float64Array): Chain[] {
+  const own = new Set(steps)
+  const next = new Map<number, Lag>()
+  const linked = new Set<number>()
+  for (const lag of lags) {
+    if (lag.from === null || lag.max === null || !own.has(lag.from) || !own.has(lag.to)) continue
+    if (next.has(lag.from) || linked.has(lag.to)) continue
+    next.set(lag.from, lag)
+    linked.add(lag.to)
+  }
+  return steps
+    .filter((step) => !linked.has(step))
+    .map((first) => {
+      const [chain, links]: [number[], Lag[]] = [[first], []]
+      for (let link = next.get(first); link; link = next.get(link.to)) {
+        chain.push(link.to)
+        links.push(link)
+      }
+      return { steps: chain, links, tail: tail[first] ?? 0 }
+    })
+}
+
+export function unitsOf(problem: WorkshopProblem): Unit[] {
+  const { steps, lags, pieces } = problem
+  const order = orderOf(problem)
+  const keyOf = (step: number) => `${steps[step]?.piece} ${steps[step]?.part}`
+  const groups = new Map<string, number[]>()
+  for (const step of order) groups.set(keyOf(step), [...(groups.get(keyOf(step)) ?? []), step])
+  const keys = [...groups.keys()]
+  const indexOf = new Map(keys.map((key, k) => [key, k]))
+  const tail = new Float64Array(steps.length)
+  const out = steps.map((): Lag[] => [])
+  for (const lag of lags) if (lag.from !== null) out[lag.from]?.push(lag)
+  for (const step of [...order].reverse())
+    tail[step] =
+      (steps[step]?.dur ?? 0) + (out[step] ?? []).reduce((most, { to, min }) => Math.max(most, min + (tail[to] ?? 0)), 0)
+  return keys.map((key): Unit => {
+    const own = groups.get(key) ?? []
+    const mine = new Set(own)
+    const into = lags.filter(({ to }) => mine.has(to))
+    const before = into.flatMap(({ from }) => (from === null || mine.has(from) ? [] : [indexOf.get(keyOf(from)) ?? 0]))
+    return {
+      piece: steps[own[0] ?? 0]?.piece ?? pieces.length,
+      steps: own,
+      chains: chainsOf(own, into, tail),
+      after: [...new Set(before)],
+      racks: into.filter(({ rack }) => rack),
+      windows: lags.flatMap(({ to, max }, k) => (max !== null && mine.has(to) ? [k] : [])),
+      tail: Math.max(...own.map((step) => tail[step] ?? 0)),
+      work: own.reduce((sum, step) => sum + (steps[step]?.dur ?? 0), 0),
+    }
+  })
+}
