@@ -2,10 +2,17 @@
 import { expect, type Page, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 
+/** found once: every view of a piece asks for it */
+const found = new Map<string, string>()
+
 async function hrefOf(page: Page, list: string, match: string | RegExp): Promise<string> {
+  const key = `${list} ${String(match)}`
+  const known = found.get(key)
+  if (known) return known
   await page.goto(list)
   const href = await page.locator('main a', { hasText: match }).first().getAttribute('href')
   if (!href) throw new Error(`no link ${String(match)} on ${list}`)
+  found.set(key, href)
   return href
 }
 
@@ -44,9 +51,10 @@ for (const [name, find] of Object.entries(views)) {
     page.on('pageerror', (error) => said.push(error.message))
     // the markup is the same at both widths: the desk looks in both themes, the phone in the evening’s
     const themes = project.name === 'phone' ? (['dark'] as const) : (['light', 'dark'] as const)
+    await page.emulateMedia({ colorScheme: themes[0] })
+    await page.goto(path, { waitUntil: 'load' })
     for (const colorScheme of themes) {
       await page.emulateMedia({ colorScheme })
-      await page.goto(path, { waitUntil: 'load' })
       await expectAxeClean(page)
     }
     const { wide, room } = await page.evaluate(() => ({

@@ -7,14 +7,16 @@
  *              then 50 ml: 125/750 − 75/750 = 4.92 − 2.95   1.97
  *              20 g × 16.50/400 = 0.825                     0.83
  *   overhead   3 h × 1.60                                   4.80
- *   costs      32.00 + 8.00 + 5.75 + 4.45 + 4.80            55.00
+ *   small      cleaned 0.78, rinsed 0.23, scuffed 0.66, dusted 2 × 0.40, two coats' brush 2 × 0.35,
+ *   things     worn 0.66, waxed 0.35, off 0.45, buffed 0.23   4.86; a packet of cloths beside   4.59
+ *   costs      32.00 + 8.00 + 5.75 + 4.86 + 4.59 + 4.80     60.00
  *   booth, 12 %
- *   break-even 55 / 0.88                                    62.50
- *   floor      (55 + 3 × 18) / 0.88 = 123.86…               123.87
- *   target     (55 + 3 × 22) / 0.88                         137.50
- *   ask        137.50 / 0.9 = 152.77…, up to a multiple of 5  155
- *   bid        245 × 0.88 − (55 − 32) − 66                  126.60
- *   sold       150 − 18 fees − 55 = 77; 77 / 3              25.67 an hour
+ *   break-even 60 / 0.88 = 68.18…, up                       68.19
+ *   floor      (60 + 3 × 18) / 0.88 = 129.54…               129.55
+ *   target     (60 + 3 × 22) / 0.88 = 143.18…               143.19
+ *   ask        143.19 / 0.9 = 159.10, up to a multiple of 5   160
+ *   bid        245 × 0.88 − (60 − 32) − 66                  121.60
+ *   sold       150 − 18 fees − 60 = 72; 72 / 3              24.00 an hour
  */
 import { expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
@@ -183,32 +185,33 @@ test('a music cabinet goes from the door to the sale, and every figure is as wor
   // a cost beside the coats
   await page.getByRole('button', { name: 'Add a cost' }).click()
   await page.getByLabel('What for').selectOption({ label: 'consumables' })
-  await page.getByLabel('Amount, GBP').fill('4.45')
+  await page.getByLabel('Amount, GBP').fill('4.59')
   await page.getByRole('button', { name: 'Write it down' }).last().click()
-  await expect(page.getByText('consumables · £4.45')).toBeVisible()
+  await expect(page.getByText('consumables · £4.59')).toBeVisible()
   await expect(page.getByText('3 h', { exact: true }).first()).toBeVisible()
 
   // what to ask
   await page.getByRole('link', { name: 'Price it' }).click()
   await page.getByRole('link', { name: 'Booth at the old sail shed' }).click()
-  await expect(figure(page, 'breakEven')).toHaveText('£62.50')
-  await expect(figure(page, 'floor')).toHaveText('£123.87')
-  await expect(figure(page, 'target')).toHaveText('£137.50')
-  await expect(figure(page, 'ask')).toHaveText('£155.00')
-  await expect(figure(page, 'highestBid')).toHaveText('£126.60')
+  await expect(figure(page, 'breakEven')).toHaveText('£68.19')
+  await expect(figure(page, 'floor')).toHaveText('£129.55')
+  await expect(figure(page, 'target')).toHaveText('£143.19')
+  await expect(figure(page, 'ask')).toHaveText('£160.00')
+  await expect(figure(page, 'highestBid')).toHaveText('£121.60')
   await expect(page.locator('[data-line="materials"]').first()).toHaveText('£5.75')
   await expect(page.locator('[data-line="overhead"]').first()).toHaveText('£4.80')
+  await expect(page.locator('[data-line="consumables"]').first()).toHaveText('£9.45')
 
   // listed, and sold
-  await expect(page.getByLabel('Asking, GBP')).toHaveValue('155.00')
+  await expect(page.getByLabel('Asking, GBP')).toHaveValue('160.00')
   await page.getByRole('button', { name: 'List it' }).click()
-  await expect(page.getByText('Listed at £155.00')).toBeVisible()
+  await expect(page.getByText('Listed at £160.00')).toBeVisible()
   await page.getByLabel('Price paid, GBP').fill('150')
   await expect(page.getByLabel('Fees taken, GBP')).toHaveValue('18.00')
   await page.getByRole('button', { name: 'It has left' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'What it earned' })).toBeVisible()
-  await expect(figure(page, 'perHour')).toHaveText('£25.67')
-  await expect(page.getByRole('row', { name: /Left for the hours/ })).toContainText('£77.00')
+  await expect(figure(page, 'perHour')).toHaveText('£24.00')
+  await expect(page.getByRole('row', { name: /Left for the hours/ })).toContainText('£72.00')
 
   // its record, on paper
   await page.goto(`${pieceUrl}/record`)

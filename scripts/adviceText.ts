@@ -22,8 +22,8 @@ import type { EndingRule, MeetingRule } from '@/core/stack/rules/rule'
 import { sealingRules } from '@/core/stack/rules/sealing'
 import { softRules } from '@/core/stack/rules/soft'
 import { wearRules } from '@/core/stack/rules/wear'
+import { adaptationWords } from '@/words/adaptation'
 import { conflictWords, severityWords } from '@/words/conflicts'
-import { adaptationWords } from '@/words/craft'
 import { schoolChoiceWords, schoolWords } from '@/words/method'
 
 const kinds = [...new Set<SubstrateKind>(Object.values(substrates).map(({ kind }) => kind))]

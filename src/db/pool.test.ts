@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { usualPrices } from '@/core/craft/consumables'
 import { defaultMethod } from '@/core/craft/method'
 import { makeDatabase, studioFacts, type TestDatabase, testOwnerUrl } from '@/db/testing/database'
 import { pieceRow } from '@/db/testing/rows'
@@ -7,7 +8,7 @@ import { addReading, listReadings } from './climate'
 import { migrate } from './migrate'
 import { listOpenPieces } from './piece'
 import { addPiece } from './pieceWrite'
-import { getStudio, saveMethod, saveStudio } from './studio'
+import { getStudio, saveConsumables, saveMethod, saveStudio } from './studio'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -73,8 +74,19 @@ describe('the studio', () => {
     for (const wish of [{ profit: 4000 }, { margin: 0.25 }, { earnedRate: 2200 }]) {
       const facts = { ...studioFacts(db.here), wish, taxMode: 'margin' as const, taxShare: 0.2, haggle: 0.125 }
       await db.as(db.here, (client) => saveStudio(client, facts))
-      expect(await db.as(db.here, getStudio)).toEqual({ ...facts, method: defaultMethod, kept: true })
+      expect(await db.as(db.here, getStudio)).toEqual({
+        ...facts,
+        method: defaultMethod,
+        kept: true,
+        consumables: usualPrices,
+      })
     }
+  })
+  test('keeps what small things cost it; what it did not name costs as usual', async () => {
+    await db.as(db.here, (client) => saveConsumables(client, { rag: 40 }))
+    expect((await db.as(db.here, getStudio)).consumables).toEqual({ ...usualPrices, rag: 40 })
+    expect((await db.as(db.elsewhere, getStudio)).consumables).toEqual(usualPrices)
+    await db.as(db.here, (client) => saveConsumables(client, {}))
   })
   test('keeps its method, and another studio its own', async () => {
     const method = { ...defaultMethod, key: 'prove', waxRest: 'hour' } as const

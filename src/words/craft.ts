@@ -6,7 +6,6 @@ import { getFamily } from '@/core/craft/families'
 import { type CheckCode, getOperation } from '@/core/craft/operations'
 import type { ReasonCode } from '@/core/craft/recipe'
 import type { PastCode } from '@/core/craft/windows'
-import type { AdaptationCode } from '@/core/finish/adapt'
 import type { RefusalCode } from '@/core/finish/refusal'
 import type { PlannedStep } from '@/core/finish/step'
 import type { AdviceCode } from '@/core/plan/planFinish'
@@ -195,7 +194,7 @@ export const whyWords = ({ reason, own, changed }: Pick<PlannedStep, 'reason' | 
   `${reasonWords[reason]}${own ? ' Your own step.' : changed ? ' Changed by you.' : ''}`
 
 /** "clay paint, paint : water 1 : 1, bristle brush, 220": with what. */
-export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator' | 'grit' | 'film' | 'where'>): string {
+export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator' | 'grit' | 'film' | 'where' | 'turns'>): string {
   const film = step.film === 'normal' ? null : `${step.film} film`
   const parts = [
     step.family ? getFamily(step.family).words : null,
@@ -204,6 +203,7 @@ export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator'
     step.grit ? `abrasive ${step.grit}` : null,
     step.family ? film : null,
     whereWords(step.where),
+    step.turns === undefined ? null : 'one side, turned when it is dry, the other',
   ]
   return parts.filter(Boolean).join(' · ')
 }
@@ -215,18 +215,6 @@ export const cardName = ({ step, pieceName, partName }: Pick<StepCard, 'step' | 
 /** How a step is worked whose window closes sooner than it lasts; empty where it is done in one go. */
 export const sectionWords = (sections: number): string =>
   sections > 1 ? `In ${sections} sections: each is followed up before the next is begun.` : ''
-
-/** Where a line of work is done otherwise, and how. */
-export const adaptationWords: Record<AdaptationCode, string> = {
-  veneer: 'Veneer: one light pass by hand at 220, no blade, no machine',
-  cane: 'Cane and wicker: a scuffing pad at most, cloths and spirits, no wool',
-  slick: 'Laminate, metal, glass, plastic: scuffed, not sanded',
-  metal: 'Bare metal: its own primer instead of one with water in it',
-  melts: 'Glass and plastic: no heat',
-  glass: 'Bare glass: nothing to scuff, the primer grips alone',
-  soft: 'Cloth and leather: vacuumed, soap and water, nothing coarser than 400, no primer; leather’s wax worked in generously',
-  lead: 'Where lead may be: a wet key, no wool, no dust; between its coats of colour nothing is rubbed',
-}
 
 /** What speaks for a paint on a part, and what against it. */
 export const paintReasonWords: Record<PaintReason, string> = {

@@ -1,7 +1,9 @@
 /** What a coat is likely to be: its amount, mix, tool and tin, from the plan, the mixes made up, and how a like one went. Pure. */
 import { type FamilyCode, getFamily, isPaint, unitOf } from '@/core/craft/families'
 import { componentsOf, type NamedColour, shadeMix } from '@/core/craft/mixes'
-import { type Batch, batchesFor, volumeFor } from '@/core/log/batch'
+import { type Batch, batchesFor, batchesIn, isGood, volumeFor } from '@/core/log/batch'
+import { effectiveLog } from '@/core/log/effectiveLog'
+import type { Entry } from '@/core/log/entry'
 import { findLastLike, type LoggedCoat } from '@/core/log/lastLike'
 import type { Film } from '@/core/measure/film'
 import { parseMix } from '@/core/measure/mixParts'
@@ -77,6 +79,15 @@ const onShelf = ({ id, name, family, unit, size, colourHex: hex }: Product, lots
   hex,
   lots: lotsInTurn(lots, id),
 })
+
+/** The plan of a step's coat with what this device has mixed since it was made: what was mixed for it is what it takes. */
+export function withMixes(plan: CoatPlan, stepId: StepId, written: readonly Entry[], nowMs: number): CoatPlan {
+  const known = new Set(plan.batches.map(({ id }) => id))
+  const own = batchesIn([{ log: effectiveLog(written), climate: [] }]).filter(
+    (batch) => batch.stepIds.includes(stepId) && batch.family === plan.family && !known.has(batch.id) && isGood(batch, nowMs),
+  )
+  return { ...plan, batches: [...own, ...plan.batches], batchId: own[0]?.id ?? plan.batchId }
+}
 
 export function coatPlanOf(
   step: PlanStep,

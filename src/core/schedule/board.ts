@@ -25,7 +25,7 @@ export class Board {
   private readonly product: Int32Array
 
   constructor(
-    private readonly problem: WorkshopProblem,
+    protected readonly problem: WorkshopProblem,
     private readonly calendars: readonly Calendar[],
   ) {
     const { steps, painters, horizon, grid } = problem

@@ -12,6 +12,8 @@ export interface Chain {
   links: readonly Lag[]
   /** minutes of the longest path from its first step to the end of its piece */
   tail: number
+  /** waits that hold a drying place and end in it */
+  racks: readonly Lag[]
 }
 export interface Unit {
   piece: number
@@ -46,7 +48,7 @@ function chainsOf(steps: readonly number[], lags: readonly Lag[], tail: Float64A
         chain.push(link.to)
         links.push(link)
       }
-      return { steps: chain, links, tail: tail[first] ?? 0 }
+      return { steps: chain, links, tail: tail[first] ?? 0, racks: lags.filter(({ rack, to }) => rack && chain.includes(to)) }
     })
 }
 

@@ -91,6 +91,32 @@ describe('the tin to reach for', () => {
       ['clear-wax', null, 0],
     ])
   })
+  test('what is left of a mix is reached for by its colour alone, and sets no price', () => {
+    const rest = (over: Partial<Product>): Product => ({
+      ...{
+        id: 'rest',
+        name: 'Left of a wash',
+        family: 'clay',
+        colourName: null,
+        colourHex: null,
+        size: 100,
+        unit: 'ml',
+        price: 10,
+      },
+      ...{ formula: 'paint : water 1 : 1', ...over },
+    })
+    const pale = rest({ colourName: 'Tarn Milk', colourHex: '#dfe3dc' })
+    const cut = rest({ id: 'cut', family: 'clear-wax', unit: 'g' })
+    const all = [cut, pale, ...shelf]
+    expect(unitPricesOf(all)).toEqual({ clay: 3.8, 'clear-wax': 4 })
+    expect([productFor(all, 'clay', '#dfe3dc')?.id, productFor(all, 'clay', null)?.id]).toEqual(['rest', 'slate'])
+    expect(productFor(all, 'clear-wax', null)?.id).not.toBe('cut')
+    const left = shelfOf(all, [
+      { ...lot('a', 60), productId: 'cut', code: null },
+      { ...lot('b', 90), productId: 'rest', code: null },
+    ])
+    expect(left.filter(({ amount }) => amount > 0).map(({ hex, amount }) => [hex, amount])).toEqual([['#dfe3dc', 90]])
+  })
   test('its open tins first, none that is used up, none of another product', () => {
     const lots: ShelfLot[] = [
       { ...lot('new', 500), productId: 'slate', code: null },

@@ -17,6 +17,9 @@ export interface Product {
   formula?: string | null
 }
 
+/** As it came from a shop, not what was left of a mix. */
+const isBought = ({ formula }: Product): boolean => !formula
+
 /** One tin as it was bought, with what is left in it. */
 export interface ShelfLot extends Lot {
   productId: ProductId
@@ -29,9 +32,11 @@ export const lotsInTurn = (lots: readonly ShelfLot[], productId: ProductId): She
 
 /** The tin to reach for: the family and colour wanted, else the family alone; null where the shelf has none. */
 export function productFor(products: readonly Product[], family: FamilyCode, hex: string | null): Product | null {
-  const alike = products.filter((product) => product.family === family)
+  const own = products.filter((product) => product.family === family)
+  // what is left of a mix is nobody's usual tin; it is reached for by its colour alone
+  const alike = own.filter(isBought)
   return (
-    alike.find(({ colourHex }) => hex !== null && colourHex === hex) ??
+    own.find(({ colourHex }) => hex !== null && colourHex === hex) ??
     (hex === null ? alike[0] : alike.find(({ colourHex }) => colourHex === null)) ??
     null
   )
@@ -41,7 +46,9 @@ export function productFor(products: readonly Product[], family: FamilyCode, hex
 export function shelfOf(products: readonly Product[], lots: readonly ShelfLot[]): Shelf {
   const left = new Map<string, number>()
   for (const { productId, remaining } of lots) left.set(productId, (left.get(productId) ?? 0) + remaining)
-  return products.map(({ id, family, colourHex, colourName }) => ({
+  // a mix without a colour of its own stands for no product
+  const told = products.filter((product) => isBought(product) || product.colourHex !== null)
+  return told.map(({ id, family, colourHex, colourName }) => ({
     family,
     hex: colourHex,
     name: colourName,
@@ -52,6 +59,7 @@ export function shelfOf(products: readonly Product[], lots: readonly ShelfLot[])
 /** Minor units per ml or g of each family, from the cheapest tin of it on the shelf. */
 export function unitPricesOf(products: readonly Product[]): Partial<Record<FamilyCode, number>> {
   const prices: Partial<Record<FamilyCode, number>> = {}
-  for (const { family, price, size } of products) prices[family] = Math.min(prices[family] ?? Infinity, price / size)
+  for (const { family, price, size } of products.filter(isBought))
+    prices[family] = Math.min(prices[family] ?? Infinity, price / size)
   return prices
 }

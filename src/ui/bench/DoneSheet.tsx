@@ -6,6 +6,7 @@
 import { Dialog } from 'radix-ui'
 import { createContext, type ReactNode, useCallback, useContext, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { withMixes } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { Reading } from '@/core/drying/windowFor'
 import type { Instant } from '@/core/measure/named'
@@ -74,6 +75,9 @@ function DoneDialog(props: Props) {
 }
 
 function Done({ card, endedAt, air, done, answer }: Props & { answer: (result: 'pass' | 'later') => void }) {
+  const { entries } = useOutbox()
+  // what was mixed a moment ago is offered, though the page was made before
+  const [plan] = useState(() => card.coat && withMixes(card.coat, card.stepId, entries, Date.parse(endedAt)))
   const [failedId] = useState(() => uuidv7())
   const [wrong, setWrong] = useState(false)
   const judge = (verdict: Judged) => (verdict === 'fail' ? setWrong(true) : answer(verdict))
@@ -94,8 +98,8 @@ function Done({ card, endedAt, air, done, answer }: Props & { answer: (result: '
             done={done}
           />
         </div>
-      ) : card.coat ? (
-        <CoatForm card={card} plan={card.coat} endedAt={endedAt} air={air} judge={judge} />
+      ) : plan ? (
+        <CoatForm card={card} plan={plan} endedAt={endedAt} air={air} judge={judge} />
       ) : (
         <>
           <Dialog.Description className="sr-only">Was it done well?</Dialog.Description>
