@@ -97,17 +97,17 @@ export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Jud
           )}
           {card.pattern && (
             <div className="mt-5 max-w-md">
+              <p className="text-lg font-semibold">{measuresWords(card.pattern.pattern, house)}</p>
+              {card.step.operation === 'tape' && card.pattern.pattern.kind === 'stripes' && (
+                <p className="text-lg">{formatNumber(tapeMetres(card.pattern.pattern, card.pattern.face), house, 1)} m of tape</p>
+              )}
               <PatternDrawing
                 {...card.pattern}
                 hex={card.step.colour?.hex ?? 'var(--line)'}
                 under="var(--sheet)"
                 house={house}
-                className="w-full"
+                className="mt-2 max-h-[34vh] w-full"
               />
-              <p className="text-lg font-semibold">{measuresWords(card.pattern.pattern, house)}</p>
-              {card.step.operation === 'tape' && card.pattern.pattern.kind === 'stripes' && (
-                <p className="text-lg">{formatNumber(tapeMetres(card.pattern.pattern, card.pattern.face), house, 1)} m of tape</p>
-              )}
             </div>
           )}
           <Judgement judged={judged} className="mt-4" />
