@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# Every check, on a cluster of its own. `./itinerum test [SUITE…]`; the last line counts all of it.
+# Every check, on a cluster of its own. `./itinerum test [SUITE…]`; the last line counts all of it. ITINERUM_ONLY=words asks only the
+# browser tests whose title holds them.
 set -uo pipefail
 top=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$top"
@@ -71,8 +72,16 @@ browser() {
   DATABASE_URL=$(app_url) ITINERUM_STUDIO=$studio node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$reports/server.log" 2>&1 &
   server=$!
   for _ in $(seq 100); do node -e "fetch(process.argv[1]).then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))" "http://127.0.0.1:$port/api/health" && break; sleep 0.2; done
-  ITINERUM_URL=http://127.0.0.1:$port PLAYWRIGHT_JSON_OUTPUT_NAME=$reports/browser.json node_modules/.bin/playwright test --reporter=list,json
+  export ITINERUM_URL=http://127.0.0.1:$port
+  played browser --project=desk --project=phone
 }
+played() { # NAME PROJECT…
+  local name=$1; shift
+  PLAYWRIGHT_JSON_OUTPUT_NAME=$reports/$name.json node_modules/.bin/playwright test "$@" ${ITINERUM_ONLY:+-g "$ITINERUM_ONLY"} --pass-with-no-tests --reporter=list,json
+}
+# Whole jobs were worked at the desk's width by then; a machine so slow that all before took as long leaves the phone's out, and says so.
+latest=3000
+jobs() { played jobs --project=phone-jobs; }
 
 for suite in "${wanted[@]}"; do
   case "$suite" in
@@ -82,7 +91,9 @@ for suite in "${wanted[@]}"; do
     unit) counted unit node_modules/.bin/vitest run --project unit --reporter=default --reporter=json --outputFile.json="$reports/unit.json" ;;
     slow) counted slow node_modules/.bin/vitest run --project slow --reporter=default --reporter=json --outputFile.json="$reports/slow.json" ;;
     database) need_cluster; counted database node_modules/.bin/vitest run --project database --reporter=default --reporter=json --outputFile.json="$reports/database.json" ;;
-    browser) counted browser browser ;;
+    browser)
+      counted browser browser
+      if [ "$SECONDS" -lt "$latest" ]; then counted jobs jobs; else say "left out: whole jobs on a phone; all before them took $((SECONDS / 60)) min here"; fi ;;
     *) say "There is no suite called $suite: quick types lint format unit slow database browser"; exit 2 ;;
   esac
 done
