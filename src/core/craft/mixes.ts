@@ -1,6 +1,7 @@
 /** What the components of a mix are, by the names painters write: each comes from its own product. Source: the craft. */
 import { shareOut } from '@/core/measure/mixBatch'
 import { type MixPart, parseMix, yieldOf } from '@/core/measure/mixParts'
+import { commonDivisor } from '@/core/measure/number'
 import { type FamilyCode, familyCodes, getFamily, isPaint } from './families'
 
 /** Chalky paint as it is mixed at home, and with a tenth more water. */
@@ -69,7 +70,6 @@ const paintIn = (parts: readonly MixPart[]): number =>
   )
 /** A name as it stands in a mix: what parts it there is no part of it. */
 const inMix = (name: string): string => name.replace(/[:,]/g, ' ').replace(/\s+/g, ' ').trim()
-const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b))
 
 /** A shade as it is mixed: its colours in the place of the paint, "Quince Rind : Oat Husk : water 3 : 1 : 2". */
 export function shadeMix(shade: readonly { name: string; parts: number }[], mix: string | null): string {

@@ -3,8 +3,7 @@
  * cover, how much tape they take. Lengths in mm, areas in mm²; pure plane geometry.
  */
 
-export const patternKinds = ['stripes', 'stencil'] as const
-export type PatternKind = (typeof patternKinds)[number]
+export type PatternKind = 'stripes' | 'stencil'
 export const runs = ['upright', 'across'] as const
 export interface Stripes {
   kind: 'stripes'
@@ -73,7 +72,7 @@ export function marksOf(pattern: Pattern, face: Face): PatternMark[] {
 /** The share of a face that a stencil's openings let through. Practice. */
 const opening = 0.35
 /** What the marks cover of one face, mm². */
-export const markedArea = (pattern: Pattern, face: Face): number =>
+const markedArea = (pattern: Pattern, face: Face): number =>
   marksOf(pattern, face).reduce((sum, { width, height }) => sum + width * height, 0) * (pattern.kind === 'stencil' ? opening : 1)
 
 /** The share of a part that a pattern covers, of its area in m². Above 0, at most 1. */

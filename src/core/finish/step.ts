@@ -220,13 +220,13 @@ function restOf(top: Done, next: Done, since: number, own: StepWindow | null, ar
 function cautionsFor(ofOperation: readonly CautionCode[], part: FinishablePart, line: Line): readonly CautionCode[] {
   const own = [...new Set([...ofOperation, ...materialCautions(line)])]
   const said = readGrit(line.grit, line.applicator).wet ? own.filter((code) => code !== 'dust') : own
-  return mayHoldLead(part) && disturbs(own) ? ['lead', ...said] : said
+  return mayHoldLead(part) ? saidOfLead(own, said) : said
 }
 
 const disturbing: readonly CautionCode[] = ['dust', 'blade', 'solvent']
-const disturbs = (cautions: readonly CautionCode[]): boolean => disturbing.some((code) => cautions.includes(code))
-/** What the painter puts in says it too where lead may be. */
-export const withLeadSaid = (step: PlannedStep, part: FinishablePart): PlannedStep =>
-  mayHoldLead(part) && disturbs(step.cautions) && !step.cautions.includes('lead')
-    ? { ...step, cautions: ['lead', ...step.cautions] }
-    : step
+/** What is said, lead before all else where the work disturbs what may hold it. */
+const saidOfLead = (cautions: readonly CautionCode[], said: readonly CautionCode[]): readonly CautionCode[] =>
+  disturbing.some((code) => cautions.includes(code)) && !said.includes('lead') ? ['lead', ...said] : said
+/** A step on what may hold lead: what the painter puts in, and the work around the paint. */
+export const withLeadSaid = (step: PlannedStep, lead: boolean): PlannedStep =>
+  lead ? { ...step, cautions: saidOfLead(step.cautions, step.cautions) } : step

@@ -66,3 +66,6 @@ export function readFigure(text: string, decimal: string | undefined): string | 
   const fraction = isDecimal ? bare.slice(lastMark + 1) : ''
   return `${whole || '0'}${fraction === '' ? '' : `.${fraction}`}`
 }
+
+/** The largest whole number that divides both; whole numbers from nought on. */
+export const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b))

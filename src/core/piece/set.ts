@@ -1,8 +1,8 @@
 /** Alike ones worked as one piece: how many there are, and what each is to bring. Money in minor units; pure. */
+import { commonDivisor } from '@/core/measure/number'
 import type { Price } from '@/core/price/priceFor'
 import type { Part } from './piece'
 
-const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b))
 /** How many alike ones a piece is: so many that each has as many of every part; 1 where it is one article. */
 export const setSize = (parts: readonly Pick<Part, 'count'>[]): number =>
   parts.reduce((most, { count }) => commonDivisor(most, count), 0) || 1

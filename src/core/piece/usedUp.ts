@@ -36,7 +36,7 @@ export const usedUpOn = (journey: Pick<Journey, 'parts' | 'whole'>): ConsumableU
   )
 
 /** All of them together, in the order of the list. */
-export function sumUsed(all: readonly ConsumableUse[]): ConsumableUse[] {
+function sumUsed(all: readonly ConsumableUse[]): ConsumableUse[] {
   const sums = new Map<ConsumableCode, number>()
   for (const { code, amount } of all) sums.set(code, (sums.get(code) ?? 0) + amount)
   return [...sums].map(([code, amount]) => ({ code, amount }))

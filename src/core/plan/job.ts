@@ -4,7 +4,7 @@ import { defaultMethod } from '@/core/craft/method'
 import { standardMinutes } from '@/core/craft/minutes'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { findStepWindow } from '@/core/craft/windows'
-import { plainStep, type PlannedStep } from '@/core/finish/step'
+import { plainStep, type PlannedStep, withLeadSaid } from '@/core/finish/step'
 
 export interface JobStep {
   operation: OperationCode
@@ -127,14 +127,14 @@ export function takeOutStep(draft: JobDraft, id: string): JobDraft {
 /** A step of the job as a plan keeps it; `lead`: a part of it may hold lead, and what cuts or raises dust says so. */
 export function jobPlanStep({ operation, side, words, minutes }: JobStep, lead: boolean): PlannedStep {
   const { check = null, cautions = [] } = getOperation(operation)
-  const disturbs = cautions.includes('dust') || cautions.includes('blade')
-  return {
+  const step: PlannedStep = {
     ...plainStep(operation, minutes),
     window: findStepWindow({ operation, family: null }, null, { kind: 'wood', method: defaultMethod }),
     check,
-    cautions: lead && disturbs ? ['lead', ...cautions] : cautions,
+    cautions,
     reason: words === null ? 'counted' : 'as-wished',
     side,
     ...(words !== null && { words }),
   }
+  return withLeadSaid(step, lead)
 }

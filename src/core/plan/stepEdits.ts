@@ -2,6 +2,7 @@
  * What the painter does to the steps of a plan: left out, moved, changed, done once more, steps of their own. It hangs on what a step
  * is, not on where it stands, so that it outlives a change of the layers. Pure.
  */
+import { mayHoldLead } from '@/core/craft/lead'
 import type { HouseMethod } from '@/core/craft/method'
 import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/operations'
 import type { StepWindow } from '@/core/craft/windows'
@@ -162,7 +163,7 @@ export function workedSteps(
   const steps = worked.map(({ step }) => step)
   return withWindows(steps, part, method, done).map((step, k) => {
     const { key } = worked[k] as EditedStep
-    return { key, step: withLeadSaid(withWait(step, changes[key]), part) }
+    return { key, step: withLeadSaid(withWait(step, changes[key]), mayHoldLead(part)) }
   })
 }
 

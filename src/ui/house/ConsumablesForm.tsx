@@ -6,7 +6,8 @@ import { consumableCodes, type ConsumablePrices, consumables } from '@/core/craf
 import { consumablesInput, type ConsumablesText } from '@/core/input/house'
 import { moneyText } from '@/core/measure/money'
 import { useActions } from '@/ui/form/actions'
-import { TextField, Trouble } from '@/ui/form/Field'
+import { TextField } from '@/ui/form/Field'
+import { FormFoot } from '@/ui/form/FormFoot'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { capital } from '@/words/text'
@@ -48,15 +49,12 @@ export function ConsumablesForm({ prices }: { prices: ConsumablePrices }) {
             trouble={troubleOf(code)}
           />
         ))}
-        <div className="col-span-2 space-y-3 sm:col-span-4">
-          <Trouble>{issue}</Trouble>
-          <button type="submit" disabled={pending} className="press press-now">
-            Keep what they cost, {house.currency}
-          </button>
-          <span role="status" className="ml-4 font-semibold text-now">
-            {kept ? 'Kept.' : ''}
-          </span>
-        </div>
+        <FormFoot
+          {...{ issue, pending }}
+          words={`Keep what they cost, ${house.currency}`}
+          kept={kept && 'Kept.'}
+          className="col-span-2 sm:col-span-4"
+        />
       </form>
     </details>
   )

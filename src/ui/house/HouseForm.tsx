@@ -7,6 +7,7 @@ import type { Studio } from '@/core/house/studio'
 import { studioInput, type StudioText } from '@/core/input/house'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
+import { FormFoot } from '@/ui/form/FormFoot'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { unitWords } from '@/words/measure'
 import type { HouseChoices } from './houseChoices'
@@ -99,15 +100,7 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
       <TextField label="Work begins" type="time" {...register('worksFrom')} trouble={troubleOf('worksFrom')} />
       <TextField label="Work ends" type="time" {...register('worksTo')} trouble={troubleOf('worksTo')} />
       <DaysWorked register={register} trouble={troubleOf('worksDays')} />
-      <div className="col-span-2 space-y-3 sm:col-span-4">
-        <Trouble>{issue}</Trouble>
-        <button type="submit" disabled={pending} className="press press-now min-h-14 px-8 text-lg">
-          Keep it
-        </button>
-        <span role="status" className="ml-4 font-semibold text-now">
-          {kept ? 'Kept.' : ''}
-        </span>
-      </div>
+      <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} className="col-span-2 sm:col-span-4" />
     </form>
   )
 }

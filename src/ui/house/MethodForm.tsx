@@ -5,7 +5,8 @@ import { useState } from 'react'
 import { type HouseMethod, schoolCodes, schools } from '@/core/craft/method'
 import { methodInput } from '@/core/input/piece'
 import { useActions } from '@/ui/form/actions'
-import { ChoiceField, pairs, Trouble } from '@/ui/form/Field'
+import { ChoiceField, pairs } from '@/ui/form/Field'
+import { FormFoot } from '@/ui/form/FormFoot'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { schoolWords } from '@/words/method'
 
@@ -32,15 +33,12 @@ export function MethodForm({ method }: { method: HouseMethod }) {
           options={pairs(schools[code] as Record<string, string>)}
         />
       ))}
-      <div className="space-y-3 sm:col-span-2">
-        <Trouble>{issue}</Trouble>
-        <button type="submit" disabled={pending} className="press press-now">
-          {pending ? 'Keeping…' : 'Keep the method'}
-        </button>
-        <span role="status" className="ml-4 font-semibold">
-          {kept ? 'Kept. Plans made from now on follow it.' : ''}
-        </span>
-      </div>
+      <FormFoot
+        {...{ issue, pending }}
+        words="Keep the method"
+        kept={kept && 'Kept. Plans made from now on follow it.'}
+        className="sm:col-span-2"
+      />
     </form>
   )
 }

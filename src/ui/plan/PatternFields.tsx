@@ -6,7 +6,7 @@ import { formatLength, lengthText, parseLength } from '@/core/measure/length'
 import { formatNumber } from '@/core/measure/number'
 import { PatternDrawing } from '@/ui/drawing/PatternDrawing'
 import { CommittedField } from '@/ui/form/CommittedField'
-import { ChoiceField } from '@/ui/form/Field'
+import { ChoiceField, pairs } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 
 interface Props {
@@ -24,11 +24,9 @@ function firstOf(kind: PatternKind, { width, height }: Face): Pattern {
     ? { kind, count: 5, width: whole(width / 12), gap: whole(width / 12), run: 'upright', from: 'middle' }
     : { kind, across: 3, down: 2, width: whole(width / 6), height: whole(height / 5), gap: whole(width / 12) }
 }
-const kinds: readonly [string, string][] = [
-  ['', 'no pattern'],
-  ['stripes', 'stripes, taped'],
-  ['stencil', 'stencil, repeated'],
-]
+const kindWords: Record<PatternKind, string> = { stripes: 'stripes, taped', stencil: 'stencil, repeated' }
+const runWords = { upright: 'upright', across: 'across' } as const
+const fromWords = { middle: 'the middle', edge: 'one side' } as const
 
 export function PatternFields({ pattern, face, hex, under, keep }: Props) {
   const house = useHouse()
@@ -39,7 +37,7 @@ export function PatternFields({ pattern, face, hex, under, keep }: Props) {
         className="col-span-2"
         value={pattern?.kind ?? ''}
         onChange={({ target: { value } }) => keep(value === '' ? null : firstOf(value as PatternKind, face))}
-        options={kinds}
+        options={[['', 'no pattern'], ...pairs(kindWords)]}
       />
       {pattern?.kind === 'stripes' && (
         <>
@@ -50,19 +48,13 @@ export function PatternFields({ pattern, face, hex, under, keep }: Props) {
             label="They run"
             value={pattern.run}
             onChange={(event) => keep({ ...pattern, run: event.target.value as typeof pattern.run })}
-            options={[
-              ['upright', 'upright'],
-              ['across', 'across'],
-            ]}
+            options={pairs(runWords)}
           />
           <ChoiceField
             label="Set out from"
             value={pattern.from}
             onChange={(event) => keep({ ...pattern, from: event.target.value as typeof pattern.from })}
-            options={[
-              ['middle', 'the middle'],
-              ['edge', 'one side'],
-            ]}
+            options={pairs(fromWords)}
           />
         </>
       )}
