@@ -25,7 +25,7 @@ interface Found {
 export function searchAround(search: Search, from: number): void {
   const { problem, layout, units, best } = search
   if (!best) return
-  const order = search.order()
+  const { order } = search
   const byPiece = problem.pieces.map((_, piece) => order.filter((unit) => units[unit]?.piece === piece))
   const begun = Math.min(0.98, from)
   const many = search.options.from ? 1 : problem.pieces.length <= fewPieces ? starts.few : starts.many
@@ -54,21 +54,30 @@ export function searchAround(search: Search, from: number): void {
     for (const [unit, fits] of saved) layout.putBack(unit, fits)
   }
 
+  function stirOf(taken: readonly number[]): number {
+    return taken.reduce((sum, unit) => sum + search.stirOf(units[unit]?.steps ?? [], (step) => layout.startOfStep(step)), 0)
+  }
+
   function cool(since: number, until: number, hottest: number, coldest: number): Found {
-    let { cost } = layout
+    let stirred = stirOf(order)
+    let cost = layout.cost + stirred
     let least: Found = { cost, schedule: layout.schedule() }
     for (let share = search.spent(); share < until; share = search.spent()) {
       const out = chosen()
       const ends = problem.pieces.map(({ final }) => layout.endOf(final))
       const taken = out.flatMap((piece) => byPiece[piece] ?? [])
       const saved = taken.map((unit) => [unit, layout.save(unit)] as const)
+      const others = stirred - stirOf(taken)
       for (const unit of [...taken].reverse()) layout.take(unit)
-      const limit = search.limit(cost, hottest, coldest, Math.max(0, (share - since) / Math.max(1e-9, until - since)))
+      const worth = search.limit(cost, hottest, coldest, Math.max(0, (share - since) / Math.max(1e-9, until - since)))
+      const limit = worth - others
       const laid: number[] = []
       const whole = search.random() < 0.5 ? layMixed(taken, ends, laid, limit) : layBack(shuffled(out), laid, limit)
-      if (whole && layout.cost <= limit) {
-        cost = layout.cost
-        search.better(cost)
+      const now = whole ? others + stirOf(taken) : 0
+      if (whole && layout.cost + now <= worth) {
+        stirred = now
+        cost = layout.cost + now
+        search.better(layout.cost, now)
         if (cost < least.cost) least = { cost, schedule: layout.schedule() }
         continue
       }

@@ -20,7 +20,10 @@ export class Board {
   private readonly sprayed: number[] = []
   /** drying places taken, by slot of the grid */
   private readonly taken: Uint8Array
-  private readonly dur: Int32Array
+  /** by number: so many places are taken in no slot after this one */
+  private readonly lastTaken: Int32Array
+  /** when the step ends whose place was found last */
+  private fitEnd = never
   /** what is in the brush, as a number; 0 for nothing */
   private readonly product: Int32Array
 
@@ -34,7 +37,7 @@ export class Board {
     this.by = new Int32Array(steps.length).fill(never)
     this.busy = painters.map(() => [])
     this.taken = new Uint8Array(Math.ceil(horizon / grid) + 1)
-    this.dur = Int32Array.from(steps, ({ dur }) => dur)
+    this.lastTaken = new Int32Array(256).fill(never)
     const products = [...new Set(steps.map(({ product }) => product))].filter((product) => product !== null)
     this.product = Int32Array.from(steps, ({ product }) => (product === null ? 0 : products.indexOf(product) + 1))
   }
@@ -53,7 +56,8 @@ export class Board {
   }
   take(step: number): void {
     const own = this.busy[this.by[step] ?? 0] ?? []
-    own.splice(own.indexOf(step), 1)
+    const start = this.start[step] ?? never
+    own.splice(this.firstEndingAfter(own, start), 1)
     if (this.problem.steps[step]?.spray) this.sprayed.splice(this.sprayed.indexOf(step), 1)
     this.start[step] = never
     this.end[step] = never
@@ -62,7 +66,19 @@ export class Board {
   /** Places held from one minute to another, one more (or, with -1, one fewer). */
   hold(from: number, to: number, more: 1 | -1): void {
     const { grid } = this.problem
-    for (let slot = Math.ceil(from / grid); slot < to / grid; slot += 1) this.taken[slot] = (this.taken[slot] ?? 0) + more
+    const until = Math.ceil(to / grid)
+    for (let slot = Math.ceil(from / grid); slot < until; slot += 1) {
+      const many = (this.taken[slot] ?? 0) + more
+      this.taken[slot] = many
+      if (more > 0 && slot > (this.lastTaken[many] ?? never)) this.lastTaken[many] = slot
+    }
+  }
+  /** The first minute from which on, for good, fewer places than `many` are taken. */
+  takenBelow(many: number): number {
+    let slot = this.lastTaken[many] ?? never
+    while (slot >= 0 && (this.taken[slot] ?? 0) < many) slot -= 1
+    this.lastTaken[many] = slot
+    return (slot + 1) * this.problem.grid
   }
   /** Null where a place is free all that time; else the first minute after it at which one is. */
   fullUntil(from: number, to: number): number | null {
@@ -93,31 +109,41 @@ export class Board {
     for (const by of this.problem.steps[step]?.painters ?? []) {
       const start = this.fitOn(step, by, minute, Math.min(latest, best ? best.end : Infinity))
       if (start === never) continue
-      const end = this.calendars[by]?.endOf(this.problem.steps[step] ?? noStep, start) ?? never
+      const end = this.fitEnd
       if (!best || end < best.end || (end === best.end && start > best.start)) best = { start, end, by }
     }
     return best
   }
 
+  /** Where a step is worked by one at just this minute; null where it can't be. */
+  protected fitOf(step: number, by: number, minute: number): Fit | null {
+    return this.fitOn(step, by, minute, minute) === minute ? { start: minute, end: this.fitEnd, by } : null
+  }
   private fitOn(step: number, by: number, minute: number, latest: number): number {
     const facts = this.problem.steps[step] ?? noStep
     const calendar = this.calendars[by]
     const own = this.busy[by] ?? []
     const product = this.product[step] ?? 0
     let at = Math.ceil(minute / this.problem.grid) * this.problem.grid
+    let next = this.firstEndingAfter(own, at)
     while (calendar) {
       at = calendar.nextStart(facts, at)
       if (at === never || at > latest) return never
-      const end = calendar.endOf(facts, at)
-      const next = this.firstEndingAfter(own, at)
-      const follower = own[next]
-      if (follower !== undefined && (this.start[follower] ?? 0) < end) at = this.end[follower] ?? at
-      else {
-        const later = product > 0 ? this.brushClash(own, next, product, at, end) : never
-        const spray: number = later === never && facts.spray ? this.sprayClash(at, end) : never
-        if (later === never && spray === never) return at
-        at = Math.max(later, spray)
+      const end = calendar.ends
+      while (next < own.length && (this.end[own[next] ?? 0] ?? 0) <= at) next += 1
+      if (next < own.length && (this.start[own[next] ?? 0] ?? 0) < end) {
+        // on to the first gap that is long enough
+        do at = this.end[own[next++] ?? 0] ?? at
+        while (next < own.length && (this.start[own[next] ?? 0] ?? 0) - at < facts.dur)
+        continue
       }
+      const later = product > 0 ? this.brushClash(own, next, product, at, end) : never
+      const spray: number = later === never && facts.spray ? this.sprayClash(at, end) : never
+      if (later === never && spray === never) {
+        this.fitEnd = end
+        return at
+      }
+      at = Math.max(later, spray)
     }
     return never
   }

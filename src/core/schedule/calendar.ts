@@ -11,6 +11,8 @@ export class Calendar {
   private readonly to: Int32Array
   /** by slot of the grid: the first stretch that ends after it */
   private readonly at: Int32Array
+  /** when the step ends whose start was found last */
+  ends = never
 
   constructor(
     { work }: Worker,
@@ -50,7 +52,8 @@ export class Calendar {
   nextStart(step: Timed, minute: number): number {
     for (let k = this.stretchAt(minute); k < this.from.length; k += 1) {
       const start = Math.max(minute, this.from[k] ?? 0)
-      if (this.endOf(step, start) !== never) return start
+      this.ends = this.endOf(step, start)
+      if (this.ends !== never) return start
       // what may be split fits nowhere later either
       if (step.split) return never
     }

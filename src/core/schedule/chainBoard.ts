@@ -33,6 +33,17 @@ export class ChainBoard extends Board {
     if (fit) this.put(step, fit)
     return fit
   }
+  /** Puts a step where it lay, by whom; false where it can't be there: it is not ready, a window is missed, or the hands are not free. */
+  lieAt(step: number, start: number, by: number): boolean {
+    const pinned = this.pinned.get(step)
+    if (pinned) return pinned.start >= this.readyAt(step)
+    if (start < this.readyAt(step) || !this.problem.steps[step]?.painters.includes(by)) return false
+    for (const { from, max, hard } of this.into[step] ?? [])
+      if (hard && max !== null && start - (from === null ? 0 : (this.end[from] ?? 0)) > max) return false
+    const fit = this.fitOf(step, by, start)
+    if (fit) this.put(step, fit)
+    return fit !== null
+  }
   takeUp(step: number): void {
     if (!this.pinned.has(step) && this.isLaid(step)) this.take(step)
   }

@@ -26,6 +26,8 @@ export class Layout {
   /** least cost of each piece, and of those together that are not laid to their end */
   private readonly leastOf: readonly number[]
   private open: number
+  /** drying places held for what is not laid yet */
+  private kept = 0
   /** of the pieces that are laid to their end, and of windows missed */
   cost = 0
 
@@ -45,6 +47,9 @@ export class Layout {
   }
   startOf(unit: number): number {
     return Math.min(...(this.units[unit]?.steps ?? []).map((step) => this.board.start[step] ?? 0))
+  }
+  startOfStep(step: number): number {
+    return this.board.start[step] ?? never
   }
   endOf(step: number): number {
     return this.board.end[step] ?? never
@@ -91,6 +96,13 @@ export class Layout {
     }
     return false
   }
+  private mayBegin(at: number): boolean {
+    for (const other of this.units[at]?.after ?? []) if (!this.isWhole(other)) return false
+    return true
+  }
+  isWhole(at: number): boolean {
+    return this.chainsLaid[at] === this.units[at]?.chains.length
+  }
   /** The next chain of a unit, so long after what it waits for; false where it has no place, or none to dry in. */
   layChainOf(at: number, later = 0): boolean {
     const unit = this.units[at]
@@ -108,6 +120,75 @@ export class Layout {
     this.chainsLaid[at] = (this.chainsLaid[at] ?? 0) + 1
     if (this.chainsLaid[at] === unit.chains.length) this.count(unit, 1)
     return true
+  }
+  /**
+   * The next chain of a unit, a drying place kept for it from its first coat until what follows is laid too, so that nothing that was
+   * begun is ever without one; false where it has no place, null where none to dry in is free until something else is done.
+   */
+  layReserved(at: number): boolean | null {
+    const unit = this.units[at]
+    const chain = unit?.chains[this.chainsLaid[at] ?? 0]
+    if (!unit || !chain) return false
+    if (this.chainsLaid[at] === 0 && !this.mayBegin(at)) return null
+    const first = chain.steps[0] ?? 0
+    const wasOpen = this.heldOn(at)
+    let ready = this.board.readyAt(first)
+    const mayOpen = wasOpen || chain.opens === null
+    const places = this.problem.pools.rack - this.kept
+    if (!mayOpen && places <= 0) return null
+    const free = mayOpen ? 0 : this.board.takenBelow(places)
+    for (let tries = 0; ; tries += 1) {
+      if (tries > mostWaits || !this.board.layChain(chain, 0, ready)) return false
+      const opened = chain.opens === null ? free : this.endOf(chain.opens)
+      if (opened >= free) break
+      ready = Math.max(ready, this.board.start[first] ?? 0) + free - opened
+      this.board.takeFrom(chain, 0)
+    }
+    for (const lag of chain.racks) this.board.holdPlace(lag, 1)
+    if (wasOpen) this.kept -= 1
+    this.chainsLaid[at] = (this.chainsLaid[at] ?? 0) + 1
+    if (chain.holdsOn !== null) this.kept += 1
+    if (this.chainsLaid[at] === unit.chains.length) this.count(unit, 1)
+    return true
+  }
+  takeReserved(at: number): void {
+    if (this.heldOn(at)) this.kept -= 1
+    this.takeChainOf(at)
+    if (this.heldOn(at)) this.kept += 1
+  }
+  /** Whether the last of its chains that lies holds a place on. */
+  private heldOn(at: number): boolean {
+    const laid = this.chainsLaid[at] ?? 0
+    return laid > 0 && this.units[at]?.chains[laid - 1]?.holdsOn !== null
+  }
+  /** Puts a unit where it lay in another week; false, and nothing is changed, where it can't lie there any more. */
+  lieAt(at: number, { start, painter }: WorkshopSchedule): boolean {
+    const unit = this.units[at]
+    if (!unit) return false
+    const laid: number[] = []
+    const lies = unit.steps.every((step) => {
+      if (!this.board.lieAt(step, start[step] ?? never, painter[step] ?? never)) return false
+      laid.push(step)
+      return true
+    })
+    const dries = (lag: Lag) => this.board.fullUntil(lag.from === null ? 0 : this.endOf(lag.from), this.board.start[lag.to] ?? 0) === null
+    const held: Lag[] = []
+    const whole =
+      lies &&
+      unit.racks.every((lag) => {
+        if (!dries(lag)) return false
+        this.board.holdPlace(lag, 1)
+        held.push(lag)
+        return true
+      })
+    if (whole) {
+      this.chainsLaid[at] = unit.chains.length
+      this.count(unit, 1)
+      return true
+    }
+    for (const lag of held) this.board.holdPlace(lag, -1)
+    for (const step of laid) this.board.takeUp(step)
+    return false
   }
   /** Takes up the last chain of a unit that lies. */
   takeChainOf(at: number): void {
@@ -127,13 +208,13 @@ export class Layout {
    */
   layMixed(units: readonly number[], next: (open: readonly OpenUnit[]) => number, later: () => number, limit: number): boolean {
     const laid: number[] = []
-    const isWhole = (unit: number) => (this.chainsLaid[unit] ?? 0) === (this.units[unit]?.chains.length ?? 0)
     for (;;) {
-      const open = units.flatMap((unit): OpenUnit[] => {
-        const { after = [], chains = [], piece = 0 } = this.units[unit] ?? {}
-        const chain = chains[this.chainsLaid[unit] ?? 0]
-        return chain && after.every(isWhole) ? [{ unit, piece, tail: chain.tail }] : []
-      })
+      const open: OpenUnit[] = []
+      for (const unit of units) {
+        const facts = this.units[unit]
+        const chain = facts?.chains[this.chainsLaid[unit] ?? 0]
+        if (chain && (this.chainsLaid[unit] !== 0 || this.mayBegin(unit))) open.push({ unit, piece: facts?.piece ?? 0, tail: chain.tail })
+      }
       if (open.length === 0) return true
       const unit = next(open)
       if (this.layChainOf(unit, later()) && laid.push(unit) && this.least() <= limit) continue

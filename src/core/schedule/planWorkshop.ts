@@ -7,6 +7,7 @@ import { lowerBound } from './bound'
 import { searchChains } from './byChains'
 import { searchOrders } from './byOrder'
 import { checkWeek } from './check'
+import { goOnFrom } from './goOn'
 import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { type PlanOptions, Search } from './search'
 
@@ -20,17 +21,19 @@ export interface PlannedWeek extends WorkshopSchedule {
 }
 
 /** Shares of the time after which the next kind of search begins. */
-const until = { dates: 0.1, orders: 0.25, chains: 0.5 }
+const until = { dates: 0.1, orders: 0.25, chains: 0.95 }
+/** So few pieces that the row of their chains is searched. */
+const fewPieces = 9
 
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
   const search = new Search(problem, options)
   let share = 0
-  if (!goOnFrom(search)) {
+  if (!options.from || !goOnFrom(search, options.from)) {
     const failed = searchOrders(search, until.dates, until.orders)
     if (failed !== null) refuse(problem, search.units[failed]?.steps[0] ?? 0)
-    searchChains(search, until.orders, until.chains)
-    share = until.chains
+    share = until.orders
+    if (problem.pieces.length <= fewPieces) searchChains(search, share, (share = until.chains))
   }
   searchAround(search, share)
   const { best, cost } = search
@@ -41,15 +44,4 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
 function refuse(problem: WorkshopProblem, step: number): never {
   const name = problem.steps[step]?.name
   throw new NoSchedule(step, `No order keeps every window that ruins a coat: step ${step} (${name}) has no place.`)
-}
-
-/** Takes up the schedule to go on from; false where there is none that can be worked still. */
-function goOnFrom(search: Search): boolean {
-  const { problem, options } = search
-  if (!options.from) return false
-  const { faults, missed, cost } = checkWeek(problem, options.from)
-  if (faults.length > 0 || missed.some((k) => problem.lags[k]?.hard)) return false
-  search.best = options.from
-  search.cost = cost
-  return true
 }

@@ -7,6 +7,11 @@ import { Layout } from './lay'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
 import { type Unit, unitsOf } from './units'
 
+/** What moves a step costs this share of the whole, where a week is gone on from; so much more where it begins within a day. */
+const stirShare = 0.001
+const soonStir = 3
+const soon = 1440
+
 interface Asked {
   seed: number
   /** a schedule to go on from: as little of it as can be is moved */
@@ -22,8 +27,13 @@ export class Search {
   readonly earliest: Earliest
   readonly units: readonly Unit[]
   readonly layout: Layout
+  /** units, each after those that it waits for */
+  readonly order: readonly number[]
   best: WorkshopSchedule | null = null
   cost = Infinity
+  private stir = 0
+  /** of the best, with what it costs that steps are moved */
+  private worth = Infinity
   private rounds = 0
 
   constructor(
@@ -33,6 +43,7 @@ export class Search {
     this.random = randomFrom(options.seed)
     this.earliest = earliestOf(problem)
     this.units = unitsOf(problem)
+    this.order = this.inOrder()
     this.layout = new Layout(problem, this.units, this.earliest)
   }
 
@@ -48,20 +59,41 @@ export class Search {
   around(): number {
     return this.random() + this.random() - 1
   }
-  /** Takes note of what lies, where it is the best. */
-  better(cost: number): void {
-    if (cost >= this.cost) return
+  /** What it costs that steps are not where they were in the week that is gone on from: more, where they begin soon. */
+  stirOf(steps: readonly number[], startOf: (step: number) => number): number {
+    const { from } = this.options
+    if (!from) return 0
+    let sum = 0
+    for (const step of steps) {
+      const was = from.start[step] ?? -1
+      if (was >= 0 && startOf(step) !== was) sum += was < soon ? this.stir * soonStir : this.stir
+    }
+    return sum
+  }
+  /** Takes note of what lies, where it is the best; `stir`: what it costs beside, for being moved. */
+  better(cost: number, stir = 0): void {
+    if (cost + stir >= this.worth) return
+    this.note(this.layout.schedule(), cost, stir)
+  }
+  /** The week that is gone on from, as it can be worked now. */
+  begin(schedule: WorkshopSchedule, cost: number): void {
+    if (this.stir === 0) this.stir = cost * stirShare
+    const all = schedule.start.map((_, step) => step)
+    const stir = this.stirOf(all, (step) => schedule.start[step] ?? -1)
+    if (cost + stir < this.worth) this.note(schedule, cost, stir)
+  }
+  note(schedule: WorkshopSchedule, cost: number, stir = 0): void {
     this.cost = cost
-    this.best = this.layout.schedule()
-    this.options.onBetter?.(this.best, cost)
+    this.worth = cost + stir
+    this.best = schedule
+    this.options.onBetter?.(schedule, cost)
   }
   /** What may be accepted in place of `cost`: from `hot` to `cold`, shares of it, the less above it the more of the time is over. */
   limit(cost: number, hot: number, cold: number, over: number): number {
     return cost === Infinity ? Infinity : cost - Math.log(1 - this.random()) * cost * hot * (cold / hot) ** over
   }
 
-  /** Units, each after those that it waits for. */
-  order(): number[] {
+  private inOrder(): number[] {
     const order: number[] = []
     const seen = new Set<number>()
     const visit = (unit: number) => {
@@ -76,7 +108,7 @@ export class Search {
   /** Lays a schedule as it is on the empty board. */
   lie(schedule: WorkshopSchedule): void {
     const { end } = checkWeek(this.problem, schedule)
-    for (const unit of this.order()) {
+    for (const unit of this.order) {
       const fits = (this.units[unit]?.steps ?? []).map((k): Fit => ({
         start: schedule.start[k] ?? 0,
         end: end[k] ?? 0,
@@ -86,6 +118,6 @@ export class Search {
     }
   }
   clear(): void {
-    for (const unit of this.order().reverse()) this.layout.take(unit)
+    for (const unit of [...this.order].reverse()) this.layout.take(unit)
   }
 }

@@ -11,6 +11,69 @@ export interface Laid {
   notBefore?: number
 }
 
+export class ChainSequence {
+  /** the row as far as it was gone through; how much lay, and what waited for a drying place, after each of it */
+  private row: number[] = []
+  private laid: number[] = []
+  private marks: { laid: number; waiting: readonly number[] }[] = []
+
+  constructor(private readonly layout: Layout) {}
+
+  private takeLast(): void {
+    const last = this.laid.pop()
+    if (last !== undefined) this.layout.takeReserved(last)
+  }
+
+  /** What a row of chains costs, each unit standing in it as often as it has chains; infinite where it can't be laid, or costs more than `limit`. */
+  costOf(wanted: readonly number[], limit = Infinity): number {
+    let same = 0
+    while (same < this.row.length && this.row[same] === wanted[same]) same += 1
+    const mark = same === 0 ? null : this.marks[same - 1]
+    while (this.laid.length > (mark?.laid ?? 0)) this.takeLast()
+    this.row.length = same
+    this.marks.length = same
+    let waiting = [...(mark?.waiting ?? [])]
+    for (let k = same; k < wanted.length; k += 1) {
+      const unit = wanted[k] ?? 0
+      const lies = waiting.includes(unit) ? null : this.layout.layReserved(unit)
+      if (lies === false) return Infinity
+      if (lies) this.laid.push(unit)
+      else waiting.push(unit)
+      // what waited is laid as soon as it may be
+      while (lies && waiting.length > 0) {
+        const at = this.firstFree(waiting)
+        if (at === null) return Infinity
+        if (at < 0) break
+        waiting = waiting.toSpliced(at, 1)
+      }
+      if (this.layout.least() > limit) return Infinity
+      this.row.push(unit)
+      this.marks.push({ laid: this.laid.length, waiting })
+      waiting = [...waiting]
+    }
+    return waiting.length > 0 ? Infinity : this.layout.cost
+  }
+  /** Lays the first of them that has a drying place now; -1 where none has, null where it has no place at all. */
+  private firstFree(waiting: readonly number[]): number | null {
+    const tried = new Set<number>()
+    for (const [at, unit] of waiting.entries()) {
+      if (tried.has(unit)) continue
+      tried.add(unit)
+      const lies = this.layout.layReserved(unit)
+      if (lies === null) continue
+      if (!lies) return null
+      this.laid.push(unit)
+      return at
+    }
+    return -1
+  }
+  clear(): void {
+    while (this.laid.length > 0) this.takeLast()
+    this.row = []
+    this.marks = []
+  }
+}
+
 export class Sequence {
   private laid: Laid[] = []
 

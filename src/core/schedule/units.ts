@@ -14,6 +14,9 @@ export interface Chain {
   tail: number
   /** waits that hold a drying place and end in it */
   racks: readonly Lag[]
+  /** the first of its steps after which a place is wanted, and the last after which one is held on; null where there is none */
+  opens: number | null
+  holdsOn: number | null
 }
 export interface Unit {
   piece: number
@@ -48,8 +51,28 @@ function chainsOf(steps: readonly number[], lags: readonly Lag[], tail: Float64A
         chain.push(link.to)
         links.push(link)
       }
-      return { steps: chain, links, tail: tail[first] ?? 0, racks: lags.filter(({ rack, to }) => rack && chain.includes(to)) }
+      const drying = lags.filter(({ rack, from }) => rack && from !== null && chain.includes(from))
+      return {
+        steps: chain,
+        links,
+        tail: tail[first] ?? 0,
+        racks: lags.filter(({ rack, to }) => rack && chain.includes(to)),
+        opens: chain.find((step) => drying.some(({ from: after }) => after === step)) ?? null,
+        holdsOn: chain.findLast((step) => drying.some(({ from: after, to }) => after === step && !chain.includes(to))) ?? null,
+      }
     })
+}
+
+/** By step: minutes of the longest path from its start to the end of its piece. */
+export function tailsOf(problem: WorkshopProblem): Float64Array {
+  const { steps, lags } = problem
+  const tail = new Float64Array(steps.length)
+  const out = steps.map((): Lag[] => [])
+  for (const lag of lags) if (lag.from !== null) out[lag.from]?.push(lag)
+  for (const step of orderOf(problem).reverse())
+    tail[step] =
+      (steps[step]?.dur ?? 0) + (out[step] ?? []).reduce((most, { to, min }) => Math.max(most, min + (tail[to] ?? 0)), 0)
+  return tail
 }
 
 export function unitsOf(problem: WorkshopProblem): Unit[] {
@@ -60,12 +83,7 @@ export function unitsOf(problem: WorkshopProblem): Unit[] {
   for (const step of order) groups.set(keyOf(step), [...(groups.get(keyOf(step)) ?? []), step])
   const keys = [...groups.keys()]
   const indexOf = new Map(keys.map((key, k) => [key, k]))
-  const tail = new Float64Array(steps.length)
-  const out = steps.map((): Lag[] => [])
-  for (const lag of lags) if (lag.from !== null) out[lag.from]?.push(lag)
-  for (const step of [...order].reverse())
-    tail[step] =
-      (steps[step]?.dur ?? 0) + (out[step] ?? []).reduce((most, { to, min }) => Math.max(most, min + (tail[to] ?? 0)), 0)
+  const tail = tailsOf(problem)
   return keys.map((key): Unit => {
     const own = groups.get(key) ?? []
     const mine = new Set(own)
