@@ -24,8 +24,9 @@ const floors = [
   'learn',
   'piece',
   'house',
-  'input',
   'bench',
+  'week',
+  'input',
   'desk',
 ]
 const core = (names) => `^src/core/(${names.join('|')})/`

@@ -67,7 +67,7 @@ test('a question mark shows the keys of the page, and each presses the button it
   await expectAxeClean(page)
   await page.keyboard.press('Escape')
   await expect(list).toBeHidden()
-  await page.keyboard.press('2')
+  await page.keyboard.press('3')
   await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible()
   // a letter that is typed is a letter
   await page.getByRole('searchbox').fill('')
@@ -78,7 +78,7 @@ test('a question mark shows the keys of the page, and each presses the button it
   await page.keyboard.press('?')
   await list.getByLabel('Letters are keys').uncheck()
   await list.getByRole('button', { name: 'Close' }).click()
-  await page.keyboard.press('3')
+  await page.keyboard.press('4')
   await page.waitForTimeout(300)
   await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible()
 })

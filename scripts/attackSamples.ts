@@ -225,6 +225,15 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       cleaner: 'soap',
       fullUse: '30',
     }),
+    keepWeek: () => ({
+      id: uuidv7(),
+      lines: [{ stepId, side: null, at: Date.parse(at), personId: null }],
+      pins: [{ stepId, side: null, at: null, personId: null }],
+    }),
+    keepOtherDay: () => ({ id: uuidv7(), day: today, personId: null, kind: 'hours', from: '09:00', to: '12:00' }),
+    keepPerson: () => ({ id: uuidv7(), name: 'Pell' }),
+    keepPersonHours: () => ({ personId: uuidv7(), own: false, from: '09:00', to: '17:00', days: ['1'] }),
+    keepDryingPlaces: () => ({ places: '6' }),
     keepConsumables: () => ({ ...Object.fromEntries(consumableCodes.map((code) => [code, '0.50'])) }),
     keepChannel: () => ({ id: uuidv7(), name: 'Booth', feeShare: '10', feeFixed: '' }),
     keepProduct: () => ({

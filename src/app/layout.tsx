@@ -9,6 +9,7 @@ import * as leaving from '@/app/_actions/leaving'
 import * as parts from '@/app/_actions/parts'
 import * as piece from '@/app/_actions/piece'
 import * as rest from '@/app/_actions/rest'
+import * as week from '@/app/_actions/week'
 import { loadHouse } from '@/app/_server/session'
 import { SectionTextures } from '@/ui/drawing/Section'
 import { ActionsProvider } from '@/ui/form/actions'
@@ -33,7 +34,7 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#ece5d7' }
 export const dynamic = 'force-dynamic'
 
-const actions = { ...bench, ...correct, ...houseActions, ...job, ...leaving, ...parts, ...piece, ...rest }
+const actions = { ...bench, ...correct, ...houseActions, ...job, ...leaving, ...parts, ...piece, ...rest, ...week }
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { studio, people } = await loadHouse()

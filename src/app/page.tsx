@@ -11,7 +11,7 @@ export const metadata = { title: 'Bench' }
 
 export default async function Bench() {
   const data = await loadBench()
-  const pages = ['/', '/pieces', '/shelf', '/air', ...data.files.map(({ piece }) => `/pieces/${piece.id}`)]
+  const pages = ['/', '/week', '/pieces', '/shelf', '/air', ...data.files.map(({ piece }) => `/pieces/${piece.id}`)]
   return (
     <>
       {data.files.length === 0 ? <Begin tins={data.lots.length} /> : <BenchView data={data} />}

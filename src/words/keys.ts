@@ -6,8 +6,9 @@ export const keyWords = {
   t: 'Take this way',
   u: 'As it was planned',
   '1': 'The bench',
-  '2': 'The pieces',
-  '3': 'The shelf',
-  '4': 'The house',
+  '2': 'The week',
+  '3': 'The pieces',
+  '4': 'The shelf',
+  '5': 'The house',
 } as const
 export type KeyCode = keyof typeof keyWords

@@ -86,6 +86,12 @@ export const hoursWords = (hours: number, writing: Writing): string => `${format
 export const dayWords = (day: Day, writing: Writing): string =>
   writtenDay(day, writing, { weekday: 'long', day: 'numeric', month: 'long' })
 
+/** "Thu 27", or "Th" where there is little room. */
+export const shortDayWords = (day: Day, writing: Writing, room: boolean): string =>
+  room
+    ? writtenDay(day, writing, { weekday: 'short', day: 'numeric' })
+    : writtenDay(day, writing, { weekday: 'short' }).slice(0, 2)
+
 /** A minute of the day as a field of time holds it: 570 is "09:30". */
 export const minuteText = (minute: number): string =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.floor(minute % 60)).padStart(2, '0')}`

@@ -4,21 +4,25 @@ import { notFound } from 'next/navigation'
 import { cache } from 'react'
 import { z } from 'zod'
 import { type BenchData, toBenchData } from '@/core/bench/benchData'
+import type { Planned } from '@/core/bench/benchOrder'
 import { climateIn, climatesOf, homeOf, type Room } from '@/core/climate/rooms'
 import type { Reading } from '@/core/drying/windowFor'
 import type { SalesChannel, Studio } from '@/core/house/studio'
 import { type Batch, batchesIn } from '@/core/log/batch'
 import { workDays } from '@/core/log/labour'
 import type { PieceId } from '@/core/measure/named'
-import { type Journey, type ReadingContext, readPiece, readPieces } from '@/core/piece/journey'
+import { dayOf } from '@/core/measure/time'
+import { type Journey, type ReadingContext, readPiece, readPieces, stepsOf } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
+import type { WeekData } from '@/core/week/weekData'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
 import { listMixLog, listOtherWork } from '@/db/entry'
 import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
-import { getStudio, listChannels, listProducts } from '@/db/studio'
+import { getStudio, listChannels, listPeople, listProducts } from '@/db/studio'
+import { findDryingPlaces, findWeek, listMeanAir, listOtherDays, listPersonHours } from '@/db/week'
 import { readStudio } from './session'
 
 /** How far back the air still matters: the longest cure is 30 days. */
@@ -111,13 +115,51 @@ export const loadPieces = (asked: { limit: number; sought: string; after: PieceC
   })
 
 /** The bench as data: a device reads it anew by itself, with what it has written since. */
-export const loadBench = (): Promise<BenchData> =>
+export const loadBench = (): Promise<BenchData> => readStudio((client) => readBenchData(client, Date.now()))
+
+async function readBenchData(client: Client, nowMs: number): Promise<BenchData> {
+  const files = await listPieceFiles(client, await listOpenPieces(client))
+  const { studio, ...around } = await loadContext(client, nowMs, files)
+  const { method, hours } = studio
+  return toBenchData(files, {
+    ...around,
+    method,
+    hours,
+    products: await listProducts(client),
+    lots: await listLots(client),
+    planned: await plannedAhead(client, files),
+  })
+}
+
+/** When the steps of these pieces begin by the week that was taken; of two sides the first. */
+async function plannedAhead(client: Client, files: readonly PieceFile[]): Promise<Planned> {
+  const week = await findWeek(client)
+  if (!week) return {}
+  const here = new Set(files.flatMap((file) => [...stepsOf(file).keys()]))
+  const lines = week.lines.filter(({ stepId }) => here.has(stepId)).sort((a, b) => b.at - a.at)
+  return Object.fromEntries(lines.map(({ stepId, at }) => [stepId, at]))
+}
+
+/** how far back the air of the days to come is looked for */
+const expectedDays = 14
+/** The week as data: a device plans it by itself. */
+export const loadWeek = (): Promise<WeekData> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const files = await listPieceFiles(client, await listOpenPieces(client))
-    const { studio, ...around } = await loadContext(client, nowMs, files)
-    const { method, hours } = studio
-    return toBenchData(files, { ...around, method, hours, products: await listProducts(client), lots: await listLots(client) })
+    const bench = await readBenchData(client, nowMs)
+    const { hours: usual, zone } = await getStudio(client)
+    const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
+    const people = await listPeople(client)
+    const hands = people.map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
+    return {
+      bench,
+      zone,
+      hands: hands.length > 0 ? hands : [{ id: null, name: null, hours: usual }],
+      others: await listOtherDays(client, dayOf(daysAgo(nowMs, 1), zone)),
+      places: await findDryingPlaces(client),
+      expected: await listMeanAir(client, daysAgo(nowMs, expectedDays)),
+      week: await findWeek(client),
+    }
   })
 
 export interface PieceView {

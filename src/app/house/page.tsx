@@ -5,7 +5,8 @@ import { formatMoney } from '@/core/measure/money'
 import { formatNumber } from '@/core/measure/number'
 import { listCalendarFeeds } from '@/db/calendarFeed'
 import { listLastReadings, listRooms } from '@/db/climate'
-import { listChannels } from '@/db/studio'
+import { listChannels, listPeople } from '@/db/studio'
+import { findDryingPlaces, listPersonHours } from '@/db/week'
 import { AirLine } from '@/ui/bench/AirLine'
 import { CalendarForm } from '@/ui/house/CalendarForm'
 import { ChannelForm } from '@/ui/house/ChannelForm'
@@ -13,12 +14,16 @@ import { ConsumablesForm } from '@/ui/house/ConsumablesForm'
 import { listHouseChoices } from '@/ui/house/houseChoices'
 import { HouseForm } from '@/ui/house/HouseForm'
 import { MethodForm } from '@/ui/house/MethodForm'
+import { DryingPlacesForm, HoursForm, PersonForm } from '@/ui/house/PeopleForms'
 
 export const metadata = { title: 'House' }
 
 const load = () =>
   readStudio(async (client) => ({
     channels: await listChannels(client),
+    people: await listPeople(client),
+    hours: new Map((await listPersonHours(client)).map((each) => [each.id, each.hours])),
+    places: await findDryingPlaces(client),
     feeds: await listCalendarFeeds(client),
     rooms: await listRooms(client),
     readings: await listLastReadings(client),
@@ -26,12 +31,25 @@ const load = () =>
 
 export default async function House() {
   const studio = await loadStudio()
-  const { channels, rooms, readings, feeds } = await load()
+  const { people, hours, places, channels, rooms, readings, feeds } = await load()
   return (
     <div className="space-y-12 pt-6">
       <section>
         <h1 className="title text-5xl">The house</h1>
         <HouseForm studio={studio} {...listHouseChoices(studio.zone)} />
+      </section>
+      <section aria-labelledby="people" className="border-t-2 border-ink pt-4">
+        <h2 id="people" className="title text-3xl">
+          Who works when
+        </h2>
+        <p className="mt-1 max-w-prose text-soft">
+          The week is planned by it. A day that is other than usual is said on the week’s own page.
+        </p>
+        {people.map((person) => (
+          <HoursForm key={person.id} person={person} own={hours.get(person.id) ?? null} usual={studio.hours} />
+        ))}
+        <PersonForm />
+        <DryingPlacesForm places={places} />
       </section>
       <section aria-labelledby="method" className="border-t-2 border-ink pt-4">
         <h2 id="method" className="title text-3xl">

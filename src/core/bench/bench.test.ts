@@ -169,6 +169,7 @@ describe('the bench as data', () => {
     learned: {},
     products: [],
     lots: [],
+    planned: {},
   })
   const typed = { entryId: uuid(5), pieceId: uuid(1), partId: uuid(2), stepId: uuid(3), at: at('09:10') }
 
@@ -190,7 +191,7 @@ describe('the bench as data', () => {
     ].map((each) => ({ ...each, pieceId: uuid(1) }))
     const worked = fileWith([partWith(steps, { id: uuid(2) })], log, { id: uuid(1) })
     const around = { climates: {}, rooms: [], method: defaultMethod, hours: usualHours, others: [], learned: {} }
-    const sent = toBenchData([worked], { ...around, products: [], lots: [] })
+    const sent = toBenchData([worked], { ...around, products: [], lots: [], planned: {} })
     expect(sent.files[0]?.parts[0]?.plan?.steps.map(({ mix, window }) => [mix !== undefined, window !== undefined])).toEqual([
       [false, false],
       [true, true],

@@ -13,6 +13,7 @@ import type { WorkingHours } from '@/core/measure/workingHours'
 import { type Journey, type OtherWork, readPieces } from '@/core/piece/journey'
 import type { Part, Photo, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
+import type { Planned } from './benchOrder'
 
 /** An entry on its way to a device: what is empty is left out, and so is the piece, which is known where it stands. */
 type SlimEntry = { [K in EntryKind]: Omit<Extract<EntryDraft, { kind: K }>, 'pieceId'> }[EntryKind]
@@ -40,6 +41,8 @@ interface BenchContext {
   learned: Learned
   products: Product[]
   lots: ShelfLot[]
+  /** when steps begin by the week that was taken */
+  planned: Planned
 }
 export interface BenchData extends BenchContext {
   files: SlimFile[]

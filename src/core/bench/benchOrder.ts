@@ -2,7 +2,7 @@
  * What hands can do now, in the order worth doing: first what a closing window or a promise would punish, then what frees
  * other work. Instants in ms; pure.
  */
-import type { Day } from '@/core/measure/named'
+import type { Day, StepId } from '@/core/measure/named'
 import { dayOf, daysBetween } from '@/core/measure/time'
 import type { Journey, OpenWindow, PartJourney } from '@/core/piece/journey'
 import { heldBy, lanesOf } from '@/core/piece/lanes'
@@ -10,7 +10,7 @@ import type { PlanStep } from '@/core/piece/piece'
 
 export type BenchGroup = 'running' | 'now' | 'missed' | 'drying' | 'resting'
 export type WhyCode =
-  'running' | 'turn' | 'closing' | 'missed' | 'promised' | 'long-dry-after' | 'open' | 'nothing-holds' | 'test-first'
+  'running' | 'turn' | 'planned' | 'closing' | 'missed' | 'promised' | 'long-dry-after' | 'open' | 'nothing-holds' | 'test-first'
 export interface BenchLine {
   journey: Journey
   part: PartJourney
@@ -63,8 +63,21 @@ function line(journey: Journey, part: PartJourney, nowMs: number, today: Day): B
   return { ...base, step, group: 'now', why: window ? 'open' : 'nothing-holds', weight: window ? 3e8 : 2e8 }
 }
 
-/** Every step that could be next, grouped and ordered; ended pieces are left out. A promised day is one of `zone`. */
-export function benchOrder(journeys: readonly Journey[], nowMs: number, zone = 'UTC'): Record<BenchGroup, BenchLine[]> {
+/** When each step begins by the week that was taken, ms. */
+export type Planned = Readonly<Partial<Record<StepId, number>>>
+/** what closes within hours goes before the week's order */
+const closingWeight = 9e8
+
+/**
+ * Every step that could be next, grouped and ordered; ended pieces are left out. A promised day is one of `zone`. What can be done now
+ * comes in the order of the week that was taken, where there is one; what that doesn't know comes after.
+ */
+export function benchOrder(
+  journeys: readonly Journey[],
+  nowMs: number,
+  zone = 'UTC',
+  planned: Planned = {},
+): Record<BenchGroup, BenchLine[]> {
   const today = dayOf(new Date(nowMs).toISOString(), zone)
   const groups: Record<BenchGroup, BenchLine[]> = { running: [], now: [], missed: [], drying: [], resting: [] }
   for (const journey of journeys) {
@@ -75,5 +88,18 @@ export function benchOrder(journeys: readonly Journey[], nowMs: number, zone = '
     }
   }
   for (const group of Object.values(groups)) group.sort((a, b) => b.weight - a.weight || a.step.id.localeCompare(b.step.id))
+  groups.now = byPlan(groups.now, planned)
   return groups
+}
+
+function byPlan(lines: readonly BenchLine[], planned: Planned): BenchLine[] {
+  const isFirst = ({ why, weight }: BenchLine) => why === 'closing' || why === 'turn' || weight >= closingWeight
+  const atOf = (line: BenchLine) => planned[line.step.id] ?? Infinity
+  const [first, rest] = [lines.filter(isFirst), lines.filter((line) => !isFirst(line))]
+  const known = rest.filter((line) => atOf(line) < Infinity).sort((a, b) => atOf(a) - atOf(b))
+  return [
+    ...first,
+    ...known.map((line): BenchLine => ({ ...line, why: 'planned' })),
+    ...rest.filter((line) => atOf(line) === Infinity),
+  ]
 }

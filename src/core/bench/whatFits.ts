@@ -5,6 +5,7 @@ import type { BenchLine, WhyCode } from './benchOrder'
 const worth: Record<WhyCode, number> = {
   running: 0,
   turn: 5_000,
+  planned: 5_000,
   closing: 12_000,
   promised: 5_000,
   missed: 4_000,

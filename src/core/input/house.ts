@@ -31,11 +31,17 @@ const zone = z.string().refine((name) => {
 /** minutes */
 const shortestDay = 30
 /** "17:30" as minutes of the day; midnight ends a day as well as beginning one. */
-const minuteOfDayText = z
+export const minuteOfDayText = z
   .string()
   .regex(/^([01]\d|2[0-4]):[0-5]\d$/, 'Write a time like 09:00.')
   .transform((text) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3)))
   .refine((minutes) => minutes <= 1440, 'Write a time like 09:00.')
+
+/** Days of the week, 0 for Sunday, as a form names them. */
+export const workedDays = z
+  .array(z.enum(['0', '1', '2', '3', '4', '5', '6']).transform(Number))
+  .min(1, 'Choose at least one day.')
+  .transform((days) => [...new Set(days)].sort((a, b) => a - b))
 
 export const studioInput = z
   .object({
@@ -58,10 +64,7 @@ export const studioInput = z
     priceStep: z.string(),
     worksFrom: minuteOfDayText,
     worksTo: minuteOfDayText,
-    worksDays: z
-      .array(z.enum(['0', '1', '2', '3', '4', '5', '6']).transform(Number))
-      .min(1, 'Choose at least one day.')
-      .transform((days) => [...new Set(days)].sort((a, b) => a - b)),
+    worksDays: workedDays,
   })
   .transform((typed, context) => {
     if (typed.worksTo - typed.worksFrom < shortestDay)

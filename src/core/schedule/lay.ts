@@ -171,7 +171,8 @@ export class Layout {
       laid.push(step)
       return true
     })
-    const dries = (lag: Lag) => this.board.fullUntil(lag.from === null ? 0 : this.endOf(lag.from), this.board.start[lag.to] ?? 0) === null
+    const dries = (lag: Lag) =>
+      this.board.fullUntil(lag.from === null ? 0 : this.endOf(lag.from), this.board.start[lag.to] ?? 0) === null
     const held: Lag[] = []
     const whole =
       lies &&
@@ -213,7 +214,8 @@ export class Layout {
       for (const unit of units) {
         const facts = this.units[unit]
         const chain = facts?.chains[this.chainsLaid[unit] ?? 0]
-        if (chain && (this.chainsLaid[unit] !== 0 || this.mayBegin(unit))) open.push({ unit, piece: facts?.piece ?? 0, tail: chain.tail })
+        if (chain && (this.chainsLaid[unit] !== 0 || this.mayBegin(unit)))
+          open.push({ unit, piece: facts?.piece ?? 0, tail: chain.tail })
       }
       if (open.length === 0) return true
       const unit = next(open)

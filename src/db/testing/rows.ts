@@ -8,6 +8,7 @@ import { addPhoto } from '@/db/photo'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
 import { addRecipe } from '@/db/recipe'
+import { addOtherDay, addWeek } from '@/db/week'
 import { digestOf, takeDelivery } from '@/db/sent'
 import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
@@ -204,6 +205,8 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     { id: whole.recipeId, name: 'Slate and husk', wish: { look: plan.look, paint: plan.paint, colours: plan.colours } },
     at,
   )
+  await addOtherDay(client, studioId, { id: whole.roomId, day: at.slice(0, 10), personId: whole.personId, hours: null })
+  await addWeek(client, studioId, { id: whole.roomId, lines: [], pins: [] })
   await saveRoom(client, studioId, { id: whole.roomId, name: 'Loft', sensor: whole.roomId }, 0)
   await addReading(client, studioId, {
     id: whole.readingId,

@@ -33,6 +33,7 @@ import { Reminders } from './Reminders'
 const whyWords: Record<WhyCode, string> = {
   running: 'Its clock is running.',
   turn: 'Its first side is dry enough to lie on.',
+  planned: 'It is next in the week you took.',
   closing: 'Its window closes soonest.',
   missed: 'Its window has closed: it will cost more the longer it stands.',
   promised: 'It is promised.',
@@ -55,7 +56,7 @@ export function BenchView({ data }: { data: BenchData }) {
   const [asked, setAsked] = useState<number | null>(null)
   const [all, setAll] = useState(false)
 
-  const { running, now, missed, drying, resting } = benchOrder(journeys, nowMs, zone)
+  const { running, now, missed, drying, resting } = benchOrder(journeys, nowMs, zone, data.planned)
   const doable = [...now, ...missed]
   const [first, ...others] = [...running, ...doable]
   const fit = asked === null ? null : whatFits(doable, asked, ({ step }) => getOperation(step.operation).overhead)

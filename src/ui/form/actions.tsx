@@ -31,6 +31,7 @@ import type {
   SplitText,
   TakeOutText,
 } from '@/core/input/piece'
+import type { DryingPlacesText, OtherDayText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
 
 type Ask<T> = (typed: T) => Promise<Answer>
 
@@ -55,6 +56,11 @@ export interface Actions {
   keepMethod: Ask<MethodText>
   keepChannel: Ask<ChannelText>
   keepConsumables: Ask<ConsumablesText>
+  keepWeek: Ask<WeekText>
+  keepOtherDay: Ask<OtherDayText>
+  keepPerson: Ask<PersonText>
+  keepPersonHours: Ask<PersonHoursText>
+  keepDryingPlaces: Ask<DryingPlacesText>
   keepProduct: Ask<ProductText>
   buyLot: Ask<LotText>
   emptyTin: Ask<EmptyLotText>

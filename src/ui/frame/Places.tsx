@@ -5,6 +5,7 @@ import { Link } from '@/ui/frame/Link'
 
 const places = [
   { href: '/', words: 'Bench' },
+  { href: '/week', words: 'Week' },
   { href: '/pieces', words: 'Pieces' },
   { href: '/shelf', words: 'Shelf' },
   { href: '/house', words: 'House' },

@@ -2,27 +2,17 @@
 /** The house: what it reckons in, what it wants an hour to be worth, how it is taxed. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { UseFormRegister } from 'react-hook-form'
 import type { Studio } from '@/core/house/studio'
 import { studioInput, type StudioText } from '@/core/input/house'
 import { useActions } from '@/ui/form/actions'
-import { ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
+import { ChoiceField, pairs, TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { unitWords } from '@/words/measure'
+import { DaysField } from './DaysField'
 import type { HouseChoices } from './houseChoices'
 import { studioText, writingChoices } from './studioText'
 
-/** Monday first, by the number a date gives its day. */
-const weekdays = [
-  ['1', 'Mon'],
-  ['2', 'Tue'],
-  ['3', 'Wed'],
-  ['4', 'Thu'],
-  ['5', 'Fri'],
-  ['6', 'Sat'],
-  ['0', 'Sun'],
-] as const
 const wishWords = {
   earnedRate: 'a rate earned per hour',
   margin: 'a share of the price, in %',
@@ -99,25 +89,8 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
       />
       <TextField label="Work begins" type="time" {...register('worksFrom')} trouble={troubleOf('worksFrom')} />
       <TextField label="Work ends" type="time" {...register('worksTo')} trouble={troubleOf('worksTo')} />
-      <DaysWorked register={register} trouble={troubleOf('worksDays')} />
+      <DaysField field={register('worksDays')} trouble={troubleOf('worksDays')} />
       <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} className="col-span-2 sm:col-span-4" />
     </form>
-  )
-}
-
-function DaysWorked({ register, trouble }: { register: UseFormRegister<StudioText>; trouble: string | undefined }) {
-  return (
-    <fieldset className="col-span-2">
-      <legend className="mb-1 text-sm font-semibold">Days worked</legend>
-      <div className="flex flex-wrap gap-1.5">
-        {weekdays.map(([day, words]) => (
-          <label key={day} className="press cursor-pointer px-2">
-            <input type="checkbox" value={day} {...register('worksDays')} className="mr-1.5 size-5 accent-now" />
-            {words}
-          </label>
-        ))}
-      </div>
-      <Trouble>{trouble}</Trouble>
-    </fieldset>
   )
 }

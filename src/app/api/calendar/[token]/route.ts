@@ -4,7 +4,10 @@ import ical, { ICalAlarmType } from 'ical-generator'
 import { loadWorkshop } from '@/app/_server/load'
 import { readStudio } from '@/app/_server/session'
 import { listReminders } from '@/core/bench/reminders'
+import { isAhead } from '@/core/log/stepStates'
+import { lanesOf } from '@/core/piece/lanes'
 import { isCalendarFeed } from '@/db/calendarFeed'
+import { findWeek } from '@/db/week'
 import { stepTitle } from '@/words/craft'
 import { loggedWords } from '@/words/time'
 
@@ -42,6 +45,26 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tok
       description: closes && kind === 'opens' ? `Its window closes ${loggedWords(closes, studio, start.getTime())}.` : null,
     })
     event.createAlarm({ type: ICalAlarmType.display, trigger: Math.max(0, Math.round((start.getTime() - tellMs) / 1000)) })
+  }
+  const week = await readStudio(findWeek)
+  const places = new Map(
+    journeys.flatMap(({ file: { piece }, parts, whole }) =>
+      lanesOf({ parts, whole }).flatMap(({ part, steps }) =>
+        steps.filter(({ state }) => isAhead(state)).map(({ step }) => [step.id, { step, piece, part }] as const),
+      ),
+    ),
+  )
+  for (const { stepId, side, at } of week?.lines ?? []) {
+    const place = places.get(stepId)
+    if (!place || at < nowMs) continue
+    const { step, piece, part } = place
+    const minutes = side === null ? step.minutes : Math.ceil(step.minutes / 2)
+    calendar.createEvent({
+      id: `${createHash('sha256').update(`week ${stepId} ${side}`).digest('hex').slice(0, 32)}@itinerum`,
+      start: new Date(at),
+      end: new Date(at + minutes * 60_000),
+      summary: `Planned: ${stepTitle(step)}, ${[piece.name, part.plan?.care === 'job' ? null : part.name.toLowerCase()].filter(Boolean).join(', ')}`,
+    })
   }
   const text = calendar.toString()
   return new Response(calendar.length() === 0 ? text.replace('END:VCALENDAR', utc) : text, {

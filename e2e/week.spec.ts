@@ -1,0 +1,88 @@
+/** The week: planned on the device, a step held, somebody away, damp air, one more piece; taken, and the bench follows it. */
+import { expect, test } from '@playwright/test'
+import { expectAxeClean } from './axe'
+
+test.describe.configure({ mode: 'serial' })
+
+test('the week is planned, every step stands in it, and why', async ({ page }) => {
+  await page.goto('/week')
+  await expect(page.getByRole('heading', { level: 1, name: 'The week' })).toBeVisible()
+  await expect(page.getByText(/h of work ahead/)).toBeVisible()
+  await expect(page.getByText(/No week is more than \d+ % better/)).toBeVisible({ timeout: 20_000 })
+  const ready = page.getByRole('region', { name: 'Ready when' })
+  await expect(ready.getByText(/holds in (all|none|\d+) of 100 weeks|In 80 of 100 weeks/).first()).toBeVisible()
+  await expectAxeClean(page)
+  // a later day opens, and a step of it says why it stands there
+  await page.locator('details summary').first().click()
+  const line = page.locator('details[open] li button').first()
+  await line.click()
+  await expect(line).toHaveAttribute('aria-expanded', 'true')
+  await expect(
+    page.getByText(/Ready so long after|The hands|The day begins|window|Nothing holds|waits for/).first(),
+  ).toBeVisible()
+})
+
+test('a step is held, its price said before; taken, it stands there', async ({ page }) => {
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  await page.locator('details summary').first().click()
+  await page.locator('details[open] li button').first().click()
+  await page.getByRole('button', { name: 'Hold it there' }).click()
+  const thought = page.getByRole('region', { name: 'What if' }).first()
+  await expect(thought.getByText(/No piece is done later or sooner|is done .* (later|sooner)/).first()).toBeVisible({
+    timeout: 20_000,
+  })
+  await thought.getByRole('button', { name: 'Take it' }).click()
+  await expect(thought)
+    .toHaveCount(0, { timeout: 20_000 })
+    .catch(() => undefined)
+  await expect(page.getByText('held', { exact: true }).first()).toBeAttached({ timeout: 20_000 })
+})
+
+test('by keys: a quarter of an hour later, and left again', async ({ page }, { project }) => {
+  test.skip(project.name !== 'desk', 'keys')
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  await page.locator('details summary').first().press('Enter')
+  const line = page.locator('details[open] li button').nth(1)
+  await line.focus()
+  await line.press('ArrowRight')
+  await expect(page.getByText('Reckoning…').or(page.getByText(/steps move|Nothing else moves|That can’t be/))).toBeVisible()
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(page.getByText(/steps move|Nothing else moves/)).toHaveCount(0)
+})
+
+test('what if: somebody away, damp air, one more piece, longer hours', async ({ page }) => {
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  const answer = page.getByText(/steps move|Nothing else moves|That can’t be/)
+  for (const name of [
+    /is away|Nobody works/,
+    'It gets cold and damp',
+    'One more like this comes in',
+    'We stay two hours longer',
+  ]) {
+    await page.getByRole('button', { name }).first().click()
+    await expect(answer).toBeVisible({ timeout: 20_000 })
+    await page.getByRole('button', { name: 'Leave it' }).click()
+    await expect(answer).toHaveCount(0)
+  }
+})
+
+test('taken, the bench says what is next in it; offline the week is still there', async ({ page, context }) => {
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  const take = page.getByRole('button', { name: /Take (this week|it as it stands now)/ })
+  if (await take.isVisible()) await take.click()
+  await expect(page.getByRole('button', { name: 'This is the week' })).toBeVisible({ timeout: 30_000 })
+  await page.goto('/')
+  await expect(page.getByText('It is next in the week you took.').first()).toBeVisible()
+  // whoever has looked at it has it without a connection
+  await page.waitForTimeout(3_000)
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  await context.setOffline(true)
+  await page.reload()
+  await expect(page.getByText(/h of work ahead/)).toBeVisible({ timeout: 20_000 })
+  await context.setOffline(false)
+})

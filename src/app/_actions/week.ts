@@ -1,0 +1,52 @@
+'use server'
+/** The week that is planned, and when people work. */
+import { write, writeOnce } from '@/app/_server/write'
+import type { Answer } from '@/core/input/issues'
+import {
+  dryingPlacesInput,
+  type DryingPlacesText,
+  otherDayInput,
+  type OtherDayText,
+  personHoursInput,
+  type PersonHoursText,
+  personInput,
+  type PersonText,
+  weekInput,
+  type WeekText,
+} from '@/core/input/week'
+import { savePerson } from '@/db/studio'
+import { addOtherDay, addWeek, saveDryingPlaces, savePersonHours } from '@/db/week'
+
+export async function keepWeek(typed: WeekText): Promise<Answer> {
+  return writeOnce(
+    'keepWeek',
+    weekInput,
+    typed,
+    ({ id }) => id,
+    (client, studio, week) => addWeek(client, studio.id, week),
+  )
+}
+
+export async function keepOtherDay(typed: OtherDayText): Promise<Answer> {
+  return writeOnce(
+    'keepOtherDay',
+    otherDayInput,
+    typed,
+    ({ id }) => id,
+    (client, studio, day) => addOtherDay(client, studio.id, day),
+  )
+}
+
+export async function keepPerson(typed: PersonText): Promise<Answer> {
+  return write(personInput, typed, (client, studio, person) => savePerson(client, studio.id, person))
+}
+
+export async function keepPersonHours(typed: PersonHoursText): Promise<Answer> {
+  return write(personHoursInput, typed, (client, _studio, { personId, own, ...hours }) =>
+    savePersonHours(client, personId, own ? hours : null),
+  )
+}
+
+export async function keepDryingPlaces(typed: DryingPlacesText): Promise<Answer> {
+  return write(dryingPlacesInput, typed, (client, _studio, { places }) => saveDryingPlaces(client, places))
+}

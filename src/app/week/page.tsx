@@ -1,0 +1,9 @@
+/** The workshop's week. */
+import { loadWeek } from '@/app/_server/load'
+import { WeekView } from '@/ui/week/WeekView'
+
+export const metadata = { title: 'Week' }
+
+export default async function Week() {
+  return <WeekView data={await loadWeek()} />
+}

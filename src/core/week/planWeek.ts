@@ -1,0 +1,172 @@
+/**
+ * The workshop's week as it is planned: each step with when, by whom and why just then; windows that can't be kept, named. A plan goes
+ * on from the one in force. Pure; chance from a seed.
+ */
+import type { PersonId, StepId } from '@/core/measure/named'
+import { lowerBound } from '@/core/schedule/bound'
+import { never } from '@/core/schedule/calendar'
+import { checkWeek } from '@/core/schedule/check'
+import { type PlanOptions, planWorkshop } from '@/core/schedule/planWorkshop'
+import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
+import type { Place, Workshop } from './workshop'
+
+/** Why a step stands where it does. */
+export type WeekReason =
+  | 'pinned'
+  /** what is below is dry only then */
+  | 'dries'
+  /** so that what must follow it falls into working hours */
+  | 'window'
+  /** the hands are free only then */
+  | 'hands'
+  /** work begins then */
+  | 'morning'
+  /** another part of its piece comes first */
+  | 'other'
+  | 'first'
+export interface WeekLine extends Place {
+  /** of the problem */
+  index: number
+  start: number
+  end: number
+  hand: number
+  reason: WeekReason
+  /** the step it waits for, of the problem */
+  after: number | null
+  /** its window: minutes by which it must begin; null where it may wait */
+  by: number | null
+  missed: boolean
+}
+export interface PieceEnd {
+  pieceIndex: number
+  end: number
+  /** minutes late; 0 where it is kept or nothing is promised */
+  late: number
+}
+export interface PlannedWeekView {
+  lines: WeekLine[]
+  ends: PieceEnd[]
+  cost: number
+  bound: number
+  schedule: WorkshopSchedule
+}
+/** A line as a plan in force keeps it. */
+export interface KeptLine {
+  stepId: StepId
+  side: 1 | 2 | null
+  at: number
+  personId: PersonId | null
+}
+
+/** Where the steps of a plan in force stand now; null where none of them is ahead any more. */
+export function goingOn({ places, hands, startMs, problem }: Workshop, kept: readonly KeptLine[]): WorkshopSchedule | undefined {
+  const keyOf = (stepId: StepId, side: 1 | 2 | null | undefined) => `${stepId} ${side ?? ''}`
+  const known = new Map(kept.map((line) => [keyOf(line.stepId, line.side), line]))
+  let any = false
+  const start: number[] = []
+  const painter: number[] = []
+  for (const { step, side } of places) {
+    const line = step ? known.get(keyOf(step.id, side)) : undefined
+    any ||= line !== undefined
+    start.push(line ? Math.max(0, Math.round((line.at - startMs) / 60_000 / problem.grid) * problem.grid) : never)
+    painter.push(
+      line
+        ? Math.max(
+            0,
+            hands.findIndex(({ id }) => id === line.personId),
+          )
+        : never,
+    )
+  }
+  return any ? { start, painter } : undefined
+}
+
+/** Windows that ruin nothing when nobody could keep them anyway: each is given up where the search can't go on with it. */
+function givingUp(problem: WorkshopProblem, step: number): WorkshopProblem | null {
+  const part = problem.steps[step]
+  const mine = (k: number) => problem.steps[k]?.piece === part?.piece && problem.steps[k]?.part === part?.part
+  const isHis = ({ hard, to }: { hard: boolean; to: number }) => hard && mine(to)
+  if (!problem.lags.some(isHis)) return null
+  return { ...problem, lags: problem.lags.map((lag) => (isHis(lag) ? { ...lag, hard: false } : lag)) }
+}
+
+/** Plans a week. Throws {@link NoSchedule} where a step fits into nobody's hours; what of windows can't be kept is missed and said. */
+export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekView {
+  let { problem } = workshop
+  if (problem.steps.length === 0) return { lines: [], ends: [], cost: 0, bound: 0, schedule: { start: [], painter: [] } }
+  for (;;)
+    try {
+      const { start, painter, cost } = planWorkshop(problem, options)
+      return viewOf({ ...workshop, problem }, { start, painter }, cost)
+    } catch (trouble) {
+      const less = trouble instanceof NoSchedule ? givingUp(problem, trouble.step) : null
+      if (!less) throw trouble
+      problem = less
+    }
+}
+
+/** A schedule with its reasons. */
+export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: number): PlannedWeekView {
+  const { problem, places } = workshop
+  const { end, missed } = checkWeek(problem, schedule)
+  const startOf = (k: number) => schedule.start[k] ?? 0
+  const endOf = (k: number) => end[k] ?? 0
+  const late = new Set(missed.map((k) => problem.lags[k]?.to))
+  const lines = places.map((place, index): WeekLine => {
+    const start = startOf(index)
+    const hand = schedule.painter[index] ?? 0
+    const into = problem.lags.filter(({ to }) => to === index)
+    const waits = into.filter(({ from, min }) => (from === null ? 0 : endOf(from)) + min > start - problem.grid && min > 0)
+    const closing = into.flatMap(({ from, max, min }) =>
+      max === null || max === min ? [] : [(from === null ? 0 : endOf(from)) + max],
+    )
+    const before = places.findIndex((_, k) => k !== index && schedule.painter[k] === hand && endOf(k) === start)
+    const shared = places.findIndex(
+      (_, k) =>
+        k !== index && schedule.painter[k] === hand && endOf(k) + problem.setup === start && problem.steps[index]?.product,
+    )
+    const opens = problem.painters[hand]?.work.some(([from]) => from === start && from > 0) ?? false
+    const other = into.find(
+      ({ from, min }) =>
+        from !== null && min === 0 && endOf(from) === start && problem.steps[from]?.part !== problem.steps[index]?.part,
+    )
+    const wait = waits[0]
+    const pinned = into.some(({ from, min, max }) => from === null && min === max)
+    const hands = before >= 0 ? before : shared
+    const reason: WeekReason = pinned
+      ? 'pinned'
+      : wait
+        ? 'dries'
+        : other
+          ? 'other'
+          : hands >= 0
+            ? 'hands'
+            : opens
+              ? 'morning'
+              : start === 0
+                ? 'first'
+                : 'window'
+    return {
+      ...place,
+      index,
+      start,
+      end: endOf(index),
+      hand,
+      reason,
+      after: wait ? wait.from : (other?.from ?? (hands >= 0 ? hands : null)),
+      by: closing.length > 0 ? Math.min(...closing) : null,
+      missed: late.has(index),
+    }
+  })
+  const ends = problem.pieces.map(({ final, due }, pieceIndex) => ({
+    pieceIndex,
+    end: endOf(final),
+    late: due < problem.horizon ? Math.max(0, endOf(final) - due) : 0,
+  }))
+  return { lines: lines.sort((a, b) => a.start - b.start || a.index - b.index), ends, cost, bound: lowerBound(problem), schedule }
+}
+
+export const keptLines = ({ hands, startMs }: Workshop, { lines }: Pick<PlannedWeekView, 'lines'>): KeptLine[] =>
+  lines.flatMap(({ step, side, start, hand }) =>
+    step ? [{ stepId: step.id, side: side ?? null, at: startMs + start * 60_000, personId: hands[hand]?.id ?? null }] : [],
+  )

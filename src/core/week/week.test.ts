@@ -1,0 +1,253 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import type { BenchData } from '@/core/bench/benchData'
+import { toBenchData } from '@/core/bench/benchData'
+import { defaultMethod } from '@/core/craft/method'
+import type { PieceFile, PlanStep } from '@/core/piece/piece'
+import { checkWeek } from '@/core/schedule/check'
+import { at, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
+import { answerWeek, type WeekAsk, type WeekOutlook } from './ask'
+import { type Hand, type OtherDay, stretchesOf, without } from './hands'
+import { goingOn, planWeek } from './planWeek'
+import { endIn, shareBy, simulateWeeks } from './simulate'
+import { readWeek, type WeekData } from './weekData'
+
+const ada: Hand = { id: 'a', name: 'Wenna', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
+const ben: Hand = { id: 'b', name: 'Pell', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
+const around = { climates: {}, rooms: [], method: defaultMethod, hours: ada.hours, others: [], learned: {} }
+const benchOf = (files: PieceFile[]): BenchData => toBenchData(files, { ...around, products: [], lots: [], planned: {} })
+const dataOf = (files: PieceFile[], over: Partial<WeekData> = {}): WeekData => ({
+  bench: benchOf(files),
+  zone: 'UTC',
+  hands: [ada],
+  others: [],
+  places: null,
+  expected: {},
+  week: null,
+  ...over,
+})
+/** A piece of one part with two coats of 20 minutes; the second may be laid two hours after the first, at the careful end. */
+const twoCoats = (name: string, over: Partial<PieceFile['piece']> = {}): PieceFile =>
+  fileWith([partWith([planStep(`${name} 1`), planStep(`${name} 2`, { window: null })], { id: `${name} part` })], [], {
+    id: name,
+    name,
+    ...over,
+  })
+const ask = (data: WeekData, over: Partial<WeekAsk> = {}): WeekAsk => ({
+  data,
+  written: [],
+  nowMs: ms('08:00'),
+  supposed: {},
+  from: [],
+  budgetMs: 40,
+  seed: 1,
+  weeks: 0,
+  ...over,
+})
+/** A clock by which each asking takes a millisecond. */
+const clock = () => {
+  let now = 0
+  return () => (now += 1)
+}
+function outlookOf(data: WeekData, over: Partial<WeekAsk> = {}): WeekOutlook {
+  const answer = answerWeek(ask(data, over), clock())
+  if (!('outlook' in answer)) throw new Error(`no week: ${answer.why}`)
+  return answer.outlook
+}
+const said = ({ lines }: WeekOutlook) =>
+  lines.map(({ step, startMs, reason, handName }) => [step?.id, new Date(startMs).toISOString().slice(8, 16), reason, handName])
+
+describe('a week from the studio', () => {
+  test('two coats: the first when the day begins, the second when the first is dry', () =>
+    // 4 May 2026 is a Monday; ten of the twenty minutes are the set-up, paid where the brush changes
+    expect(said(outlookOf(dataOf([twoCoats('table')])))).toEqual([
+      ['table 1', '04T09:00', 'morning', 'Wenna'],
+      ['table 2', '04T11:10', 'dries', 'Wenna'],
+    ]))
+  test('somebody is away: on the next day that is worked', () => {
+    const others: OtherDay[] = [{ day: '2026-05-04', personId: 'a', hours: null }]
+    expect(said(outlookOf(dataOf([twoCoats('table')], { others })))[0]).toEqual(['table 1', '05T09:00', 'morning', 'Wenna'])
+  })
+  test('held at one o’clock, the rest follows', () => {
+    const pins = [{ stepId: 'table 1', side: null, at: ms('13:00'), personId: null }]
+    expect(said(outlookOf(dataOf([twoCoats('table')]), { supposed: { pins } }))).toEqual([
+      ['table 1', '04T13:00', 'pinned', 'Wenna'],
+      ['table 2', '04T15:10', 'dries', 'Wenna'],
+    ])
+  })
+  test('two pairs of hands begin two pieces at once; given to one, she works both', () => {
+    const two = [twoCoats('table'), twoCoats('bench')]
+    const starts = (data: WeekData, over: Partial<WeekAsk> = {}) =>
+      outlookOf(data, over)
+        .lines.filter(({ step }) => step?.id.endsWith('1'))
+        .map(({ startMs, handName }) => [new Date(startMs).toISOString().slice(11, 16), handName])
+    expect(starts(dataOf(two, { hands: [ada, ben] })).map(([time]) => time)).toEqual(['09:00', '09:00'])
+    const pins = two.map(({ piece }) => ({ stepId: `${piece.name} 1`, side: null, at: null, personId: 'b' }))
+    expect(starts(dataOf(two, { hands: [ada, ben] }), { supposed: { pins } })).toEqual([
+      ['09:00', 'Pell'],
+      ['09:10', 'Pell'],
+    ])
+  })
+  test('in colder, damper air everything is dry later', () => {
+    const second = (over: Partial<WeekAsk>) => outlookOf(dataOf([twoCoats('table')]), over).lines[1]?.startMs ?? 0
+    // 75 % at 21 °C halves the deficit: four hours for two
+    expect(second({ supposed: { air: { temperature: 21, humidity: 75 } } })).toBe(ms('13:10'))
+    expect(outlookOf(dataOf([twoCoats('table')]), { supposed: { air: { temperature: 8, humidity: 50 } } }).stuck).toHaveLength(1)
+  })
+  test('a promise that can’t be kept is late by so much; another week mends it', () => {
+    const data = dataOf([twoCoats('table', { promisedOn: '2026-05-01', client: 'the Ferrow household' })])
+    // promised for Friday, five in the afternoon
+    expect(outlookOf(data).pieces[0]?.lateMinutes).toBe((ms('11:20') - ms('17:00', 1)) / 60_000)
+    expect(outlookOf(data, { supposed: { promised: { table: '2026-05-08' } } }).pieces[0]?.lateMinutes).toBe(0)
+  })
+  test('one more like it has steps of its own, and is said when it is ready', () => {
+    const { pieces, lines } = outlookOf(dataOf([twoCoats('table')]), {
+      supposed: { like: { pieceId: 'table', promisedOn: null } },
+      weeks: 20,
+    })
+    expect(pieces.map(({ name }) => name)).toEqual(['table', 'One like the table'])
+    expect(lines).toHaveLength(4)
+    expect(pieces[1]?.safeMs).toBeGreaterThanOrEqual(pieces[1]?.endMs ?? Infinity)
+  })
+  test('what dries now and what runs now is reckoned with', () => {
+    const file = fileWith(
+      [partWith([planStep('one'), planStep('two', { window: null })])],
+      [entry('started', at('08:00'), onStep('one')), entry('ended', at('08:20'), onStep('one'))],
+    )
+    expect(said(outlookOf(dataOf([file]), { nowMs: ms('09:30') }))).toEqual([['two', '04T10:20', 'dries', 'Wenna']])
+    const runs = { ...file, log: file.log.slice(0, 1) }
+    const { running, lines } = outlookOf(dataOf([runs]), { nowMs: ms('09:00') })
+    expect(running).toHaveLength(1)
+    expect(lines.map(({ step }) => step?.id)).toEqual(['two'])
+  })
+  test('a plan that is gone on from stays where it is', () => {
+    const data = dataOf([twoCoats('table'), twoCoats('bench'), twoCoats('chest')])
+    const first = outlookOf(data)
+    const then = outlookOf(data, { from: first.kept, seed: 9, budgetMs: 200 })
+    expect(then.kept).toEqual(first.kept)
+    expect(goingOn(readWeek(data, [], ms('08:00')), [])).toBeUndefined()
+  })
+  test('nobody works: it says so, and which step found no place', () => {
+    const idle = { ...ada, hours: { ...ada.hours, days: [] } }
+    expect(answerWeek(ask(dataOf([twoCoats('table')], { hands: [idle] })), clock())).toMatchObject({ why: 'nobody' })
+    expect(outlookOf(dataOf([])).lines).toEqual([])
+  })
+  test('a studio of Sundays works on Sundays', () => {
+    const sundays = { ...ada, hours: { from: 600, to: 960, days: [0] } }
+    expect(said(outlookOf(dataOf([twoCoats('table')], { hands: [sundays] }))).map(([, time]) => time)).toEqual([
+      '10T10:00',
+      '10T12:10',
+    ])
+  })
+})
+
+describe('hours on the wall', () => {
+  const span = { zone: 'Europe/London', grid: 5 }
+  test('the day begins at nine on the wall before and after the clocks go back', () => {
+    // Saturday noon; on Sunday 25 October 2026 the hour from one to two comes twice
+    const startMs = Date.parse('2026-10-24T11:00:00Z')
+    const all = { ...ada, hours: { ...ada.hours, days: [0, 1, 2, 3, 4, 5, 6] } }
+    // from noon to nine the wall shows 21 hours, and 22 of them pass
+    expect(stretchesOf(all, [], { ...span, startMs, days: 2 })).toEqual([
+      [0, 300],
+      [22 * 60, 30 * 60],
+    ])
+  })
+  test('what is said of one day counts, for one person before all', () => {
+    const startMs = Date.parse('2026-05-04T00:00:00Z')
+    const others: OtherDay[] = [
+      { day: '2026-05-04', personId: null, hours: null },
+      { day: '2026-05-04', personId: 'a', hours: { from: 600, to: 660 } },
+    ]
+    expect(stretchesOf(ada, others, { startMs, zone: 'UTC', grid: 5, days: 1 })).toEqual([[600, 660]])
+    expect(stretchesOf(ben, others, { startMs, zone: 'UTC', grid: 5, days: 1 })).toEqual([])
+  })
+  test('a stretch that is taken is cut out', () =>
+    expect(
+      without(
+        [
+          [0, 100],
+          [200, 300],
+        ],
+        50,
+        220,
+      ),
+    ).toEqual([
+      [0, 50],
+      [220, 300],
+    ]))
+})
+
+describe('the week worked by chance', () => {
+  const data = dataOf([twoCoats('table', { promisedOn: '2026-05-04' }), twoCoats('bench')])
+  const workshop = readWeek(data, [], ms('08:00'))
+  const { schedule, ends } = planWeek(workshop, { seed: 1, rounds: 50 })
+  test('without chance it comes out as planned', () => {
+    const odds = simulateWeeks(workshop.problem, schedule, { weeks: 3, seed: 1, spread: { minutes: 0, drying: 0 } })
+    expect(odds.ends).toEqual(ends.map(({ end }) => [end, end, end]))
+    expect(odds.missed).toBe(0)
+  })
+  test('the same seed gives the same weeks; more chance, later in four of five', () => {
+    const worked = (minutes: number) =>
+      simulateWeeks(workshop.problem, schedule, { weeks: 200, seed: 4, spread: { minutes, drying: 0.2 } })
+    expect(worked(0.3)).toEqual(worked(0.3))
+    const safe = (minutes: number) => endIn(worked(minutes).ends[0] ?? [], 0.8)
+    expect(safe(0.8)).toBeGreaterThan(safe(0.05))
+  })
+  test('shares and ranks by hand', () => {
+    expect(shareBy([10, 20, 30, 40], 30)).toBe(0.75)
+    expect([endIn([10, 20, 30, 40, 50], 0.8), endIn([10], 0.8), endIn([], 0.8)]).toEqual([40, 10, Infinity])
+  })
+})
+
+test('whatever is ahead, whoever works: the week may be worked, and every step of it stands there once', () => {
+  const step = fc.record({
+    minutes: fc.integer({ min: 1, max: 700 }),
+    window: fc.option(
+      fc.record({ opens: fc.integer({ min: 0, max: 900 }), closes: fc.option(fc.integer({ min: 5, max: 900 })) }),
+    ),
+    wet: fc.boolean(),
+  })
+  fc.assert(
+    fc.property(
+      fc.array(fc.array(fc.array(step, { maxLength: 5 }), { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 4 }),
+      fc.integer(),
+      (pieces, seed) => {
+        let count = 0
+        const files = pieces.map((parts, p) =>
+          fileWith(
+            parts.map((steps, q) =>
+              partWith(
+                steps.map(({ minutes, window, wet }): PlanStep => {
+                  count += 1
+                  return planStep(`s${count}`, {
+                    minutes,
+                    ...(wet ? {} : { operation: 'clean', family: null, colour: null, amount: null }),
+                    window: window && {
+                      clock: 'evaporation',
+                      opens: [window.opens, window.opens],
+                      ...(window.closes !== null && {
+                        closes: [window.opens + window.closes, window.opens + window.closes] as [number, number],
+                      }),
+                      source: 'craft',
+                    },
+                  })
+                }),
+                { id: `p${p} ${q}` },
+              ),
+            ),
+            [],
+            { id: `p${p}`, name: `p${p}` },
+          ),
+        )
+        const workshop = readWeek(dataOf(files, { hands: [ada, ben] }), [], ms('08:00'))
+        const week = planWeek(workshop, { seed, rounds: 30 })
+        expect(checkWeek(workshop.problem, week.schedule).faults).toEqual([])
+        expect(week.lines.flatMap(({ step: own }) => own?.id ?? []).sort()).toEqual(
+          files.flatMap(({ parts }) => parts.flatMap(({ plan }) => plan?.steps.map(({ id }) => id) ?? [])).sort(),
+        )
+      },
+    ),
+    { numRuns: 60 },
+  )
+})

@@ -1,0 +1,282 @@
+/**
+ * Everything ahead of every piece as one problem of hands, waits and places: minutes by the plan, windows in the air of each room by
+ * what the studio has learned, what dries and runs now, promises, people's hours. Each step of the problem says what it is. Pure.
+ */
+import type { Side } from '@/core/craft/job'
+import { isSprayed } from '@/core/craft/ways'
+import type { Air } from '@/core/drying/air'
+import type { PlannedStep } from '@/core/finish/step'
+import type { Learned } from '@/core/learn/learned'
+import { isAhead } from '@/core/log/stepStates'
+import type { PartId, PersonId, PieceId, StepId } from '@/core/measure/named'
+import { dryDay, waitIn } from '@/core/piece/daysAhead'
+import type { Journey, PartJourney } from '@/core/piece/journey'
+import type { PlanStep } from '@/core/piece/piece'
+import { type Half, halvesOf } from '@/core/plan/halves'
+import type { Wait } from '@/core/plan/timeline'
+import type { Lag, WorkPiece, WorkshopProblem, WorkStep } from '@/core/schedule/problem'
+import { type Hand, instantAt, type OtherDay, stretchesOf, without } from './hands'
+
+/** A step of the week: what it is, and where. */
+export interface Place {
+  pieceId: PieceId
+  /** null where a piece of several parts is only put together and looked over */
+  partId: PartId | null
+  step: PlanStep | null
+  side?: 1 | 2 | undefined
+}
+/** What the painter holds to: when a step begins, or who works it. */
+export interface Pin {
+  stepId: StepId
+  side: 1 | 2 | null
+  at: number | null
+  personId: PersonId | null
+}
+export interface WeekAround {
+  nowMs: number
+  zone: string
+  hands: readonly Hand[]
+  others: readonly OtherDay[]
+  /** the air each piece is expected to stand in */
+  airOf: (journey: Journey) => Air
+  learned: Learned
+  /** how many loose parts may lie to dry at one time; null where there is room enough */
+  places: number | null
+  pins: readonly Pin[]
+}
+export interface Workshop {
+  problem: WorkshopProblem
+  /** by step of the problem */
+  places: readonly Place[]
+  /** by piece of the problem */
+  journeys: readonly Journey[]
+  hands: readonly Hand[]
+  /** minute 0 of the problem */
+  startMs: number
+  /** steps that can't be told a day, for what they wait on stands still in this air */
+  stuck: readonly Place[]
+  /** who is at work now until which minute, on what */
+  running: readonly { place: Place; hand: number; until: number }[]
+}
+
+const grid = 5
+const dayMinutes = 1440
+/** Minutes to wash out a brush and open another tin. */
+const setUp = 10
+/** What a missed window costs, as minutes of a promise are counted; and one that is closed within hours and must be met by hand. */
+const missed = { soft: 1500, near: 10_000 }
+const nearMinutes = 240
+/** A day late costs so many times a day about, by who waits. */
+const weights = { client: 4, promised: 2, none: 1 }
+const tardy = 10
+const lookOver = 10
+/** Weeks are looked at so far ahead, and so much further than the work alone asks for. */
+const [leastDays, mostDays, slack] = [28, 150, 2]
+
+const onGrid = (minutes: number) => Math.max(grid, Math.ceil(minutes / grid) * grid)
+const product = ({ family, colour, mix, amount }: PlannedStep) =>
+  family === null || amount === null ? null : `${family} ${colour?.hex ?? ''} ${mix ?? ''}`
+
+/** Throws where nobody ever works. */
+export function workshopOf(journeys: readonly Journey[], around: WeekAround): Workshop {
+  const startMs = Math.ceil(around.nowMs / (grid * 60_000)) * grid * 60_000
+  const build = new Build(around, startMs)
+  const here = journeys.filter(({ ending }) => !ending)
+  const pieces = here.filter((journey) => build.piece(journey))
+  return build.done(pieces)
+}
+
+/** A lane of a piece that is put into the problem. */
+interface LaneAsked {
+  journey: Journey
+  lane: PartJourney
+  /** among the piece's lanes */
+  index: number
+  wait: (step: PlannedStep) => Wait
+  side?: Side
+}
+/** A lane as it stands in the problem. */
+interface LaneNodes {
+  first: number | null
+  last: number | null
+  /** from the end of its last step to what waits for all of it; from the first moment, where nothing of it is ahead */
+  rest: number
+}
+
+class Build {
+  private readonly steps: WorkStep[] = []
+  private readonly places: Place[] = []
+  private readonly lags: Lag[] = []
+  private readonly pieces: WorkPiece[] = []
+  private readonly stuck: Place[] = []
+  private readonly running: { place: Place; hand: number; until: number }[] = []
+  private longest = 0
+
+  constructor(
+    private readonly around: WeekAround,
+    private readonly startMs: number,
+  ) {}
+
+  private minuteOf(instant: string | number): number {
+    return (new Date(instant).getTime() - this.startMs) / 60_000
+  }
+  private add(place: Place, step: Omit<WorkStep, 'piece' | 'part' | 'painters'>, part: number): number {
+    const pin = this.pinOf(place)
+    const all = this.around.hands.map((_, k) => k)
+    const own = all.filter((k) => pin?.personId !== null && this.around.hands[k]?.id === pin?.personId)
+    const index = this.steps.push({ ...step, piece: this.pieces.length, part, painters: own.length > 0 ? own : all }) - 1
+    this.places.push(place)
+    if (pin?.at !== undefined && pin.at !== null) {
+      const at = Math.max(0, Math.round(this.minuteOf(pin.at) / grid) * grid)
+      this.lag(null, index, { opens: at, closes: at })
+    }
+    return index
+  }
+  private pinOf({ step, side }: Place): Pin | undefined {
+    return this.around.pins.find((pin) => pin.stepId === step?.id && pin.side === (side ?? null))
+  }
+  private lag(from: number | null, to: number, { opens, closes }: Wait, rack = false): void {
+    const min = Math.ceil(Math.max(0, opens) / grid) * grid
+    const max = closes === Infinity ? null : Math.max(min, Math.floor(closes / grid) * grid)
+    const near = from !== null && max !== null && max - min <= nearMinutes
+    this.longest = Math.max(this.longest, min)
+    this.lags.push({ from, to, min, max, hard: near, penalty: max === null ? 0 : near ? missed.near : missed.soft, rack })
+  }
+
+  /** Puts a piece in; false where nothing of it is ahead. */
+  piece(journey: Journey): boolean {
+    const began = this.steps.length
+    const wait = waitIn(this.around.airOf(journey), this.around.learned)
+    const parts = journey.parts.map((part, k) => ({ part, ...this.lane({ journey, lane: part, index: k, wait }) }))
+    const { whole } = journey
+    let finals = parts.flatMap(({ last, rest }) => (last === null ? [] : [{ last, rest: Math.max(0, rest) }]))
+    if (whole) {
+      const before = this.lane({ journey, lane: whole, index: parts.length, wait, side: 'before' })
+      for (const { first, part } of parts)
+        if (first !== null && part.done.length === 0 && !part.running && (before.last !== null || before.rest > 0))
+          this.lag(before.last, first, { opens: before.rest, closes: Infinity })
+      const after = this.lane({ journey, lane: whole, index: parts.length + 1, wait, side: 'after' })
+      if (after.first !== null)
+        for (const { last, rest } of [...parts, before])
+          if (last !== null || rest > 0) this.lag(last, after.first, { opens: rest, closes: Infinity })
+      const end = after.last ?? before.last
+      if (end !== null) finals = after.last !== null || finals.length === 0 ? [{ last: end, rest: 0 }] : finals
+    }
+    if (this.steps.length === began) return false
+    this.close(journey, finals, parts.length + 2)
+    return true
+  }
+
+  /** A piece ends with one step; where several lanes end, it is put together and looked over. */
+  private close(journey: Journey, finals: readonly { last: number; rest: number }[], part: number): void {
+    const { piece } = journey.file
+    const [only] = finals
+    const final =
+      finals.length === 1 && only
+        ? only.last
+        : this.add(
+            { pieceId: piece.id, partId: null, step: null },
+            { name: 'look over', dur: lookOver, split: false, product: null, spray: false },
+            part,
+          )
+    if (finals.length !== 1) for (const { last, rest } of finals) this.lag(last, final, { opens: rest, closes: Infinity })
+    const weight = piece.promisedOn === null ? weights.none : piece.client !== null ? weights.client : weights.promised
+    this.pieces.push({ id: piece.id, due: piece.promisedOn === null ? Infinity : this.dueOf(piece.promisedOn), weight, final })
+  }
+  private dueOf(day: string): number {
+    const latest = Math.max(...this.around.hands.map(({ hours }) => hours.to))
+    return Math.floor(this.minuteOf(instantAt(day, latest, this.around.zone)) / grid) * grid
+  }
+
+  /** Puts a lane in, of the work around the paint one side of it. */
+  private lane({ journey, lane, index, wait, side }: LaneAsked): LaneNodes {
+    const { part, steps, running, turn, window, handle } = lane
+    const pieceId = journey.file.piece.id
+    const isHere = (step: PlanStep) => side === undefined || (step.side === 'after') === (side === 'after')
+    const runs = running && isHere(running.step) ? running : null
+    const ahead = steps.filter(({ step, state }) => isAhead(state) && step.id !== runs?.step.id && isHere(step))
+    const placeOf = ({ step, side: turned }: Half<PlanStep>): Place => ({ pieceId, partId: part.id, step, side: turned })
+    const halves = halvesOf(ahead.map(({ step }) => step))
+    const nowIn = (instant: string | null) => (instant === null ? Infinity : this.minuteOf(instant))
+    let ready: Wait = { opens: 0, closes: Infinity }
+    if (runs && turn) {
+      // its first side lies: the second is ahead
+      halves.unshift(...halvesOf([runs.step], true))
+      ready = { opens: nowIn(turn.times.opens), closes: Infinity }
+    } else if (runs) {
+      const until = Math.max(0, this.minuteOf(this.around.nowMs)) + onGrid(runs.step.minutes - runs.state.minutes)
+      const { opens, closes } = wait(runs.step)
+      ready = { opens: until + opens, closes: until + closes }
+      this.running.push({ place: placeOf({ step: runs.step, index: 0 }), hand: this.handOf(runs.state), until })
+    } else if (window && lane.next && isHere(lane.next)) {
+      const over = window.times.closes !== null && Date.parse(window.times.closes) < this.around.nowMs
+      ready = { opens: nowIn(window.times.opens), closes: over ? Infinity : nowIn(window.times.closes) }
+    }
+    let last: number | null = null
+    let first: number | null = null
+    for (const half of halves) {
+      if (ready.opens === Infinity) {
+        this.stuck.push(placeOf(half))
+        continue
+      }
+      const node = this.add(placeOf(half), this.workOf(half.step), index)
+      if (last !== null || ready.opens > 0 || ready.closes < Infinity)
+        this.lag(last, node, ready, this.around.places !== null && last !== null && ready.opens > 0)
+      first ??= node
+      last = node
+      ready = wait(half.step)
+    }
+    const finish = part.plan?.care ? 0 : dryDay
+    if (first === null) {
+      const dry = handle?.times.opens ? Math.max(0, this.minuteOf(handle.times.opens)) : 0
+      return { first, last: null, rest: Math.max(dry, ready.opens === Infinity ? 0 : ready.opens, runs ? finish : 0) }
+    }
+    return { first, last, rest: Math.max(ready.opens === Infinity ? 0 : ready.opens, part.plan?.care ? 0 : finish) }
+  }
+
+  private handOf({ byPerson }: { byPerson: ReadonlyMap<PersonId, number> }): number {
+    const hand = this.around.hands.findIndex(({ id }) => id !== null && byPerson.has(id))
+    return Math.max(0, hand)
+  }
+
+  private workOf(step: PlanStep): Omit<WorkStep, 'piece' | 'part' | 'painters'> {
+    const wet = product(step)
+    const longest = Math.max(...this.around.hands.map(({ hours }) => hours.to - hours.from))
+    const dur = onGrid(wet === null ? step.minutes : Math.max(grid, step.minutes - setUp))
+    return { name: step.operation, dur, split: wet === null || dur > longest, product: wet, spray: isSprayed(step) }
+  }
+
+  done(journeys: readonly Journey[]): Workshop {
+    const { hands, others, zone, places } = this.around
+    const work = this.steps.reduce((sum, { dur }) => sum + dur, 0)
+    const perDay = hands.reduce((sum, { hours }) => sum + ((hours.to - hours.from) * hours.days.length) / 7, 0)
+    const due = Math.max(0, ...this.pieces.map((piece) => (piece.due === Infinity ? 0 : piece.due)))
+    const needed = leastDays + (slack * work) / Math.max(1, perDay) + (2 * Math.max(this.longest, due)) / dayMinutes
+    const days = Math.min(mostDays, Math.ceil(needed))
+    const painters = hands.map((hand, k) => {
+      const all = stretchesOf(hand, others, { startMs: this.startMs, zone, days, grid })
+      const until = Math.max(0, ...this.running.filter((each) => each.hand === k).map((each) => each.until))
+      return { id: hand.id ?? '', work: without(all, 0, until) }
+    })
+    const horizon = days * dayMinutes
+    return {
+      problem: {
+        grid,
+        horizon,
+        painters,
+        pools: { spray: 1, rack: places ?? this.steps.length },
+        setup: setUp,
+        pieces: this.pieces.map((piece) => ({ ...piece, due: Math.min(piece.due, horizon) })),
+        steps: this.steps,
+        lags: this.lags,
+        cost: { tardy, flow: 1 },
+      },
+      places: this.places,
+      journeys,
+      hands,
+      startMs: this.startMs,
+      stuck: this.stuck,
+      running: this.running,
+    }
+  }
+}

@@ -1,0 +1,82 @@
+import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { savePerson } from './studio'
+import {
+  addOtherDay,
+  addWeek,
+  findDryingPlaces,
+  findWeek,
+  listOtherDays,
+  listPersonHours,
+  saveDryingPlaces,
+  savePersonHours,
+} from './week'
+
+let db: TestDatabase
+beforeAll(async () => {
+  db = await makeDatabase()
+})
+afterAll(() => db.drop())
+
+const day = '2026-05-04'
+const line = () => ({ stepId: uuidv7(), side: null, at: Date.parse('2026-05-04T09:00:00Z'), personId: null })
+
+describe('the week in the records', () => {
+  test('the last plan that was kept is in force, with its pins', async () => {
+    const [first, second] = [line(), { ...line(), side: 2 as const }]
+    const pins = [{ ...first, at: null }]
+    const week = await db.as(db.here, async (client) => {
+      expect(await findWeek(client)).toBeNull()
+      await addWeek(client, db.here, { id: uuidv7(), lines: [first], pins: [] })
+      await addWeek(client, db.here, { id: uuidv7(), lines: [second], pins })
+      return findWeek(client)
+    })
+    expect(week).toMatchObject({ lines: [second], pins })
+    // whoever is elsewhere has none
+    expect(await db.as(db.elsewhere, findWeek)).toBeNull()
+  })
+  test('a planned week is never changed, and never taken away', async () => {
+    await expect(db.as(db.here, (client) => client.query("update week_plan set pins = '[]'"))).rejects.toThrow(
+      /permission denied/,
+    )
+    await expect(db.as(db.here, (client) => client.query('delete from week_plan'))).rejects.toThrow(/permission denied/)
+  })
+  test('a day is as it was said last; as usual again it is said no more', async () => {
+    const personId = uuidv7()
+    const said = (hours: Parameters<typeof addOtherDay>[2]['hours']) =>
+      db.as(db.here, async (client) => {
+        await savePerson(client, db.here, { id: personId, name: 'Wenna' })
+        await addOtherDay(client, db.here, { id: uuidv7(), day, personId, hours })
+        return listOtherDays(client, day)
+      })
+    expect(await said(null)).toEqual([{ day, personId, hours: null }])
+    expect(await said({ from: 600, to: 720 })).toEqual([{ day, personId, hours: { from: 600, to: 720 } }])
+    expect(await said('usual')).toEqual([])
+    expect(await db.as(db.here, (client) => listOtherDays(client, '2026-05-05'))).toEqual([])
+  })
+  test('nobody’s day of another studio, and no day that ends before it begins', async () => {
+    const stranger = uuidv7()
+    await db.as(db.elsewhere, (client) => savePerson(client, db.elsewhere, { id: stranger, name: 'Pell' }))
+    const add = (personId: string | null, hours: { from: number; to: number }) =>
+      db.as(db.here, (client) => addOtherDay(client, db.here, { id: uuidv7(), day, personId, hours }))
+    await expect(add(stranger, { from: 0, to: 60 })).rejects.toThrow(/foreign key/)
+    await expect(add(null, { from: 600, to: 540 })).rejects.toThrow(/other_day_hours/)
+  })
+  test('people’s own hours and the drying places are kept, and taken back', async () => {
+    const personId = uuidv7()
+    const kept = await db.as(db.here, async (client) => {
+      await savePerson(client, db.here, { id: personId, name: 'Joss' })
+      await savePersonHours(client, personId, { from: 480, to: 720, days: [1, 3] })
+      await saveDryingPlaces(client, 6)
+      return [(await listPersonHours(client)).find(({ id }) => id === personId)?.hours, await findDryingPlaces(client)]
+    })
+    expect(kept).toEqual([{ from: 480, to: 720, days: [1, 3] }, 6])
+    const back = await db.as(db.here, async (client) => {
+      await savePersonHours(client, personId, null)
+      await saveDryingPlaces(client, null)
+      return [(await listPersonHours(client)).find(({ id }) => id === personId)?.hours, await findDryingPlaces(client)]
+    })
+    expect(back).toEqual([null, null])
+  })
+})

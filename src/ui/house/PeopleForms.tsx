@@ -1,0 +1,108 @@
+'use client'
+/** Who works here and when, and how much may lie to dry at one time: what the week is planned by. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import type { Person } from '@/core/house/studio'
+import {
+  dryingPlacesInput,
+  type DryingPlacesText,
+  personHoursInput,
+  type PersonHoursText,
+  personInput,
+  type PersonText,
+} from '@/core/input/week'
+import type { WorkingHours } from '@/core/measure/workingHours'
+import { useActions } from '@/ui/form/actions'
+import { TextField } from '@/ui/form/Field'
+import { FormFoot } from '@/ui/form/FormFoot'
+import { useEntryForm } from '@/ui/form/useEntryForm'
+import { minuteText } from '@/words/time'
+import { DaysField } from './DaysField'
+
+/** A form that says when what stands in it is kept. */
+function useKept() {
+  const router = useRouter()
+  const [kept, setKept] = useState(false)
+  return {
+    kept,
+    changed: () => setKept(false),
+    stored: () => {
+      setKept(true)
+      router.refresh()
+    },
+  }
+}
+
+export function HoursForm({ person, own, usual }: { person: Person; own: WorkingHours | null; usual: WorkingHours }) {
+  const { keepPersonHours } = useActions()
+  const { kept, changed, stored } = useKept()
+  const [defaults] = useState((): PersonHoursText => {
+    const { from, to, days } = own ?? usual
+    return { personId: person.id, own: own !== null, from: minuteText(from), to: minuteText(to), days: days.map(String) as never }
+  })
+  const { form, submit, pending, issue, troubleOf } = useEntryForm(personHoursInput, defaults, keepPersonHours, stored)
+  const { register, watch } = form
+  return (
+    <form
+      onSubmit={(event) => void submit(event)}
+      onChange={changed}
+      noValidate
+      aria-label={`When ${person.name} works`}
+      className="grid grid-cols-2 items-end gap-4 border-b border-line py-4 sm:grid-cols-4"
+    >
+      <label className="col-span-2 flex min-h-12 items-center gap-3 text-lg font-semibold sm:col-span-4">
+        <input type="checkbox" {...register('own')} className="size-6 accent-now" />
+        {person.name} has hours of their own
+      </label>
+      {watch('own') && (
+        <>
+          <TextField label="Begins" type="time" {...register('from')} trouble={troubleOf('from')} />
+          <TextField label="Ends" type="time" {...register('to')} trouble={troubleOf('to')} />
+          <DaysField field={register('days')} trouble={troubleOf('days')} />
+        </>
+      )}
+      <FormFoot {...{ issue, pending }} words="Keep the hours" kept={kept && 'Kept.'} className="col-span-2 sm:col-span-4" />
+    </form>
+  )
+}
+
+export function PersonForm() {
+  const { keepPerson } = useActions()
+  const router = useRouter()
+  const [defaults] = useState((): PersonText => ({ id: uuidv7(), name: '' }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<PersonText>(personInput, defaults, keepPerson, (_, made) => {
+    made.reset({ id: uuidv7(), name: '' })
+    router.refresh()
+  })
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate className="mt-4 grid items-end gap-4 sm:grid-cols-[1fr_auto]">
+      <TextField label="One more pair of hands" autoComplete="off" {...form.register('name')} trouble={troubleOf('name')} />
+      <FormFoot {...{ issue, pending }} words="Add them" kept={false} />
+    </form>
+  )
+}
+
+export function DryingPlacesForm({ places }: { places: number | null }) {
+  const { keepDryingPlaces } = useActions()
+  const { kept, changed, stored } = useKept()
+  const [defaults] = useState((): DryingPlacesText => ({ places: places === null ? '' : String(places) }))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm(dryingPlacesInput, defaults, keepDryingPlaces, stored)
+  return (
+    <form
+      onSubmit={(event) => void submit(event)}
+      onChange={changed}
+      noValidate
+      className="mt-6 grid items-end gap-4 sm:grid-cols-[1fr_auto]"
+    >
+      <TextField
+        label="Parts that may lie to dry at one time"
+        inputMode="numeric"
+        hint="Empty where there is room enough."
+        {...form.register('places')}
+        trouble={troubleOf('places')}
+      />
+      <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} />
+    </form>
+  )
+}

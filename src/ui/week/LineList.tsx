@@ -1,0 +1,142 @@
+'use client'
+/** A day's steps in order: when, what, on what, who, why just then; a tap opens what may be changed. */
+import { minuteOfDay } from '@/core/measure/time'
+import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
+import type { Pin } from '@/core/week/workshop'
+import { useHouse } from '@/ui/form/house'
+import { clockTime, momentWords } from '@/words/time'
+import { placeTitle, weekReasonWords } from '@/words/week'
+import type { Thought, Week } from './useWeek'
+
+interface Props {
+  week: Week
+  outlook: WeekOutlook
+  lines: readonly OutlookLine[]
+  numbers: ReadonlyMap<number, number> | null
+  chosen: number | null
+  choose: (index: number | null) => void
+  hands: readonly { id: string | null; name: string | null }[]
+  nowMs: number
+}
+
+export function LineList({ lines, chosen, choose, ...rest }: Props) {
+  return (
+    <ol>
+      {lines.map((line) => (
+        <Line
+          key={line.index}
+          line={line}
+          open={chosen === line.index}
+          toggle={() => choose(chosen === line.index ? null : line.index)}
+          {...rest}
+        />
+      ))}
+    </ol>
+  )
+}
+
+type LineProps = Omit<Props, 'lines' | 'chosen' | 'choose'> & { line: OutlookLine; open: boolean; toggle: () => void }
+
+const quarter = 15 * 60_000
+
+function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: LineProps) {
+  const house = useHouse()
+  const piece = outlook.pieces[line.piece]
+  const number = numbers?.get(line.index)
+  const held = week.pins.find((pin) => pin.stepId === line.step?.id && pin.side === (line.side ?? null))
+  const move = (ms: number) =>
+    week.think(moved(line, week.pins, ms, `${placeTitle(line)} ${momentWords(new Date(ms).toISOString(), house, nowMs)}`))
+  return (
+    <li className="border-b border-line">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={toggle}
+        onKeyDown={(event) => {
+          const by = event.key === 'ArrowRight' ? quarter : event.key === 'ArrowLeft' ? -quarter : 0
+          if (by === 0 || !line.step) return
+          event.preventDefault()
+          const from = week.thought?.key.startsWith(`move ${line.index} `) ? Number(week.thought.key.split(' ')[2]) : line.startMs
+          move(from + by)
+        }}
+        className="grid min-h-14 w-full grid-cols-[1.6rem_4.6rem_1fr] items-baseline gap-x-3 py-2 text-left sm:grid-cols-[2rem_5rem_1fr_auto]"
+      >
+        <span className="figure text-xl text-now">{number ?? ''}</span>
+        <span className="figure text-2xl">{clockTime(new Date(line.startMs).toISOString(), house)}</span>
+        <span>
+          <span className="font-semibold">{placeTitle(line)}</span>{' '}
+          <span className="text-soft">{[piece?.name, line.partName?.toLowerCase()].filter(Boolean).join(', ')}</span>
+          {held && <span className="ml-2 font-semibold text-now">held</span>}
+          {line.missed && <span className="block font-semibold text-late">its window can’t be kept</span>}
+        </span>
+        <span className="col-start-3 text-soft sm:col-start-4">
+          {line.handName && hands.length > 1 ? `${line.handName}, ` : ''}
+          {Math.round((line.endMs - line.startMs) / 60_000)} min
+        </span>
+      </button>
+      {open && (
+        <div className="space-y-3 pb-4 sm:pl-11">
+          <p className="text-lg">
+            {weekReasonWords(line, outlook.lines)}
+            {line.byMs !== null && ` Its window closes ${momentWords(new Date(line.byMs).toISOString(), house, nowMs)}.`}
+          </p>
+          {line.step && (
+            <div className="flex flex-wrap gap-2">
+              {held ? (
+                <button type="button" className="press" onClick={() => week.think(letGo(line, week.pins))}>
+                  Let it go
+                </button>
+              ) : (
+                <button type="button" className="press" onClick={() => move(line.startMs)}>
+                  Hold it there
+                </button>
+              )}
+              <button type="button" className="press" onClick={() => move(line.startMs - 2 * quarter)}>
+                Half an hour sooner
+              </button>
+              <button type="button" className="press" onClick={() => move(line.startMs + 2 * quarter)}>
+                Half an hour later
+              </button>
+              <button type="button" className="press" onClick={() => move(line.startMs + 96 * quarter)}>
+                A day later
+              </button>
+              {hands.length > 1 &&
+                hands.map(({ id, name }) =>
+                  id === null || name === line.handName ? null : (
+                    <button
+                      key={id}
+                      type="button"
+                      className="press"
+                      onClick={() => week.think(given(line, week.pins, id, `${placeTitle(line)} by ${name}`))}
+                    >
+                      Give it to {name}
+                    </button>
+                  ),
+                )}
+            </div>
+          )}
+        </div>
+      )}
+    </li>
+  )
+}
+
+const others = ({ step, side }: OutlookLine, pins: readonly Pin[]) =>
+  pins.filter((pin) => pin.stepId !== step?.id || pin.side !== (side ?? null))
+
+/** A step held at a moment, to the grid of the week. */
+export function moved(line: OutlookLine, pins: readonly Pin[], ms: number, words: string): Thought {
+  const at = Math.round(ms / 300_000) * 300_000
+  const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at, personId: null }]
+  return { key: `move ${line.index} ${at}`, words, supposed: { pins: held }, pins: held }
+}
+function letGo(line: OutlookLine, pins: readonly Pin[]): Thought {
+  const held = others(line, pins)
+  return { key: `free ${line.index}`, words: `${placeTitle(line)} wherever it is best`, supposed: { pins: held }, pins: held }
+}
+function given(line: OutlookLine, pins: readonly Pin[], personId: string, words: string): Thought {
+  const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at: null, personId }]
+  return { key: `give ${line.index} ${personId}`, words, supposed: { pins: held }, pins: held }
+}
+/** Minutes of the day on the studio's wall, of a moment. */
+export const minuteAt = (ms: number, zone: string): number => minuteOfDay(new Date(ms).toISOString(), zone)

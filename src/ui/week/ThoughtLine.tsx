@@ -1,0 +1,71 @@
+'use client'
+/** What a change that is thought of would do: what moves, which promise breaks, what it costs; taken, or left. */
+import { useHouse } from '@/ui/form/house'
+import { spanWords } from '@/words/time'
+import { differenceWords } from '@/words/week'
+import type { Week } from './useWeek'
+
+const mostSaid = 6
+
+export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
+  const house = useHouse()
+  const { thought, thoughtAnswer, outlook } = week
+  if (!thought || !outlook) return null
+  const other = thoughtAnswer && 'outlook' in thoughtAnswer ? thoughtAnswer.outlook : null
+  const said = other ? differenceWords(outlook, other, house, nowMs) : []
+  const moved = other ? movedSteps(outlook, other) : 0
+  return (
+    <section aria-label="What if" aria-live="polite" className="my-6 border-l-8 border-now bg-sheet px-5 py-4">
+      <h2 className="title text-3xl">{thought.words}</h2>
+      {!thoughtAnswer && <p className="mt-2 text-lg">Reckoning…</p>}
+      {thoughtAnswer && !other && (
+        <p className="mt-2 text-lg font-semibold text-late">
+          That can’t be: somebody must be at work then, with what is below it dry.
+        </p>
+      )}
+      {other && (
+        <>
+          <ul className="mt-2 space-y-1 text-lg">
+            {said.slice(0, mostSaid).map((words) => (
+              <li key={words} className={words.includes('breaks') ? 'font-semibold text-late' : ''}>
+                {words}
+              </li>
+            ))}
+            {said.length === 0 && <li>No piece is done later or sooner.</li>}
+          </ul>
+          <p className="mt-2 text-soft">
+            {moved === 0 ? 'Nothing else moves.' : `${moved} of ${outlook.lines.length} steps move.`}{' '}
+            {costWords(outlook.cost, other.cost)}
+          </p>
+        </>
+      )}
+      <div className="mt-4 flex flex-wrap gap-3">
+        {thought.pins && (
+          <button type="button" className="press press-now" disabled={!other || week.pending} onClick={() => void week.take()}>
+            Take it
+          </button>
+        )}
+        <button type="button" className="press" onClick={() => week.think(null)}>
+          Leave it
+        </button>
+      </div>
+    </section>
+  )
+}
+
+function movedSteps(now: NonNullable<Week['outlook']>, other: NonNullable<Week['outlook']>): number {
+  const was = new Map(now.lines.map((line) => [`${line.step?.id} ${line.side ?? ''}`, line.startMs]))
+  return other.lines.filter((line) => {
+    const before = was.get(`${line.step?.id} ${line.side ?? ''}`)
+    return before !== undefined && before !== line.startMs
+  }).length
+}
+
+/** What a change costs, as days that pieces are about. */
+function costWords(now: number, other: number): string {
+  const by = Math.round(other - now)
+  if (Math.abs(by) < 30) return 'It costs nothing.'
+  return by > 0
+    ? `It costs as much as a piece that is about ${spanWords(by)} longer.`
+    : `It saves as much as a piece that is gone ${spanWords(-by)} sooner.`
+}

@@ -1,0 +1,238 @@
+'use client'
+/**
+ * The week as one drawing: each piece a line through the days, strokes where hands are on it, hatched where it dries, and the thread of
+ * each pair of hands wound through them all in the order of work. Told apart by form as well as tone.
+ */
+import { useId } from 'react'
+import { dayOf } from '@/core/measure/time'
+import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
+import { useHouse } from '@/ui/form/house'
+import { useNow } from '@/ui/time/now'
+import { clockTime, shortDayWords } from '@/words/time'
+import { type DayScale, dayScale } from './scale'
+
+const head = 46
+const laneHigh = 76
+const stroke = 15
+const threads = ['', '9 6', '2 6', '14 5 2 5'] as const
+
+interface Props {
+  outlook: WeekOutlook
+  hours: { from: number; to: number }
+  days: number
+  wide: number
+  today: number
+  chosen: number | null
+  choose: (index: number) => void
+  className?: string
+}
+
+export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose, className = '' }: Props) {
+  const house = useHouse()
+  const nowMs = useNow()
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '')
+  const scale = dayScale({ nowMs, zone: house.zone, hours, count: days, left: 8, right: wide - 8, today })
+  const high = head + Math.max(1, outlook.pieces.length) * laneHigh + 10
+  const yOf = (piece: number) => head + piece * laneHigh + laneHigh * 0.6
+  const today0 = dayOf(new Date(nowMs).toISOString(), house.zone)
+  const numbers = todaysNumbers(outlook, today0, house.zone)
+  const plumb = scale.x(nowMs)
+  return (
+    <svg viewBox={`0 0 ${wide} ${high}`} className={`w-full ${className}`} role="img" aria-label={drawnWords(outlook)}>
+      <defs>
+        <pattern id={`${id}-dry`} width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(50)">
+          <rect width="3" height="8" fill="var(--ink)" />
+        </pattern>
+      </defs>
+      <Days scale={scale} high={high} today={today0} />
+      {outlook.pieces.map((piece, k) => (
+        <g key={piece.pieceId}>
+          <path d={`M8 ${yOf(k)}H${wide - 8}`} stroke="var(--line)" strokeWidth="1.5" />
+          <Promise scale={scale} y={yOf(k)} piece={piece} wide={wide} />
+        </g>
+      ))}
+      {outlook.lines.map((line) => (
+        <Drying key={line.index} line={line} outlook={outlook} scale={scale} y={yOf(line.piece)} pattern={`${id}-dry`} />
+      ))}
+      {outlook.hands.map((name, hand) => (
+        <path
+          key={name ?? hand}
+          d={threadOf(outlook, hand, scale, yOf)}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="2.5"
+          strokeDasharray={threads[hand % threads.length]}
+          strokeLinejoin="round"
+        />
+      ))}
+      {outlook.lines.map((line) => {
+        const [from, to] = [scale.x(line.startMs), scale.x(line.endMs)]
+        if (from >= wide - 10) return null
+        const number = numbers.get(line.index)
+        return (
+          <g key={line.index} onClick={() => choose(line.index)} className="cursor-pointer">
+            <path
+              d={brush(from, Math.max(from + 5, to), yOf(line.piece))}
+              fill={line.missed ? 'var(--late)' : 'var(--now)'}
+              stroke={chosen === line.index ? 'var(--ink)' : 'none'}
+              strokeWidth="3"
+            />
+            {number !== undefined && to - from > 18 && (
+              <text
+                x={(from + to) / 2}
+                y={yOf(line.piece) + 6}
+                fontSize="17"
+                fontWeight="700"
+                textAnchor="middle"
+                fill="var(--on-now)"
+              >
+                {number}
+              </text>
+            )}
+          </g>
+        )
+      })}
+      <path d={`M${plumb} ${head - 16}V${high}`} stroke="var(--ink)" strokeWidth="3.5" />
+      {outlook.pieces.map((piece, k) => (
+        <text
+          key={piece.pieceId}
+          x={14}
+          y={yOf(k) - 26}
+          fontSize="17"
+          fontWeight="650"
+          fill="var(--ink)"
+          stroke="var(--ground)"
+          strokeWidth="6"
+          strokeLinejoin="round"
+          className="[font-stretch:88%] [paint-order:stroke]"
+        >
+          {piece.name}
+        </text>
+      ))}
+      <rect x={plumb - 1} y={head - 40} width="64" height="25" fill="var(--ink)" />
+      <text x={plumb + 31} y={head - 22} fontSize="17" fontWeight="650" textAnchor="middle" fill="var(--ground)">
+        {clockTime(new Date(nowMs).toISOString(), house)}
+      </text>
+    </svg>
+  )
+}
+
+/** Today's steps by the order in which they are worked, as the list beside numbers them. */
+export function todaysNumbers({ lines }: WeekOutlook, today: string, zone: string): Map<number, number> {
+  const own = lines.filter(({ startMs }) => dayOf(new Date(startMs).toISOString(), zone) === today)
+  return new Map(own.map(({ index }, k) => [index, k + 1]))
+}
+
+function drawnWords({ pieces, lines }: WeekOutlook): string {
+  return `The week drawn: ${lines.length} steps of ${pieces.length} pieces. The lists below say the same.`
+}
+
+function Days({ scale, high, today }: { scale: DayScale; high: number; today: string }) {
+  const house = useHouse()
+  return (
+    <>
+      {scale.days.map(({ day, from, to, opens, shuts }, k) => (
+        <g key={day}>
+          {k > 0 && <path d={`M${from} 8V${high}`} stroke="var(--ink)" strokeWidth={k === 0 ? 2 : 1.4} />}
+          <rect
+            x={opens}
+            y={head - 10}
+            width={Math.max(0, shuts - opens)}
+            height={high - head + 10}
+            fill="var(--sheet)"
+            opacity="0.55"
+          />
+          <text
+            x={k === 0 ? to - 12 : from + 7}
+            y={24}
+            fontSize="19"
+            fontWeight="700"
+            textAnchor={k === 0 ? 'end' : 'start'}
+            fill="var(--ink)"
+            className="[font-stretch:86%]"
+          >
+            {day === today ? 'Today' : shortDayWords(day, house, to - from > 86)}
+          </text>
+        </g>
+      ))}
+    </>
+  )
+}
+
+/** A stroke of the brush: full, with a soft nose and a dry end. */
+function brush(from: number, to: number, y: number): string {
+  const nose = Math.min(9, (to - from) / 3)
+  return `M${from} ${y}C${from} ${y - stroke} ${from + nose} ${y - stroke} ${from + nose} ${y - stroke}H${to - nose}C${to} ${y - stroke + 2} ${to + 1} ${y - 5} ${to} ${y}C${to + 1} ${y + 5} ${to} ${y + stroke - 2} ${to - nose} ${y + stroke}H${from + nose}C${from + nose} ${y + stroke} ${from} ${y + stroke} ${from} ${y}Z`
+}
+
+/** Whose thread is which; nothing where there is one pair of hands. */
+export function Threads({ hands }: Pick<WeekOutlook, 'hands'>) {
+  if (hands.length < 2) return null
+  return (
+    <ul className="mt-2 flex flex-wrap gap-x-7">
+      {hands.map((name, k) => (
+        <li key={name ?? k} className="flex items-center gap-2">
+          <svg viewBox="0 0 56 8" className="h-2 w-14" aria-hidden>
+            <path d="M0 4H56" stroke="var(--ink)" strokeWidth="2.5" strokeDasharray={threads[k % threads.length]} />
+          </svg>
+          {name}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** What dries after a step until the next on the same part is worked. */
+function Drying({
+  line,
+  outlook,
+  scale,
+  y,
+  pattern,
+}: {
+  line: OutlookLine
+  outlook: WeekOutlook
+  scale: DayScale
+  y: number
+  pattern: string
+}) {
+  const next = outlook.lines.find(({ partId, startMs }) => partId !== null && partId === line.partId && startMs >= line.endMs)
+  const opens = line.step?.window?.opens[1] ?? 0
+  if (!next || opens === 0) return null
+  const [from, to] = [scale.x(line.endMs), scale.x(next.startMs)]
+  return to - from > 3 ? (
+    <rect x={from} y={y - 4} width={to - from} height="8" fill={`url(#${pattern})`} stroke="var(--ink)" strokeWidth="1" />
+  ) : null
+}
+
+/** The way of one pair of hands from step to step. */
+function threadOf({ lines }: WeekOutlook, hand: number, { x }: DayScale, yOf: (piece: number) => number): string {
+  const own = lines.filter((line) => line.hand === hand)
+  return own
+    .map((line, k) => {
+      const [from, to, y] = [x(line.startMs), x(line.endMs), yOf(line.piece)]
+      const before = own[k - 1]
+      if (!before) return `M${from} ${y}H${to}`
+      const [x0, y0] = [x(before.endMs), yOf(before.piece)]
+      const bend = Math.min(26, Math.max(8, (from - x0) / 2))
+      return `C${x0 + bend} ${y0} ${from - bend} ${y} ${from} ${y}H${to}`
+    })
+    .join('')
+}
+
+function Promise({ scale, y, piece, wide }: { scale: DayScale; y: number; piece: WeekOutlook['pieces'][number]; wide: number }) {
+  const drawn = scale.days.find(({ day }) => day === piece.promisedOn)
+  const over = piece.promisedOn !== null && !drawn && piece.promisedOn > (scale.days.at(-1)?.day ?? '')
+  if (!piece.promisedOn || (!drawn && !over)) return null
+  const at = over ? wide - 12 : (drawn?.shuts ?? 0)
+  const late = piece.lateMinutes > 0
+  return (
+    <path
+      d={`M${at} ${y + 16}V${y - 30}l-26 8 26 9`}
+      fill={late ? 'var(--late)' : 'none'}
+      stroke={late ? 'var(--late)' : 'var(--ink)'}
+      strokeWidth="2.2"
+      strokeDasharray={over ? '4 3' : undefined}
+    />
+  )
+}

@@ -1,0 +1,166 @@
+'use client'
+/** The workshop's week: drawn large, today in order, when each piece is ready, and what if. Reckoned on the device, beside the page. */
+import { useState } from 'react'
+import { dayOf } from '@/core/measure/time'
+import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
+import type { WeekData } from '@/core/week/weekData'
+import { useHouse } from '@/ui/form/house'
+import { useBeat } from '@/ui/time/now'
+import { capital } from '@/words/text'
+import { dayWords, hoursWords } from '@/words/time'
+import { LineList } from './LineList'
+import { Promises } from './Promises'
+import { ThoughtLine } from './ThoughtLine'
+import { useWeek, type Week } from './useWeek'
+import { Threads, todaysNumbers, WeekDrawing } from './WeekDrawing'
+import { WhatIf } from './WhatIf'
+
+/** the week is reckoned anew so often by itself */
+const anewMs = 300_000
+const daysListed = 9
+
+export function WeekView({ data }: { data: WeekData }) {
+  const nowMs = Math.floor(useBeat() / anewMs) * anewMs
+  const house = useHouse()
+  const week = useWeek(data, nowMs)
+  const [chosen, choose] = useState<number | null>(null)
+  const { answer, outlook } = week
+  if (answer && !outlook) return <Nothing answer={answer} />
+  if (!outlook) return <p className="py-16 text-2xl">Reckoning the week…</p>
+  if (outlook.lines.length === 0) return <Nothing answer={null} />
+  const today = dayOf(new Date(nowMs).toISOString(), house.zone)
+  const numbers = todaysNumbers(outlook, today, house.zone)
+  const shown = week.thought && week.thoughtAnswer && 'outlook' in week.thoughtAnswer ? week.thoughtAnswer.outlook : outlook
+  const hours = {
+    from: Math.min(...data.hands.map((hand) => hand.hours.from)),
+    to: Math.max(...data.hands.map((hand) => hand.hours.to)),
+  }
+  const drawing = { outlook: shown, hours, chosen, choose }
+  const list = { week, outlook, chosen, choose, hands: data.hands, nowMs }
+  return (
+    <div className="pt-5">
+      <Head week={week} outlook={outlook} first={data.week === null} />
+      <ThoughtLine week={week} nowMs={nowMs} />
+      <WeekDrawing {...drawing} days={7} wide={1240} today={0.46} className="mt-4 hidden sm:block" />
+      <WeekDrawing {...drawing} days={2} wide={560} today={0.74} className="mt-4 sm:hidden" />
+      <Threads hands={shown.hands} />
+      <div className="mt-8 grid gap-x-14 gap-y-10 lg:grid-cols-[1.4fr_1fr]">
+        <Days {...list} today={today} numbers={numbers} />
+        <div className="space-y-10">
+          <Promises outlook={outlook} nowMs={nowMs} />
+          <WhatIf week={week} data={data} outlook={outlook} nowMs={nowMs} />
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** Today's steps, and those of later days folded away until they are wanted. */
+function Days({ today, numbers, ...list }: Omit<LinesOf, 'lines'> & { today: string }) {
+  const house = useHouse()
+  const [first, ...rest] = byDay(list.outlook, house.zone)
+  const now = first?.day === today ? first : null
+  return (
+    <div className="space-y-4">
+      <section aria-labelledby="today" className="border-t-2 border-ink pt-3">
+        <h2 id="today" className="title text-3xl">
+          Today, in order
+        </h2>
+        {now ? (
+          <LineList {...list} lines={now.lines} numbers={numbers} />
+        ) : (
+          <p className="mt-2 text-lg">Nothing is to be done today.</p>
+        )}
+      </section>
+      {(now || !first ? rest : [first, ...rest]).slice(0, daysListed).map(({ day, lines }) => (
+        <details key={day} className="border-t-2 border-ink pt-1">
+          <summary className="flex min-h-14 cursor-pointer items-baseline justify-between gap-4 pt-2">
+            <span className="title text-2xl">{capital(dayWords(day, house))}</span>
+            <span className="text-soft">
+              {lines.length} steps, {hoursWords(Math.round(minutesOf(lines) / 6) / 10, house)}
+            </span>
+          </summary>
+          <LineList {...list} lines={lines} numbers={null} />
+        </details>
+      ))}
+    </div>
+  )
+}
+type LinesOf = Parameters<typeof LineList>[0]
+const minutesOf = (lines: readonly OutlookLine[]) =>
+  lines.reduce((sum, { startMs, endMs }) => sum + (endMs - startMs) / 60_000, 0)
+
+function byDay({ lines }: WeekOutlook, zone: string): { day: string; lines: OutlookLine[] }[] {
+  const days = new Map<string, OutlookLine[]>()
+  for (const line of lines) {
+    const day = dayOf(new Date(line.startMs).toISOString(), zone)
+    days.set(day, [...(days.get(day) ?? []), line])
+  }
+  return [...days].map(([day, own]) => ({ day, lines: own }))
+}
+
+function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; first: boolean }) {
+  const house = useHouse()
+  const late = outlook.pieces.filter(({ lateMinutes }) => lateMinutes > 0)
+  const missed = outlook.lines.filter((line) => line.missed).length
+  const room = outlook.cost > 0 ? Math.max(0, Math.round((1 - outlook.bound / outlook.cost) * 100)) : 0
+  return (
+    <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
+      <div>
+        <h1 className="title text-5xl">The week</h1>
+        <p className="mt-2 text-xl">
+          <strong className="figure text-3xl">{hoursWords(Math.round(outlook.workMinutes / 6) / 10, house)}</strong> of work
+          ahead. {late.length === 0 ? 'Every promise holds' : `${late.map(({ name }) => name).join(', ')} can’t be kept`}
+          {missed > 0
+            ? `; ${missed} ${missed === 1 ? 'window is' : 'windows are'} missed.`
+            : late.length === 0
+              ? ', every window is kept.'
+              : '.'}
+        </p>
+        <p className="text-soft">
+          {week.falling !== null ? 'Looking for a better one…' : `No week is more than ${room} % better.`}
+          {outlook.stuck.length > 0 && ` ${outlook.stuck.length} steps can’t be told a day: it is too cold to dry.`}
+        </p>
+        {week.issue && (
+          <p role="alert" className="mt-2 border-l-4 border-late pl-3 font-semibold text-late">
+            {week.issue}
+          </p>
+        )}
+      </div>
+      <div className="unprinted flex flex-wrap gap-3">
+        {week.undo && (
+          <button type="button" className="press" disabled={week.pending} onClick={() => void week.undo?.()}>
+            As it was before
+          </button>
+        )}
+        <button type="button" className="press" onClick={() => window.print()}>
+          Print for the wall
+        </button>
+        <button
+          type="button"
+          className="press press-now min-h-14 px-7 text-lg"
+          disabled={week.isKept || week.pending}
+          onClick={() => void week.keepNow()}
+        >
+          {week.isKept ? 'This is the week' : first ? 'Take this week' : 'Take it as it stands now'}
+        </button>
+      </div>
+    </div>
+  )
+}
+
+function Nothing({ answer }: { answer: Week['answer'] }) {
+  const why = answer && 'why' in answer ? answer.why : null
+  return (
+    <section className="py-14">
+      <h1 className="title text-5xl">The week</h1>
+      <p className="mt-4 max-w-prose text-xl">
+        {why === 'nobody'
+          ? 'Nobody works in the weeks ahead: say in House when people work.'
+          : why === 'no-place'
+            ? 'A step finds no place in anybody’s hours: make a day longer, or the step shorter.'
+            : 'Nothing is ahead. Choose a finish for a piece, and its days stand here.'}
+      </p>
+    </section>
+  )
+}

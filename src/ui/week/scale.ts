@@ -1,0 +1,83 @@
+/** A line of days: today wide, the others narrower, working hours drawn out and nights drawn in. Pixels of a drawing; pure. */
+import { dayAfter, dayOf } from '@/core/measure/time'
+import { instantAt } from '@/core/week/hands'
+
+export interface DrawnDay {
+  day: string
+  from: number
+  to: number
+  /** where its working hours begin and end */
+  opens: number
+  shuts: number
+}
+export interface DayScale {
+  x: (ms: number) => number
+  /** the moment at a place of the line, ms */
+  at: (x: number) => number
+  days: DrawnDay[]
+}
+
+/** The share of a day's width that its working hours have. */
+const worked = 0.86
+/** Each day after today is so much narrower than the one before. */
+const narrower = 0.9
+
+interface Asked {
+  nowMs: number
+  zone: string
+  /** minutes of the day between which anybody works */
+  hours: { from: number; to: number }
+  count: number
+  left: number
+  right: number
+  /** the share of it that today has */
+  today: number
+}
+
+export function dayScale({ nowMs, zone, hours, count, left, right, today }: Asked): DayScale {
+  const first = dayOf(new Date(nowMs).toISOString(), zone)
+  const rest = Array.from({ length: Math.max(0, count - 1) }, (_, k) => narrower ** k)
+  const sum = rest.reduce((all, each) => all + each, 0)
+  const shares = count === 1 ? [1] : [today, ...rest.map((each) => ((1 - today) * each) / sum)]
+  const marks: [number, number][] = []
+  const days: DrawnDay[] = []
+  let at = left
+  shares.forEach((share, k) => {
+    const day = dayAfter(first, k)
+    const width = share * (right - left)
+    const [begins, opens, shuts] = [0, hours.from, hours.to].map((minute) => Date.parse(instantAt(day, minute, zone))) as [
+      number,
+      number,
+      number,
+    ]
+    const night = width * (1 - worked)
+    const morning = (night * hours.from) / Math.max(1, hours.from + 1440 - hours.to)
+    // today begins a little before now
+    const since = k === 0 ? Math.max(begins, Math.min(nowMs - 1_800_000, shuts - 3_600_000)) : begins
+    const opening = since > opens ? at : at + (k === 0 ? Math.min(morning, width * 0.05) : morning)
+    marks.push([since, at], [Math.max(since + 1, opens), opening])
+    const evening = at + width - (night - morning)
+    marks.push([Math.max(since + 2, shuts), evening])
+    days.push({ day, from: at, to: at + width, opens: opening, shuts: evening })
+    at += width
+  })
+  marks.push([Date.parse(instantAt(dayAfter(first, count), 0, zone)), at])
+  const x = (ms: number): number => {
+    const [start] = marks
+    if (!start || ms <= start[0]) return left
+    for (let k = 1; k < marks.length; k += 1) {
+      const [before, after] = [marks[k - 1] as [number, number], marks[k] as [number, number]]
+      if (ms <= after[0]) return before[1] + ((ms - before[0]) / (after[0] - before[0])) * (after[1] - before[1])
+    }
+    return right
+  }
+  const msAt = (place: number): number => {
+    for (let k = 1; k < marks.length; k += 1) {
+      const [before, after] = [marks[k - 1] as [number, number], marks[k] as [number, number]]
+      if (place <= after[1])
+        return before[0] + ((place - before[1]) / Math.max(1e-6, after[1] - before[1])) * (after[0] - before[0])
+    }
+    return marks.at(-1)?.[0] ?? nowMs
+  }
+  return { x, at: msAt, days }
+}

@@ -1,0 +1,62 @@
+/** The week in words: why a step stands where it does, what a change costs. */
+import type { OutlookLine, PieceOutlook, WeekOutlook } from '@/core/week/ask'
+import type { WeekReason } from '@/core/week/planWeek'
+import type { Place } from '@/core/week/workshop'
+import { stepTitle } from './craft'
+import { momentWords, spanWords, type Wall } from './time'
+
+export const placeTitle = ({ step, side }: Place): string => {
+  if (!step) return 'Put together, look over'
+  return side === 2 ? `${stepTitle(step)}, turned` : stepTitle(step)
+}
+
+const plain: Record<WeekReason, string> = {
+  pinned: 'You hold it there.',
+  dries: 'What is below it is ready only then.',
+  window: 'So that what must follow it falls into working hours.',
+  hands: 'The hands come from',
+  morning: 'The day begins with it.',
+  other: 'It waits for another part.',
+  first: 'Nothing holds it back.',
+}
+
+/** Why a step stands there: what it waits for, by name. */
+export function weekReasonWords(line: OutlookLine, all: readonly OutlookLine[]): string {
+  const before = line.after === null ? undefined : all.find(({ index }) => index === line.after)
+  const title = before && placeTitle(before).toLowerCase()
+  if (line.reason === 'hands') return title ? `The hands come from ${title}.` : 'The hands are free then.'
+  if (line.reason === 'dries' && title) return `Ready so long after: ${title}.`
+  if (line.reason === 'other' && title) return `It waits for: ${title}.`
+  return plain[line.reason]
+}
+
+/** What of a week changes in another: promises first. Empty where nothing does. */
+export function differenceWords(now: WeekOutlook, other: WeekOutlook, wall: Wall, nowMs: number): string[] {
+  const was = new Map(now.pieces.map((piece) => [piece.pieceId, piece]))
+  const changed = other.pieces.flatMap((piece): { by: number; words: string }[] => {
+    const before = was.get(piece.pieceId)
+    if (!before) return [{ by: Infinity, words: `${piece.name} is done ${moment(piece.endMs, wall, nowMs)}.` }]
+    const by = piece.endMs - before.endMs
+    if (Math.abs(by) < leastMs) return []
+    const broken = piece.lateMinutes > 0 && before.lateMinutes === 0
+    const mended = piece.lateMinutes === 0 && before.lateMinutes > 0
+    const how = by > 0 ? 'later' : 'sooner'
+    const promise = broken ? '; its promise breaks' : mended ? '; its promise holds then' : ''
+    return [
+      {
+        by: Math.abs(by) + (broken ? 1e12 : 0),
+        words: `${piece.name} is done ${spanWords(Math.abs(by) / 60_000)} ${how}, ${moment(piece.endMs, wall, nowMs)}${promise}.`,
+      },
+    ]
+  })
+  return changed.sort((a, b) => b.by - a.by).map(({ words }) => words)
+}
+const leastMs = 20 * 60_000
+const moment = (ms: number, wall: Wall, nowMs: number) => momentWords(new Date(ms).toISOString(), wall, nowMs)
+
+/** How often a promise holds, as people say it. */
+export function holdsWords({ holds }: Pick<PieceOutlook, 'holds'>): string {
+  if (holds === null) return ''
+  const of = Math.round(holds * 100)
+  return of >= 100 ? 'holds in all of 100 weeks' : of <= 0 ? 'holds in none of 100 weeks' : `holds in ${of} of 100 weeks`
+}
