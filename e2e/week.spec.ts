@@ -22,21 +22,24 @@ test('the week is planned, every step stands in it, and why', async ({ page }) =
   ).toBeVisible()
 })
 
-test('a step is held, its price said before; taken, it stands there', async ({ page }) => {
+test('a step is held half an hour later, its price said before; taken, it stands there at that time', async ({ page }) => {
   await page.goto('/week')
   await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
   await page.locator('details summary').first().click()
-  await page.locator('details[open] li button').first().click()
-  await page.getByRole('button', { name: 'Hold it there' }).click()
-  const thought = page.getByRole('region', { name: 'What if' }).first()
-  await expect(thought.getByText(/No piece is done later or sooner|is done .* (later|sooner)/).first()).toBeVisible({
-    timeout: 20_000,
-  })
+  const line = page.locator('details[open] li button').first()
+  const [, time = '', title = ''] = /(\d\d:\d\d)(.*?) \S+, /.exec((await line.textContent()) ?? '') ?? []
+  const [hour = 0, minute = 0] = time.split(':').map(Number)
+  const later = `${String(Math.floor((hour * 60 + minute + 30) / 60)).padStart(2, '0')}:${String((minute + 30) % 60).padStart(2, '0')}`
+  expect(title).not.toBe('')
+  await line.click()
+  await page.getByRole('button', { name: 'Half an hour later' }).click()
+  const thought = page.getByRole('region', { name: 'What it would do' })
+  await expect(thought.getByRole('heading')).toContainText(later)
+  await expect(thought.getByText(/steps move|Nothing else moves/)).toBeVisible({ timeout: 20_000 })
   await thought.getByRole('button', { name: 'Take it' }).click()
-  await expect(thought)
-    .toHaveCount(0, { timeout: 20_000 })
-    .catch(() => undefined)
-  await expect(page.getByText('held', { exact: true }).first()).toBeAttached({ timeout: 20_000 })
+  await expect(thought).toHaveCount(0, { timeout: 20_000 })
+  const held = page.locator('details li button').filter({ has: page.getByText('held', { exact: true }) })
+  await expect(held.filter({ hasText: later }).first()).toBeAttached({ timeout: 20_000 })
 })
 
 test('by keys: a quarter of an hour later, and left again', async ({ page }, { project }) => {

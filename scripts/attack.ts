@@ -148,7 +148,7 @@ if (missed.length > 0) throw new Error(`the attack knows no body for: ${missed.j
 if (actionIds.size === 0) throw new Error('the build names no actions: was it made by another version?')
 
 const origin = { origin: address }
-const pages = ['/', '/pieces', '/pieces/new', '/shelf', '/house', '/air', '/learned', '/blank']
+const pages = ['/', '/pieces', '/pieces/new', '/week', '/shelf', '/house', '/air', '/learned', '/blank']
 const ofPiece = [
   '',
   '/facts',

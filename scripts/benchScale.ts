@@ -92,6 +92,7 @@ const pathsOf = ({ pieces }: Studio): Record<string, string> => ({
   empty: '/blank',
   bench: '/',
   pieces: '/pieces',
+  week: '/week',
   shelf: '/shelf',
   house: '/house',
   air: '/air',

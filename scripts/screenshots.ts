@@ -66,7 +66,6 @@ async function beginChest(on: Page): Promise<void> {
 const views: [name: string, path: string, viewport: typeof wide, scheme: 'light' | 'dark', make?: (on: Page) => Promise<void>][] =
   [
     ['bench', '/', wide, 'light'],
-    ['bench-evening', '/', wide, 'dark'],
     ['bench-phone', '/', phone, 'light'],
     ['pieces', '/pieces', wide, 'light'],
     ['piece', washstand, wide, 'light'],
@@ -82,6 +81,7 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
     ['air', '/air', wide, 'light'],
     ['learned', '/learned', wide, 'light'],
     ['intake', '/pieces/new', wide, 'light', beginChest],
+    ['week', '/week', wide, 'light', (on) => on.getByText(/No week is more than/).waitFor()],
     ['shelf', '/shelf', wide, 'light'],
     ['house', '/house', wide, 'light'],
   ]

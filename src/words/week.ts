@@ -1,7 +1,7 @@
 /** The week in words: why a step stands where it does, what a change costs. */
 import type { OutlookLine, PieceOutlook, WeekOutlook } from '@/core/week/ask'
+import type { Place } from '@/core/week/place'
 import type { WeekReason } from '@/core/week/planWeek'
-import type { Place } from '@/core/week/workshop'
 import { stepTitle } from './craft'
 import { momentWords, spanWords, type Wall } from './time'
 

@@ -10,7 +10,7 @@ import type { Lag, WorkshopProblem, WorkshopSchedule } from './problem'
 import type { Unit } from './units'
 
 /** How often a unit waits for a drying place. */
-const mostWaits = 400
+export const mostWaits = 400
 
 /** A unit that may go on. */
 export interface OpenUnit {
@@ -21,13 +21,11 @@ export interface OpenUnit {
 }
 
 export class Layout {
-  private readonly board: ChainBoard
-  private readonly chainsLaid: Int32Array
+  protected readonly board: ChainBoard
+  protected readonly chainsLaid: Int32Array
   /** least cost of each piece, and of those together that are not laid to their end */
   private readonly leastOf: readonly number[]
   private open: number
-  /** drying places held for what is not laid yet */
-  private kept = 0
   /** of the pieces that are laid to their end, and of windows missed */
   cost = 0
 
@@ -72,7 +70,7 @@ export class Layout {
     return this.cost + this.open
   }
   /** A unit that is whole now, or no longer is. */
-  private count(unit: Unit, more: 1 | -1): void {
+  protected count(unit: Unit, more: 1 | -1): void {
     this.cost += more * this.costOf(unit)
     if (unit.steps.includes(this.problem.pieces[unit.piece]?.final ?? never)) this.open -= more * (this.leastOf[unit.piece] ?? 0)
   }
@@ -96,7 +94,7 @@ export class Layout {
     }
     return false
   }
-  private mayBegin(at: number): boolean {
+  protected mayBegin(at: number): boolean {
     for (const other of this.units[at]?.after ?? []) if (!this.isWhole(other)) return false
     return true
   }
@@ -120,46 +118,6 @@ export class Layout {
     this.chainsLaid[at] = (this.chainsLaid[at] ?? 0) + 1
     if (this.chainsLaid[at] === unit.chains.length) this.count(unit, 1)
     return true
-  }
-  /**
-   * The next chain of a unit, a drying place kept for it from its first coat until what follows is laid too, so that nothing that was
-   * begun is ever without one; false where it has no place, null where none to dry in is free until something else is done.
-   */
-  layReserved(at: number): boolean | null {
-    const unit = this.units[at]
-    const chain = unit?.chains[this.chainsLaid[at] ?? 0]
-    if (!unit || !chain) return false
-    if (this.chainsLaid[at] === 0 && !this.mayBegin(at)) return null
-    const first = chain.steps[0] ?? 0
-    const wasOpen = this.heldOn(at)
-    let ready = this.board.readyAt(first)
-    const mayOpen = wasOpen || chain.opens === null
-    const places = this.problem.pools.rack - this.kept
-    if (!mayOpen && places <= 0) return null
-    const free = mayOpen ? 0 : this.board.takenBelow(places)
-    for (let tries = 0; ; tries += 1) {
-      if (tries > mostWaits || !this.board.layChain(chain, 0, ready)) return false
-      const opened = chain.opens === null ? free : this.endOf(chain.opens)
-      if (opened >= free) break
-      ready = Math.max(ready, this.board.start[first] ?? 0) + free - opened
-      this.board.takeFrom(chain, 0)
-    }
-    for (const lag of chain.racks) this.board.holdPlace(lag, 1)
-    if (wasOpen) this.kept -= 1
-    this.chainsLaid[at] = (this.chainsLaid[at] ?? 0) + 1
-    if (chain.holdsOn !== null) this.kept += 1
-    if (this.chainsLaid[at] === unit.chains.length) this.count(unit, 1)
-    return true
-  }
-  takeReserved(at: number): void {
-    if (this.heldOn(at)) this.kept -= 1
-    this.takeChainOf(at)
-    if (this.heldOn(at)) this.kept += 1
-  }
-  /** Whether the last of its chains that lies holds a place on. */
-  private heldOn(at: number): boolean {
-    const laid = this.chainsLaid[at] ?? 0
-    return laid > 0 && this.units[at]?.chains[laid - 1]?.holdsOn !== null
   }
   /** Puts a unit where it lay in another week; false, and nothing is changed, where it can't lie there any more. */
   lieAt(at: number, { start, painter }: WorkshopSchedule): boolean {

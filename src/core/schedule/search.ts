@@ -3,7 +3,7 @@ import { randomFrom } from '@/core/measure/random'
 import type { Fit } from './board'
 import { type Earliest, earliestOf } from './bound'
 import { checkWeek } from './check'
-import { Layout } from './lay'
+import { ReservedLayout } from './layReserved'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
 import { type Unit, unitsOf } from './units'
 
@@ -26,7 +26,7 @@ export class Search {
   readonly random: () => number
   readonly earliest: Earliest
   readonly units: readonly Unit[]
-  readonly layout: Layout
+  readonly layout: ReservedLayout
   /** units, each after those that it waits for */
   readonly order: readonly number[]
   best: WorkshopSchedule | null = null
@@ -44,7 +44,7 @@ export class Search {
     this.earliest = earliestOf(problem)
     this.units = unitsOf(problem)
     this.order = this.inOrder()
-    this.layout = new Layout(problem, this.units, this.earliest)
+    this.layout = new ReservedLayout(problem, this.units, this.earliest)
   }
 
   /** The share of the time that is over; each asking is a round. */

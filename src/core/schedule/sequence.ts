@@ -3,6 +3,7 @@
  * laid after the other, and laying stops where it can't come out cheap enough any more. Pure.
  */
 import type { Layout } from './lay'
+import type { ReservedLayout } from './layReserved'
 import type { Unit } from './units'
 
 /** A unit laid whole, not before a minute; or, without one, its next chain. */
@@ -17,7 +18,7 @@ export class ChainSequence {
   private laid: number[] = []
   private marks: { laid: number; waiting: readonly number[] }[] = []
 
-  constructor(private readonly layout: Layout) {}
+  constructor(private readonly layout: ReservedLayout) {}
 
   private takeLast(): void {
     const last = this.laid.pop()

@@ -2,10 +2,10 @@
 import type { Entry } from '@/core/log/entry'
 import type { PieceId, StepId } from '@/core/measure/named'
 import { NoSchedule } from '@/core/schedule/problem'
+import type { Place } from './place'
 import { goingOn, type KeptLine, keptLines, planWeek, type WeekLine } from './planWeek'
 import { endIn, shareBy, simulateWeeks } from './simulate'
 import { readWeek, type Supposed, type WeekData } from './weekData'
-import type { Place } from './workshop'
 
 export interface WeekAsk {
   data: WeekData

@@ -8,7 +8,7 @@ import { never } from '@/core/schedule/calendar'
 import { checkWeek } from '@/core/schedule/check'
 import { type PlanOptions, planWorkshop } from '@/core/schedule/planWorkshop'
 import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
-import type { Place, Workshop } from './workshop'
+import type { Place, Workshop } from './place'
 
 /** Why a step stands where it does. */
 export type WeekReason =

@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { BenchData } from '@/core/bench/benchData'
-import { toBenchData } from '@/core/bench/benchData'
+import { type BenchData, toBenchData } from '@/core/bench/benchData'
 import { defaultMethod } from '@/core/craft/method'
 import type { PieceFile, PlanStep } from '@/core/piece/piece'
 import { checkWeek } from '@/core/schedule/check'

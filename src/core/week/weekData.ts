@@ -7,8 +7,9 @@ import { untouched } from '@/core/log/stepStates'
 import type { Day, Instant, PieceId, RoomId } from '@/core/measure/named'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { Hand, OtherDay } from './hands'
+import type { Pin, Workshop } from './place'
 import type { KeptLine } from './planWeek'
-import { type Pin, type Workshop, workshopOf } from './workshop'
+import { workshopOf } from './workshop'
 
 export interface WeekInForce {
   id: string

@@ -3,79 +3,32 @@
  * what the studio has learned, what dries and runs now, promises, people's hours. Each step of the problem says what it is. Pure.
  */
 import type { Side } from '@/core/craft/job'
-import { isSprayed } from '@/core/craft/ways'
-import type { Air } from '@/core/drying/air'
 import type { PlannedStep } from '@/core/finish/step'
-import type { Learned } from '@/core/learn/learned'
 import { isAhead } from '@/core/log/stepStates'
-import type { PartId, PersonId, PieceId, StepId } from '@/core/measure/named'
+import type { PersonId } from '@/core/measure/named'
 import { dryDay, waitIn } from '@/core/piece/daysAhead'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 import { type Half, halvesOf } from '@/core/plan/halves'
 import type { Wait } from '@/core/plan/timeline'
-import type { Lag, WorkPiece, WorkshopProblem, WorkStep } from '@/core/schedule/problem'
-import { type Hand, instantAt, type OtherDay, stretchesOf, without } from './hands'
-
-/** A step of the week: what it is, and where. */
-export interface Place {
-  pieceId: PieceId
-  /** null where a piece of several parts is only put together and looked over */
-  partId: PartId | null
-  step: PlanStep | null
-  side?: 1 | 2 | undefined
-}
-/** What the painter holds to: when a step begins, or who works it. */
-export interface Pin {
-  stepId: StepId
-  side: 1 | 2 | null
-  at: number | null
-  personId: PersonId | null
-}
-export interface WeekAround {
-  nowMs: number
-  zone: string
-  hands: readonly Hand[]
-  others: readonly OtherDay[]
-  /** the air each piece is expected to stand in */
-  airOf: (journey: Journey) => Air
-  learned: Learned
-  /** how many loose parts may lie to dry at one time; null where there is room enough */
-  places: number | null
-  pins: readonly Pin[]
-}
-export interface Workshop {
-  problem: WorkshopProblem
-  /** by step of the problem */
-  places: readonly Place[]
-  /** by piece of the problem */
-  journeys: readonly Journey[]
-  hands: readonly Hand[]
-  /** minute 0 of the problem */
-  startMs: number
-  /** steps that can't be told a day, for what they wait on stands still in this air */
-  stuck: readonly Place[]
-  /** who is at work now until which minute, on what */
-  running: readonly { place: Place; hand: number; until: number }[]
-}
-
-const grid = 5
-const dayMinutes = 1440
-/** Minutes to wash out a brush and open another tin. */
-const setUp = 10
-/** What a missed window costs, as minutes of a promise are counted; and one that is closed within hours and must be met by hand. */
-const missed = { soft: 1500, near: 10_000 }
-const nearMinutes = 240
-/** A day late costs so many times a day about, by who waits. */
-const weights = { client: 4, promised: 2, none: 1 }
-const tardy = 10
-const lookOver = 10
-/** Weeks are looked at so far ahead, and so much further than the work alone asks for. */
-const [leastDays, mostDays, slack] = [28, 150, 2]
-
-const onGrid = (minutes: number) => Math.max(grid, Math.ceil(minutes / grid) * grid)
-const product = ({ family, colour, mix, amount }: PlannedStep) =>
-  family === null || amount === null ? null : `${family} ${colour?.hex ?? ''} ${mix ?? ''}`
+import type { Lag, WorkPiece, WorkStep } from '@/core/schedule/problem'
+import {
+  dayMinutes,
+  grid,
+  leastDays,
+  lookOver,
+  missed,
+  mostDays,
+  nearMinutes,
+  onGrid,
+  setUp,
+  slack,
+  tardy,
+  weights,
+  workOf,
+} from './figures'
+import { instantAt, stretchesOf, without } from './hands'
+import type { Pin, Place, WeekAround, Workshop } from './place'
 
 /** Throws where nobody ever works. */
 export function workshopOf(journeys: readonly Journey[], around: WeekAround): Workshop {
@@ -219,7 +172,7 @@ class Build {
         this.stuck.push(placeOf(half))
         continue
       }
-      const node = this.add(placeOf(half), this.workOf(half.step), index)
+      const node = this.add(placeOf(half), workOf(half.step, this.around.hands), index)
       if (last !== null || ready.opens > 0 || ready.closes < Infinity)
         this.lag(last, node, ready, this.around.places !== null && last !== null && ready.opens > 0)
       first ??= node
@@ -237,13 +190,6 @@ class Build {
   private handOf({ byPerson }: { byPerson: ReadonlyMap<PersonId, number> }): number {
     const hand = this.around.hands.findIndex(({ id }) => id !== null && byPerson.has(id))
     return Math.max(0, hand)
-  }
-
-  private workOf(step: PlanStep): Omit<WorkStep, 'piece' | 'part' | 'painters'> {
-    const wet = product(step)
-    const longest = Math.max(...this.around.hands.map(({ hours }) => hours.to - hours.from))
-    const dur = onGrid(wet === null ? step.minutes : Math.max(grid, step.minutes - setUp))
-    return { name: step.operation, dur, split: wet === null || dur > longest, product: wet, spray: isSprayed(step) }
   }
 
   done(journeys: readonly Journey[]): Workshop {

@@ -8,10 +8,10 @@ import { addPhoto } from '@/db/photo'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
 import { addRecipe } from '@/db/recipe'
-import { addOtherDay, addWeek } from '@/db/week'
 import { digestOf, takeDelivery } from '@/db/sent'
 import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
+import { addOtherDay, addWeek } from '@/db/week'
 
 export const at = '2026-05-04T09:30:00.000Z'
 

@@ -2,7 +2,7 @@
 /** A day's steps in order: when, what, on what, who, why just then; a tap opens what may be changed. */
 import { minuteOfDay } from '@/core/measure/time'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
-import type { Pin } from '@/core/week/workshop'
+import type { Pin } from '@/core/week/place'
 import { useHouse } from '@/ui/form/house'
 import { clockTime, momentWords } from '@/words/time'
 import { placeTitle, weekReasonWords } from '@/words/week'

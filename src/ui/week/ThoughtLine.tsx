@@ -15,7 +15,7 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
   const said = other ? differenceWords(outlook, other, house, nowMs) : []
   const moved = other ? movedSteps(outlook, other) : 0
   return (
-    <section aria-label="What if" aria-live="polite" className="my-6 border-l-8 border-now bg-sheet px-5 py-4">
+    <section aria-label="What it would do" aria-live="polite" className="my-6 border-l-8 border-now bg-sheet px-5 py-4">
       <h2 className="title text-3xl">{thought.words}</h2>
       {!thoughtAnswer && <p className="mt-2 text-lg">Reckoning…</p>}
       {thoughtAnswer && !other && (

@@ -37,6 +37,8 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
   const today0 = dayOf(new Date(nowMs).toISOString(), house.zone)
   const numbers = todaysNumbers(outlook, today0, house.zone)
   const plumb = scale.x(nowMs)
+  // what lies beyond the last day that is drawn is in the lists
+  const lines = outlook.lines.filter(({ startMs }) => startMs < scale.at(wide - 8))
   return (
     <svg viewBox={`0 0 ${wide} ${high}`} className={`w-full ${className}`} role="img" aria-label={drawnWords(outlook)}>
       <defs>
@@ -51,13 +53,13 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
           <Promise scale={scale} y={yOf(k)} piece={piece} wide={wide} />
         </g>
       ))}
-      {outlook.lines.map((line) => (
+      {lines.map((line) => (
         <Drying key={line.index} line={line} outlook={outlook} scale={scale} y={yOf(line.piece)} pattern={`${id}-dry`} />
       ))}
       {outlook.hands.map((name, hand) => (
         <path
           key={name ?? hand}
-          d={threadOf(outlook, hand, scale, yOf)}
+          d={threadOf(lines, hand, scale, yOf)}
           fill="none"
           stroke="var(--ink)"
           strokeWidth="2.5"
@@ -65,9 +67,8 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
           strokeLinejoin="round"
         />
       ))}
-      {outlook.lines.map((line) => {
+      {lines.map((line) => {
         const [from, to] = [scale.x(line.startMs), scale.x(line.endMs)]
-        if (from >= wide - 10) return null
         const number = numbers.get(line.index)
         return (
           <g key={line.index} onClick={() => choose(line.index)} className="cursor-pointer">
@@ -206,7 +207,7 @@ function Drying({
 }
 
 /** The way of one pair of hands from step to step. */
-function threadOf({ lines }: WeekOutlook, hand: number, { x }: DayScale, yOf: (piece: number) => number): string {
+function threadOf(lines: readonly OutlookLine[], hand: number, { x }: DayScale, yOf: (piece: number) => number): string {
   const own = lines.filter((line) => line.hand === hand)
   return own
     .map((line, k) => {
