@@ -42,6 +42,24 @@ test('a step is held half an hour later, its price said before; taken, it stands
   await expect(held.filter({ hasText: later }).first()).toBeAttached({ timeout: 20_000 })
 })
 
+test('pulled on the drawing, a step is asked for at another time', async ({ page }) => {
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  const stroke = page.locator('g[data-step]:visible').first()
+  await stroke.evaluate((drawn) => {
+    drawn.scrollIntoView({ block: 'center' })
+  })
+  const box = await stroke.boundingBox()
+  if (!box) throw new Error('no stroke is drawn')
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2, { steps: 4 })
+  await page.mouse.up()
+  const thought = page.getByRole('region', { name: 'What it would do' })
+  await expect(thought.getByText(/steps move|Nothing else moves|That can’t be/)).toBeVisible({ timeout: 20_000 })
+  await thought.getByRole('button', { name: 'Leave it' }).click()
+})
+
 test('by keys: a quarter of an hour later, and left again', async ({ page }, { project }) => {
   test.skip(project.name !== 'desk', 'keys')
   await page.goto('/week')

@@ -1,12 +1,11 @@
 'use client'
 /** A day's steps in order: when, what, on what, who, why just then; a tap opens what may be changed. */
-import { minuteOfDay } from '@/core/measure/time'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
-import type { Pin } from '@/core/week/place'
 import { useHouse } from '@/ui/form/house'
 import { clockTime, momentWords } from '@/words/time'
 import { placeTitle, weekReasonWords } from '@/words/week'
-import type { Thought, Week } from './useWeek'
+import { given, letGo, moved } from './thoughts'
+import type { Week } from './useWeek'
 
 interface Props {
   week: Week
@@ -91,6 +90,11 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
                   Hold it there
                 </button>
               )}
+              {line.missed && (
+                <button type="button" className="press press-now" onClick={() => week.seek(line)}>
+                  What would keep it?
+                </button>
+              )}
               <button type="button" className="press" onClick={() => move(line.startMs - 2 * quarter)}>
                 Half an hour sooner
               </button>
@@ -120,23 +124,3 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
     </li>
   )
 }
-
-const others = ({ step, side }: OutlookLine, pins: readonly Pin[]) =>
-  pins.filter((pin) => pin.stepId !== step?.id || pin.side !== (side ?? null))
-
-/** A step held at a moment, to the grid of the week. */
-export function moved(line: OutlookLine, pins: readonly Pin[], ms: number, words: string): Thought {
-  const at = Math.round(ms / 300_000) * 300_000
-  const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at, personId: null }]
-  return { key: `move ${line.index} ${at}`, words, supposed: { pins: held }, pins: held }
-}
-function letGo(line: OutlookLine, pins: readonly Pin[]): Thought {
-  const held = others(line, pins)
-  return { key: `free ${line.index}`, words: `${placeTitle(line)} wherever it is best`, supposed: { pins: held }, pins: held }
-}
-function given(line: OutlookLine, pins: readonly Pin[], personId: string, words: string): Thought {
-  const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at: null, personId }]
-  return { key: `give ${line.index} ${personId}`, words, supposed: { pins: held }, pins: held }
-}
-/** Minutes of the day on the studio's wall, of a moment. */
-export const minuteAt = (ms: number, zone: string): number => minuteOfDay(new Date(ms).toISOString(), zone)

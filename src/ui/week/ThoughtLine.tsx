@@ -17,7 +17,7 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
   return (
     <section aria-label="What it would do" aria-live="polite" className="my-6 border-l-8 border-now bg-sheet px-5 py-4">
       <h2 className="title text-3xl">{thought.words}</h2>
-      {!thoughtAnswer && <p className="mt-2 text-lg">Reckoning…</p>}
+      {!thoughtAnswer && thought.key !== 'none' && <p className="mt-2 text-lg">Reckoning…</p>}
       {thoughtAnswer && !other && (
         <p className="mt-2 text-lg font-semibold text-late">
           That can’t be: somebody must be at work then, with what is below it dry.

@@ -7,13 +7,13 @@ import { useId } from 'react'
 import { dayOf } from '@/core/measure/time'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
 import { useHouse } from '@/ui/form/house'
-import { useNow } from '@/ui/time/now'
+import { useBeat } from '@/ui/time/now'
 import { clockTime, shortDayWords } from '@/words/time'
 import { type DayScale, dayScale } from './scale'
+import { StepStroke } from './StepStroke'
 
 const head = 46
 const laneHigh = 76
-const stroke = 15
 const threads = ['', '9 6', '2 6', '14 5 2 5'] as const
 
 interface Props {
@@ -24,12 +24,14 @@ interface Props {
   today: number
   chosen: number | null
   choose: (index: number) => void
+  /** a step was pulled to a moment, ms */
+  move: (line: OutlookLine, ms: number) => void
   className?: string
 }
 
-export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose, className = '' }: Props) {
+export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose, move, className = '' }: Props) {
   const house = useHouse()
-  const nowMs = useNow()
+  const nowMs = useBeat()
   const id = useId().replace(/[^a-zA-Z0-9]/g, '')
   const scale = dayScale({ nowMs, zone: house.zone, hours, count: days, left: 8, right: wide - 8, today })
   const high = head + Math.max(1, outlook.pieces.length) * laneHigh + 10
@@ -67,32 +69,19 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
           strokeLinejoin="round"
         />
       ))}
-      {lines.map((line) => {
-        const [from, to] = [scale.x(line.startMs), scale.x(line.endMs)]
-        const number = numbers.get(line.index)
-        return (
-          <g key={line.index} onClick={() => choose(line.index)} className="cursor-pointer">
-            <path
-              d={brush(from, Math.max(from + 5, to), yOf(line.piece))}
-              fill={line.missed ? 'var(--late)' : 'var(--now)'}
-              stroke={chosen === line.index ? 'var(--ink)' : 'none'}
-              strokeWidth="3"
-            />
-            {number !== undefined && to - from > 18 && (
-              <text
-                x={(from + to) / 2}
-                y={yOf(line.piece) + 6}
-                fontSize="17"
-                fontWeight="700"
-                textAnchor="middle"
-                fill="var(--on-now)"
-              >
-                {number}
-              </text>
-            )}
-          </g>
-        )
-      })}
+      {lines.map((line) => (
+        <StepStroke
+          key={line.index}
+          line={line}
+          number={numbers.get(line.index)}
+          scale={scale}
+          y={yOf(line.piece)}
+          wide={wide}
+          chosen={chosen === line.index}
+          choose={() => choose(line.index)}
+          move={(ms) => move(line, ms)}
+        />
+      ))}
       <path d={`M${plumb} ${head - 16}V${high}`} stroke="var(--ink)" strokeWidth="3.5" />
       {outlook.pieces.map((piece, k) => (
         <text
@@ -158,12 +147,6 @@ function Days({ scale, high, today }: { scale: DayScale; high: number; today: st
       ))}
     </>
   )
-}
-
-/** A stroke of the brush: full, with a soft nose and a dry end. */
-function brush(from: number, to: number, y: number): string {
-  const nose = Math.min(9, (to - from) / 3)
-  return `M${from} ${y}C${from} ${y - stroke} ${from + nose} ${y - stroke} ${from + nose} ${y - stroke}H${to - nose}C${to} ${y - stroke + 2} ${to + 1} ${y - 5} ${to} ${y}C${to + 1} ${y + 5} ${to} ${y + stroke - 2} ${to - nose} ${y + stroke}H${from + nose}C${from + nose} ${y + stroke} ${from} ${y + stroke} ${from} ${y}Z`
 }
 
 /** Whose thread is which; nothing where there is one pair of hands. */

@@ -7,10 +7,12 @@ import type { WeekData } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { useBeat } from '@/ui/time/now'
 import { capital } from '@/words/text'
-import { dayWords, hoursWords } from '@/words/time'
+import { dayWords, hoursWords, momentWords } from '@/words/time'
+import { placeTitle } from '@/words/week'
 import { LineList } from './LineList'
 import { Promises } from './Promises'
 import { ThoughtLine } from './ThoughtLine'
+import { moved } from './thoughts'
 import { useWeek, type Week } from './useWeek'
 import { Threads, todaysNumbers, WeekDrawing } from './WeekDrawing'
 import { WhatIf } from './WhatIf'
@@ -35,7 +37,9 @@ export function WeekView({ data }: { data: WeekData }) {
     from: Math.min(...data.hands.map((hand) => hand.hours.from)),
     to: Math.max(...data.hands.map((hand) => hand.hours.to)),
   }
-  const drawing = { outlook: shown, hours, chosen, choose }
+  const move = (line: OutlookLine, ms: number) =>
+    week.think(moved(line, week.pins, ms, `${placeTitle(line)} ${momentWords(new Date(ms).toISOString(), house, nowMs)}`))
+  const drawing = { outlook: shown, hours, chosen, choose, move }
   const list = { week, outlook, chosen, choose, hands: data.hands, nowMs }
   return (
     <div className="pt-5">

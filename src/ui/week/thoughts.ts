@@ -1,11 +1,24 @@
 /** What may be thought of: somebody away, longer hours, other air, one more piece, a client who waits. Each in words, and what it supposes. */
 import type { Day } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
-import type { PieceOutlook } from '@/core/week/ask'
+import type { OutlookLine, PieceOutlook } from '@/core/week/ask'
 import type { Hand } from '@/core/week/hands'
+import type { WayToKeep } from '@/core/week/keep'
 import type { Pin } from '@/core/week/place'
+import type { Supposed } from '@/core/week/weekData'
 import { minuteText } from '@/words/time'
-import type { Thought } from './useWeek'
+import { placeTitle } from '@/words/week'
+
+/** A change that is thought of: what is supposed, in words, and what taking it means. */
+export interface Thought {
+  key: string
+  words: string
+  supposed: Supposed
+  /** pins of the plan that is kept with it; null where it can't be taken */
+  pins: Pin[] | null
+  /** days that are said with it */
+  days?: { day: string; personId: string | null; from: string; to: string; kind: 'away' | 'hours' }[]
+}
 
 interface Around {
   today: Day
@@ -74,4 +87,46 @@ export function thoughtsOf(around: Around): Offer[] {
         : []),
     ]
   }
+}
+
+const others = ({ step, side }: OutlookLine, pins: readonly Pin[]) =>
+  pins.filter((pin) => pin.stepId !== step?.id || pin.side !== (side ?? null))
+
+/** A step held at a moment, to the grid of the week. */
+export function moved(line: OutlookLine, pins: readonly Pin[], ms: number, words: string): Thought {
+  const at = Math.round(ms / 300_000) * 300_000
+  const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at, personId: null }]
+  return { key: `move ${line.index} ${at}`, words, supposed: { pins: held }, pins: held }
+}
+export function letGo(line: OutlookLine, pins: readonly Pin[]): Thought {
+  const held = others(line, pins)
+  return { key: `free ${line.index}`, words: `${placeTitle(line)} wherever it is best`, supposed: { pins: held }, pins: held }
+}
+export function given(line: OutlookLine, pins: readonly Pin[], personId: string, words: string): Thought {
+  const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at: null, personId }]
+  return { key: `give ${line.index} ${personId}`, words, supposed: { pins: held }, pins: held }
+}
+
+interface Found {
+  line: OutlookLine
+  way: WayToKeep
+  supposed: Supposed
+  hands: readonly Hand[]
+  pins: Pin[]
+  dayWords: string
+}
+/** A way to keep a window, as a change that is thought of. */
+export function keeping({ line, way, supposed, hands, pins, dayWords }: Found): Thought {
+  const name = hands.length > 1 ? hands.find(({ id }) => id !== null && id === way.personId)?.name : null
+  const does = (one: string, many: string) => (name ? `${name} ${one}` : `We ${many}`)
+  const words = {
+    longer: `${does('stays', 'stay')} ${way.kind === 'longer' && way.minutes > 60 ? 'two hours' : 'an hour'} longer ${dayWords}`,
+    earlier: `${does('begins', 'begin')} an hour earlier ${dayWords}`,
+    given: `${placeTitle(line)} by ${name ?? 'somebody else'}`,
+    day: `${does('works', 'work')} ${dayWords} too`,
+  }[way.kind]
+  const made: Thought = { key: `keep ${line.index}`, words, supposed, pins: [...(supposed.pins ?? pins)] }
+  if (way.kind === 'given' || !way.other.hours) return made
+  const { from, to } = way.other.hours
+  return { ...made, days: [{ day: way.day, personId: way.personId, kind: 'hours', from: minuteText(from), to: minuteText(to) }] }
 }

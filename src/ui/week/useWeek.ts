@@ -2,14 +2,19 @@
 /** The week under the hand: the plan as it stands now, a change that is thought of, and what it would cost. */
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { WeekAnswer, WeekOutlook } from '@/core/week/ask'
+import { dayOf } from '@/core/measure/time'
+import type { OutlookLine, WeekAnswer, WeekOutlook } from '@/core/week/ask'
+import { supposedBy } from '@/core/week/keep'
 import type { Pin } from '@/core/week/place'
 import type { KeptLine } from '@/core/week/planWeek'
-import type { Supposed, WeekData } from '@/core/week/weekData'
+import type { WeekData } from '@/core/week/weekData'
 import { useActions } from '@/ui/form/actions'
+import { useHouse } from '@/ui/form/house'
 import { useWrite } from '@/ui/form/useWrite'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { useRefresh } from '@/ui/time/useRefresh'
+import { promiseWords } from '@/words/time'
+import { keeping, type Thought } from './thoughts'
 import { usePlanner } from './usePlanner'
 
 /** A first answer, a better one, and what is thought of. Milliseconds. */
@@ -18,19 +23,9 @@ const budgets = { first: 150, better: 1500, thought: 700 }
 const weeks = 100
 const seed = 20
 
-/** A change that is thought of: what is supposed, in words, and what taking it means. */
-export interface Thought {
-  key: string
-  words: string
-  supposed: Supposed
-  /** pins of the plan that is kept with it; null where it can't be taken */
-  pins: Pin[] | null
-  /** days that are said with it */
-  days?: { day: string; personId: string | null; from: string; to: string; kind: 'away' | 'hours' }[]
-}
-
 export function useWeek(data: WeekData, nowMs: number) {
-  const { ask, falling } = usePlanner()
+  const { ask, keep: askKeeping, falling } = usePlanner()
+  const house = useHouse()
   const { entries } = useOutbox()
   const { keepWeek, keepOtherDay } = useActions()
   const refresh = useRefresh()
@@ -74,6 +69,26 @@ export function useWeek(data: WeekData, nowMs: number) {
     [ask, data, entries, nowMs, outlook],
   )
 
+  /** What would keep the window of a step, the smallest change first. */
+  const seek = (line: OutlookLine) => {
+    const step = line.step && { stepId: line.step.id, side: line.side ?? null }
+    if (!step || !outlook) return
+    const base = { data, written: entries, nowMs, seed, from: outlook.kept, supposed: {}, budgetMs: budgets.first, weeks: 0 }
+    const wanted: Thought = { key: `seek ${line.index}`, words: 'What would keep it', supposed: {}, pins: null }
+    setThought(wanted)
+    setThoughtAnswer(null)
+    void askKeeping(base, step)
+      .then((found) => {
+        if (!found) return setThought({ ...wanted, key: 'none', words: 'Nothing that small keeps it; it is mended afterwards' })
+        const { way, answer: kept } = found
+        const today = dayOf(new Date(nowMs).toISOString(), house.zone)
+        const dayWords = way.kind === 'given' ? '' : promiseWords(way.day, today, house)
+        setThought(keeping({ line, way, supposed: supposedBy(way, step, base), hands: data.hands, pins, dayWords }))
+        setThoughtAnswer(kept)
+      })
+      .catch(() => undefined)
+  }
+
   const keep = async (lines: KeptLine[], held: Pin[]) => {
     setBefore(data.week && { lines: data.week.lines, pins: data.week.pins })
     const stored = lines.filter(({ stepId }) => !stepId.endsWith('+'))
@@ -90,6 +105,7 @@ export function useWeek(data: WeekData, nowMs: number) {
     thought,
     thoughtAnswer,
     think,
+    seek,
     issue: write.issue ?? dayWrite.issue,
     pending: write.pending || dayWrite.pending,
     isKept: outlook !== null && data.week !== null && sameLines(outlook.kept, data.week.lines),

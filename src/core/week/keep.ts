@@ -1,0 +1,91 @@
+/** Where a window can't be kept: the smallest change that would keep it, sought among what people do. Pure; time is told. */
+import type { Day, PersonId, StepId } from '@/core/measure/named'
+import { dayAfter, dayOf } from '@/core/measure/time'
+import { answerWeek, type OutlookLine, type WeekAnswer, type WeekAsk } from './ask'
+import type { OtherDay } from './hands'
+import type { Supposed } from './weekData'
+
+/** From the smallest on: an hour more of a day at its end or its beginning, other hands, a day that is not worked. */
+export type WayToKeep =
+  | { kind: 'longer' | 'earlier'; day: Day; personId: PersonId | null; minutes: number; other: OtherDay }
+  | { kind: 'given'; personId: PersonId }
+  | { kind: 'day'; day: Day; personId: PersonId | null; other: OtherDay }
+
+const hour = 60
+const dayMinutes = 1440
+const budgetMs = 120
+
+export interface Step {
+  stepId: StepId
+  side: 1 | 2 | null
+}
+const isStep =
+  ({ stepId, side }: Step) =>
+  (line: OutlookLine) =>
+    line.step?.id === stepId && (line.side ?? null) === side
+
+/** The ways there are, the smallest first. `closes`: when the window does, ms. */
+export function waysToKeep({ data: { hands, zone, others } }: Pick<WeekAsk, 'data'>, hand: number, closes: number): WayToKeep[] {
+  const own = hands[hand]
+  if (!own) return []
+  const { id: personId } = own
+  const last = dayOf(new Date(closes).toISOString(), zone)
+  const days = [last, dayAfter(last, -1)]
+  const hoursOn = (day: Day) =>
+    (
+      others.find((each) => each.day === day && each.personId === personId) ??
+      others.find((each) => each.day === day && each.personId === null)
+    )?.hours ?? own.hours
+  const stay = (minutes: number) =>
+    days.map((day): WayToKeep => {
+      const { from, to } = hoursOn(day)
+      const hours = { from, to: Math.min(dayMinutes, to + minutes) }
+      return { kind: 'longer', day, personId, minutes, other: { day, personId, hours } }
+    })
+  const begin = days.map((day): WayToKeep => {
+    const { from, to } = hoursOn(day)
+    return {
+      kind: 'earlier',
+      day,
+      personId,
+      minutes: hour,
+      other: { day, personId, hours: { from: Math.max(0, from - hour), to } },
+    }
+  })
+  const given = hands.flatMap(({ id }): WayToKeep[] => (id === null || id === personId ? [] : [{ kind: 'given', personId: id }]))
+  const { from, to } = own.hours
+  const whole: WayToKeep = { kind: 'day', day: last, personId, other: { day: last, personId, hours: { from, to } } }
+  return [...stay(hour), ...begin, ...given, ...stay(2 * hour), whole]
+}
+
+/** What is supposed with a way. */
+export function supposedBy(way: WayToKeep, step: Step, { supposed, data }: Pick<WeekAsk, 'supposed' | 'data'>): Supposed {
+  if (way.kind !== 'given') return { ...supposed, others: [way.other, ...(supposed.others ?? [])] }
+  const pins = (supposed.pins ?? data.week?.pins ?? []).filter((pin) => pin.stepId !== step.stepId || pin.side !== step.side)
+  return { ...supposed, pins: [...pins, { ...step, at: null, personId: way.personId }] }
+}
+
+const missedIn = (answer: WeekAnswer): OutlookLine[] | null =>
+  'outlook' in answer ? answer.outlook.lines.filter(({ missed }) => missed) : null
+
+/**
+ * The first way by which a step's window is kept and no other is missed for it; null where none of them does. `clock` makes a stopwatch,
+ * one for each way that is tried.
+ */
+export function smallestChange(
+  ask: WeekAsk,
+  step: Step,
+  clock: () => () => number,
+): { way: WayToKeep; answer: WeekAnswer } | null {
+  const quick = { ...ask, budgetMs, weeks: 0 }
+  const now = answerWeek(quick, clock())
+  const line = missedIn(now)?.find(isStep(step))
+  const count = missedIn(now)?.length ?? 0
+  if (!line || line.byMs === null) return null
+  for (const way of waysToKeep(ask, line.hand, line.byMs)) {
+    const answer = answerWeek({ ...quick, supposed: supposedBy(way, step, ask) }, clock())
+    const missed = missedIn(answer)
+    if (missed && missed.length < count && !missed.some(isStep(step))) return { way, answer }
+  }
+  return null
+}

@@ -1,0 +1,71 @@
+/** A step of the week as a stroke: tapped it is chosen, pulled along its line it is asked for at another time. */
+import { type PointerEvent, useRef, useState } from 'react'
+import type { OutlookLine } from '@/core/week/ask'
+import type { DayScale } from './scale'
+
+interface Props {
+  line: OutlookLine
+  number: number | undefined
+  scale: DayScale
+  y: number
+  /** of the drawing, in its own units */
+  wide: number
+  chosen: boolean
+  choose: () => void
+  move: (ms: number) => void
+}
+
+const stroke = 15
+/** A finger trembles by so much. */
+const tremble = 6
+
+export function StepStroke({ line, number, scale, y, wide, chosen, choose, move }: Props) {
+  const [pulled, setPulled] = useState(0)
+  const held = useRef<{ at: number; unit: number } | null>(null)
+  const [from, to] = [scale.x(line.startMs), scale.x(line.endMs)]
+  const begin = (event: PointerEvent<SVGGElement>) => {
+    const drawing = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
+    if (!drawing) return
+    event.currentTarget.setPointerCapture(event.pointerId)
+    held.current = { at: event.clientX, unit: wide / drawing.width }
+  }
+  const end = () => {
+    const by = pulled
+    held.current = null
+    setPulled(0)
+    if (Math.abs(by) > tremble && line.step) move(scale.at(from + by))
+    else choose()
+  }
+  return (
+    <g
+      onPointerDown={begin}
+      onPointerMove={(event) => held.current && setPulled((event.clientX - held.current.at) * held.current.unit)}
+      onPointerUp={() => held.current && end()}
+      onPointerCancel={() => {
+        held.current = null
+        setPulled(0)
+      }}
+      transform={pulled === 0 ? undefined : `translate(${pulled} 0)`}
+      className="cursor-grab touch-pan-y"
+      data-step={line.index}
+    >
+      <path
+        d={brush(from, Math.max(from + 5, to), y)}
+        fill={line.missed ? 'var(--late)' : 'var(--now)'}
+        stroke={chosen || pulled !== 0 ? 'var(--ink)' : 'none'}
+        strokeWidth="3"
+      />
+      {number !== undefined && to - from > 18 && (
+        <text x={(from + to) / 2} y={y + 6} fontSize="17" fontWeight="700" textAnchor="middle" fill="var(--on-now)">
+          {number}
+        </text>
+      )}
+    </g>
+  )
+}
+
+/** A stroke of the brush: full, with a soft nose and a dry end. */
+function brush(from: number, to: number, y: number): string {
+  const nose = Math.min(9, (to - from) / 3)
+  return `M${from} ${y}C${from} ${y - stroke} ${from + nose} ${y - stroke} ${from + nose} ${y - stroke}H${to - nose}C${to} ${y - stroke + 2} ${to + 1} ${y - 5} ${to} ${y}C${to + 1} ${y + 5} ${to} ${y + stroke - 2} ${to - nose} ${y + stroke}H${from + nose}C${from + nose} ${y + stroke} ${from} ${y + stroke} ${from} ${y}Z`
+}
