@@ -102,7 +102,7 @@ export function DryingPlacesForm({ places }: { places: number | null }) {
         {...form.register('places')}
         trouble={troubleOf('places')}
       />
-      <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} />
+      <FormFoot {...{ issue, pending }} words="Keep the places" kept={kept && 'Kept.'} />
     </form>
   )
 }
