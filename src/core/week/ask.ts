@@ -36,6 +36,8 @@ export interface PieceOutlook {
 }
 /** A step of the week with all that is said of it. Moments in ms. */
 export interface OutlookLine extends WeekLine {
+  /** the same in every week: its index is another when the work ahead is */
+  key: string
   startMs: number
   endMs: number
   byMs: number | null
@@ -96,6 +98,7 @@ export function answerWeek(ask: WeekAsk, elapsedMs: () => number, onBetter?: (co
       outlook: {
         lines: view.lines.map((line): OutlookLine => ({
           ...line,
+          key: `${line.step?.id ?? line.pieceId} ${line.side ?? ''}`,
           startMs: msOf(line.start),
           endMs: msOf(line.end),
           byMs: line.by === null ? null : msOf(line.by),

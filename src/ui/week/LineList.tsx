@@ -12,8 +12,9 @@ interface Props {
   outlook: WeekOutlook
   lines: readonly OutlookLine[]
   numbers: ReadonlyMap<number, number> | null
-  chosen: number | null
-  choose: (index: number | null) => void
+  /** by its key */
+  chosen: string | null
+  choose: (key: string | null) => void
   hands: readonly { id: string | null; name: string | null }[]
   nowMs: number
 }
@@ -23,10 +24,10 @@ export function LineList({ lines, chosen, choose, ...rest }: Props) {
     <ol>
       {lines.map((line) => (
         <Line
-          key={line.index}
+          key={line.key}
           line={line}
-          open={chosen === line.index}
-          toggle={() => choose(chosen === line.index ? null : line.index)}
+          open={chosen === line.key}
+          toggle={() => choose(chosen === line.key ? null : line.key)}
           {...rest}
         />
       ))}
@@ -55,7 +56,9 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
           const by = event.key === 'ArrowRight' ? quarter : event.key === 'ArrowLeft' ? -quarter : 0
           if (by === 0 || !line.step) return
           event.preventDefault()
-          const from = week.thought?.key.startsWith(`move ${line.index} `) ? Number(week.thought.key.split(' ')[2]) : line.startMs
+          const from = week.thought?.key.startsWith(`move ${line.key} `)
+            ? Number(week.thought.key.split(' ').at(-1))
+            : line.startMs
           move(from + by)
         }}
         className="grid min-h-14 w-full grid-cols-[1.6rem_4.6rem_1fr] items-baseline gap-x-3 py-2 text-left sm:grid-cols-[2rem_5rem_1fr_auto]"

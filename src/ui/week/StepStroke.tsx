@@ -47,7 +47,7 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move 
       }}
       transform={pulled === 0 ? undefined : `translate(${pulled} 0)`}
       className="cursor-grab touch-pan-y"
-      data-step={line.index}
+      data-step={line.key}
     >
       <path
         d={brush(from, Math.max(from + 5, to), y)}

@@ -22,8 +22,9 @@ interface Props {
   days: number
   wide: number
   today: number
-  chosen: number | null
-  choose: (index: number) => void
+  /** a line, by its key */
+  chosen: string | null
+  choose: (key: string) => void
   /** a step was pulled to a moment, ms */
   move: (line: OutlookLine, ms: number) => void
   className?: string
@@ -71,14 +72,14 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
       ))}
       {lines.map((line) => (
         <StepStroke
-          key={line.index}
+          key={line.key}
           line={line}
           number={numbers.get(line.index)}
           scale={scale}
           y={yOf(line.piece)}
           wide={wide}
-          chosen={chosen === line.index}
-          choose={() => choose(line.index)}
+          chosen={chosen === line.key}
+          choose={() => choose(line.key)}
           move={(ms) => move(line, ms)}
         />
       ))}

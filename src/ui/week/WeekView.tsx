@@ -25,7 +25,7 @@ export function WeekView({ data }: { data: WeekData }) {
   const nowMs = Math.floor(useBeat() / anewMs) * anewMs
   const house = useHouse()
   const week = useWeek(data, nowMs)
-  const [chosen, choose] = useState<number | null>(null)
+  const [chosen, choose] = useState<string | null>(null)
   const { answer, outlook } = week
   if (answer && !outlook) return <Nothing answer={answer} />
   if (!outlook) return <p className="py-16 text-2xl">Reckoning the week…</p>

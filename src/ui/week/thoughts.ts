@@ -96,15 +96,15 @@ const others = ({ step, side }: OutlookLine, pins: readonly Pin[]) =>
 export function moved(line: OutlookLine, pins: readonly Pin[], ms: number, words: string): Thought {
   const at = Math.round(ms / 300_000) * 300_000
   const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at, personId: null }]
-  return { key: `move ${line.index} ${at}`, words, supposed: { pins: held }, pins: held }
+  return { key: `move ${line.key} ${at}`, words, supposed: { pins: held }, pins: held }
 }
 export function letGo(line: OutlookLine, pins: readonly Pin[]): Thought {
   const held = others(line, pins)
-  return { key: `free ${line.index}`, words: `${placeTitle(line)} wherever it is best`, supposed: { pins: held }, pins: held }
+  return { key: `free ${line.key}`, words: `${placeTitle(line)} wherever it is best`, supposed: { pins: held }, pins: held }
 }
 export function given(line: OutlookLine, pins: readonly Pin[], personId: string, words: string): Thought {
   const held = [...others(line, pins), { stepId: line.step?.id ?? '', side: line.side ?? null, at: null, personId }]
-  return { key: `give ${line.index} ${personId}`, words, supposed: { pins: held }, pins: held }
+  return { key: `give ${line.key} ${personId}`, words, supposed: { pins: held }, pins: held }
 }
 
 interface Found {
@@ -125,7 +125,7 @@ export function keeping({ line, way, supposed, hands, pins, dayWords }: Found): 
     given: `${placeTitle(line)} by ${name ?? 'somebody else'}`,
     day: `${does('works', 'work')} ${dayWords} too`,
   }[way.kind]
-  const made: Thought = { key: `keep ${line.index}`, words, supposed, pins: [...(supposed.pins ?? pins)] }
+  const made: Thought = { key: `keep ${line.key}`, words, supposed, pins: [...(supposed.pins ?? pins)] }
   if (way.kind === 'given' || !way.other.hours) return made
   const { from, to } = way.other.hours
   return { ...made, days: [{ day: way.day, personId: way.personId, kind: 'hours', from: minuteText(from), to: minuteText(to) }] }

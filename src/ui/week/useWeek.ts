@@ -74,7 +74,7 @@ export function useWeek(data: WeekData, nowMs: number) {
     const step = line.step && { stepId: line.step.id, side: line.side ?? null }
     if (!step || !outlook) return
     const base = { data, written: entries, nowMs, seed, from: outlook.kept, supposed: {}, budgetMs: budgets.first, weeks: 0 }
-    const wanted: Thought = { key: `seek ${line.index}`, words: 'What would keep it', supposed: {}, pins: null }
+    const wanted: Thought = { key: `seek ${line.key}`, words: 'What would keep it', supposed: {}, pins: null }
     setThought(wanted)
     setThoughtAnswer(null)
     void askKeeping(base, step)
