@@ -101,6 +101,31 @@ test('what if: somebody away, damp air, one more piece, longer hours', async ({ 
   }
 })
 
+test('a day on which nobody works is said, and taken back', async ({ page }, { project }) => {
+  // six days on at the desk, five on the phone: the two are asked beside each other
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  const whatIf = page.getByRole('region', { name: 'What if' })
+  const before = await whatIf.getByRole('button', { name: 'As usual again' }).count()
+  await whatIf.getByLabel('The day').selectOption({ index: project.name === 'desk' ? 6 : 5 })
+  const button = whatIf.getByRole('button', { name: /is away|Nobody works|works? that day/ })
+  const isWorked = /away|Nobody/.test((await button.textContent()) ?? '')
+  await expect(whatIf.getByRole('button', { name: 'We stay two hours longer' })).toHaveCount(isWorked ? 1 : 0)
+  await button.click()
+  const thought = page.getByRole('region', { name: 'What it would do' })
+  await expect(thought.getByText(/steps move|Nothing else moves/)).toBeVisible({ timeout: 20_000 })
+  await thought.getByRole('button', { name: 'Take it' }).click()
+  await expect(thought).toHaveCount(0, { timeout: 20_000 })
+  const said = whatIf.getByRole('button', { name: 'As usual again' })
+  await expect(said.nth(before)).toBeVisible({ timeout: 20_000 })
+  for (let left = await said.count(); left > before; left -= 1) {
+    await said.first().click()
+    await expect(thought.getByText(/steps move|Nothing else moves/)).toBeVisible({ timeout: 20_000 })
+    await thought.getByRole('button', { name: 'Take it' }).click()
+    await expect(said).toHaveCount(left - 1, { timeout: 20_000 })
+  }
+})
+
 test('taken, the bench says what is next in it; offline the week is still there', async ({ page, context }) => {
   await page.goto('/week')
   await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })

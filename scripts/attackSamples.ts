@@ -230,7 +230,6 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       lines: [{ stepId, side: null, at: Date.parse(at), personId: null }],
       pins: [{ stepId, side: null, at: null, personId: null }],
     }),
-    keepOtherDay: () => ({ id: uuidv7(), day: today, personId: null, kind: 'hours', from: '09:00', to: '12:00' }),
     keepPerson: () => ({ id: uuidv7(), name: 'Pell' }),
     keepPersonHours: () => ({ personId: uuidv7(), own: false, from: '09:00', to: '17:00', days: ['1'] }),
     keepDryingPlaces: () => ({ places: '6' }),

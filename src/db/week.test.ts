@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { savePerson } from './studio'
 import {
-  addOtherDay,
+  addOtherDays,
   addWeek,
   findDryingPlaces,
   findWeek,
@@ -44,10 +44,10 @@ describe('the week in the records', () => {
   })
   test('a day is as it was said last; as usual again it is said no more', async () => {
     const personId = uuidv7()
-    const said = (hours: Parameters<typeof addOtherDay>[2]['hours']) =>
+    const said = (hours: Parameters<typeof addOtherDays>[2][number]['hours']) =>
       db.as(db.here, async (client) => {
         await savePerson(client, db.here, { id: personId, name: 'Wenna' })
-        await addOtherDay(client, db.here, { id: uuidv7(), day, personId, hours })
+        await addOtherDays(client, db.here, [{ id: uuidv7(), day, personId, hours }])
         return listOtherDays(client, day)
       })
     expect(await said(null)).toEqual([{ day, personId, hours: null }])
@@ -59,7 +59,7 @@ describe('the week in the records', () => {
     const stranger = uuidv7()
     await db.as(db.elsewhere, (client) => savePerson(client, db.elsewhere, { id: stranger, name: 'Pell' }))
     const add = (personId: string | null, hours: { from: number; to: number }) =>
-      db.as(db.here, (client) => addOtherDay(client, db.here, { id: uuidv7(), day, personId, hours }))
+      db.as(db.here, (client) => addOtherDays(client, db.here, [{ id: uuidv7(), day, personId, hours }]))
     await expect(add(stranger, { from: 0, to: 60 })).rejects.toThrow(/foreign key/)
     await expect(add(null, { from: 600, to: 540 })).rejects.toThrow(/other_day_hours/)
   })

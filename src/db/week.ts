@@ -50,16 +50,19 @@ const otherDays = query(
 export const listOtherDays = async (client: Client, from: Day): Promise<OtherDay[]> =>
   (await many(client, otherDays, [from])).flatMap(({ usual, other }) => (usual ? [] : [other]))
 
+type SaidDay = Omit<OtherDay, 'hours'> & { id: string; hours: OtherDay['hours'] | 'usual' }
 /** `hours` null: nobody works; 'usual': as on any such day. */
-export async function addOtherDay(
-  client: Client,
-  studioId: StudioId,
-  { id, day, personId, hours }: Omit<OtherDay, 'hours'> & { id: string; hours: OtherDay['hours'] | 'usual' },
-): Promise<void> {
-  const own = hours === 'usual' ? null : hours
+export async function addOtherDays(client: Client, studioId: StudioId, days: readonly SaidDay[]): Promise<void> {
+  if (days.length === 0) return
+  const rows = days.map(({ id, personId, day, hours }) => {
+    const own = hours === 'usual' ? null : hours
+    return { id, person_id: personId, day, works_from: own?.from ?? null, works_to: own?.to ?? null, usual: hours === 'usual' }
+  })
   await client.query(
-    'insert into other_day (id, studio_id, person_id, day, works_from, works_to, usual) values ($1, $2, $3, $4, $5, $6, $7)',
-    [id, studioId, personId, day, own?.from ?? null, own?.to ?? null, hours === 'usual'],
+    `insert into other_day (id, studio_id, person_id, day, works_from, works_to, usual)
+     select id, $1, person_id, day, works_from, works_to, usual
+     from jsonb_to_recordset($2) as said (id uuid, person_id uuid, day date, works_from int, works_to int, usual boolean)`,
+    [studioId, JSON.stringify(rows)],
   )
 }
 

@@ -5,8 +5,6 @@ import type { Answer } from '@/core/input/issues'
 import {
   dryingPlacesInput,
   type DryingPlacesText,
-  otherDayInput,
-  type OtherDayText,
   personHoursInput,
   type PersonHoursText,
   personInput,
@@ -15,7 +13,7 @@ import {
   type WeekText,
 } from '@/core/input/week'
 import { savePerson } from '@/db/studio'
-import { addOtherDay, addWeek, saveDryingPlaces, savePersonHours } from '@/db/week'
+import { addOtherDays, addWeek, saveDryingPlaces, savePersonHours } from '@/db/week'
 
 export async function keepWeek(typed: WeekText): Promise<Answer> {
   return writeOnce(
@@ -23,17 +21,10 @@ export async function keepWeek(typed: WeekText): Promise<Answer> {
     weekInput,
     typed,
     ({ id }) => id,
-    (client, studio, week) => addWeek(client, studio.id, week),
-  )
-}
-
-export async function keepOtherDay(typed: OtherDayText): Promise<Answer> {
-  return writeOnce(
-    'keepOtherDay',
-    otherDayInput,
-    typed,
-    ({ id }) => id,
-    (client, studio, day) => addOtherDay(client, studio.id, day),
+    async (client, studio, { days, ...week }) => {
+      await addOtherDays(client, studio.id, days)
+      await addWeek(client, studio.id, week)
+    },
   )
 }
 

@@ -15,7 +15,7 @@ import { dayOf } from '@/core/measure/time'
 import { type Journey, type ReadingContext, readPiece, readPieces, stepsOf } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
-import type { WeekData } from '@/core/week/weekData'
+import type { WeekData, WeekInForce } from '@/core/week/weekData'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
 import { listMixLog, listOtherWork } from '@/db/entry'
 import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
@@ -115,25 +115,29 @@ export const loadPieces = (asked: { limit: number; sought: string; after: PieceC
   })
 
 /** The bench as data: a device reads it anew by itself, with what it has written since. */
-export const loadBench = (): Promise<BenchData> => readStudio((client) => readBenchData(client, Date.now()))
+export const loadBench = (): Promise<BenchData> => readStudio(async (client) => (await readBenchData(client, Date.now())).bench)
 
-async function readBenchData(client: Client, nowMs: number): Promise<BenchData> {
+async function readBenchData(
+  client: Client,
+  nowMs: number,
+): Promise<{ bench: BenchData; studio: Studio; week: WeekInForce | null }> {
   const files = await listPieceFiles(client, await listOpenPieces(client))
   const { studio, ...around } = await loadContext(client, nowMs, files)
   const { method, hours } = studio
-  return toBenchData(files, {
+  const week = await findWeek(client)
+  const bench = toBenchData(files, {
     ...around,
     method,
     hours,
     products: await listProducts(client),
     lots: await listLots(client),
-    planned: await plannedAhead(client, files),
+    planned: plannedAhead(week, files),
   })
+  return { bench, studio, week }
 }
 
 /** When the steps of these pieces begin by the week that was taken; of two sides the first. */
-async function plannedAhead(client: Client, files: readonly PieceFile[]): Promise<Planned> {
-  const week = await findWeek(client)
+function plannedAhead(week: WeekInForce | null, files: readonly PieceFile[]): Planned {
   if (!week) return {}
   const here = new Set(files.flatMap((file) => [...stepsOf(file).keys()]))
   const lines = week.lines.filter(({ stepId }) => here.has(stepId)).sort((a, b) => b.at - a.at)
@@ -146,8 +150,8 @@ const expectedDays = 14
 export const loadWeek = (): Promise<WeekData> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const bench = await readBenchData(client, nowMs)
-    const { hours: usual, zone } = await getStudio(client)
+    const { bench, studio, week } = await readBenchData(client, nowMs)
+    const { hours: usual, zone } = studio
     const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
     const people = await listPeople(client)
     const hands = people.map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
@@ -158,7 +162,7 @@ export const loadWeek = (): Promise<WeekData> =>
       others: await listOtherDays(client, dayOf(daysAgo(nowMs, 1), zone)),
       places: await findDryingPlaces(client),
       expected: await listMeanAir(client, daysAgo(nowMs, expectedDays)),
-      week: await findWeek(client),
+      week,
     }
   })
 

@@ -16,9 +16,6 @@ export const weekPin = z.object({ stepId: z.uuid(), side, at: moment.nullable(),
 const day = z.string().refine(isDay, 'A day like 2026-12-03.')
 const shortest = 5
 
-export const weekInput = z.object({ id, lines: z.array(keptLine).max(3000), pins: z.array(weekPin).max(500) })
-export type WeekText = z.input<typeof weekInput>
-
 export const otherDayInput = z
   .object({
     id,
@@ -37,6 +34,15 @@ export const otherDayInput = z
     return z.NEVER
   })
 export type OtherDayText = z.input<typeof otherDayInput>
+
+/** The plan that is taken, with the days that were said otherwise for it. */
+export const weekInput = z.object({
+  id,
+  lines: z.array(keptLine).max(3000),
+  pins: z.array(weekPin).max(500),
+  days: z.array(otherDayInput).max(100).default([]),
+})
+export type WeekText = z.input<typeof weekInput>
 
 export const personHoursInput = z
   .object({ personId: id, own: z.boolean(), from: minuteOfDayText, to: minuteOfDayText, days: workedDays })

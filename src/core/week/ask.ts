@@ -55,8 +55,6 @@ export interface WeekOutlook {
   running: { place: Place; hand: number; untilMs: number }[]
   stuck: Place[]
   hands: (string | null)[]
-  /** by worker, from and to in ms: of the next days */
-  hours: [number, number][][]
 }
 export type WeekAnswer = { outlook: WeekOutlook } | { stepId: StepId | null; partId: string | null; why: 'nobody' | 'no-place' }
 
@@ -114,7 +112,6 @@ export function answerWeek(ask: WeekAsk, elapsedMs: () => number, onBetter?: (co
         running: workshop.running.map(({ place, hand, until }) => ({ place, hand, untilMs: msOf(until) })),
         stuck: [...workshop.stuck],
         hands: hands.map(({ name }) => name),
-        hours: problem.painters.map(({ work }) => work.map(([from, to]) => [msOf(from), msOf(to)])),
       },
     }
   } catch (trouble) {

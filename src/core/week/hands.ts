@@ -25,6 +25,18 @@ export function instantAt(day: Day, minute: number, zone: string): Instant {
   return found
 }
 
+/** When one works on a day: their own day said otherwise, else everybody's, else as on any such day; null where they don't. */
+export function hoursOn(
+  { id, hours }: Pick<Hand, 'id' | 'hours'>,
+  others: readonly OtherDay[],
+  day: Day,
+): { from: number; to: number } | null {
+  const own = others.find((each) => each.day === day && each.personId === id && id !== null)
+  const other = own ?? others.find((each) => each.day === day && each.personId === null)
+  if (other) return other.hours
+  return hours.days.includes(weekdayOf(day)) ? { from: hours.from, to: hours.to } : null
+}
+
 interface Span {
   startMs: number
   zone: string
@@ -35,16 +47,14 @@ interface Span {
 
 /** When a hand works: from, to, in whole grid steps after the start; in order, apart. */
 export function stretchesOf(
-  { id, hours }: Hand,
+  hand: Pick<Hand, 'id' | 'hours'>,
   others: readonly OtherDay[],
   { startMs, zone, days, grid }: Span,
 ): [number, number][] {
   const today = dayOf(new Date(startMs).toISOString(), zone)
   const minuteOf = (day: Day, minute: number) => (Date.parse(instantAt(day, minute, zone)) - startMs) / 60_000
   return Array.from({ length: days }, (_, k) => dayAfter(today, k)).flatMap((day): [number, number][] => {
-    const own = others.find((each) => each.day === day && each.personId === id && id !== null)
-    const other = own ?? others.find((each) => each.day === day && each.personId === null)
-    const worked = other ? other.hours : hours.days.includes(weekdayOf(day)) ? hours : null
+    const worked = hoursOn(hand, others, day)
     if (!worked) return []
     const from = Math.max(0, Math.ceil(minuteOf(day, worked.from) / grid) * grid)
     const to = Math.floor(minuteOf(day, worked.to) / grid) * grid

@@ -4,7 +4,7 @@ import { defaultMethod } from '@/core/craft/method'
 import { fileWith, ms, partWith, planStep } from '@/core/testing/piece'
 import type { WeekAsk } from './ask'
 import type { Hand } from './hands'
-import { smallestChange } from './keep'
+import { smallestChange, waysToKeep } from './keep'
 
 /** An hour a day, nine to ten. */
 const wenna: Hand = { id: 'a', name: 'Wenna', hours: { from: 540, to: 600, days: [1, 2, 3, 4, 5] } }
@@ -42,4 +42,19 @@ describe('the smallest change that keeps a window', () => {
   test('half a day each: nothing that small', () => expect(smallestChange(asked([wenna], 400), off, clock)).toBeNull())
   test('where the window is kept there is nothing to change: somebody with a longer day works both', () =>
     expect(smallestChange(asked([wenna, pell], 50), off, clock)).toBeNull())
+  test('a day that is not worked is never made longer, only worked; one that is, never worked anew', () => {
+    const data = asked([wenna], 50).data
+    const ways = (closes: string) => waysToKeep({ data }, 0, Date.parse(closes)).map((way) => [way.kind, 'day' in way && way.day])
+    // 10 May 2026 is a Sunday, 11 May the Monday after it
+    expect(ways('2026-05-10T12:00:00Z')).toEqual([
+      ['day', '2026-05-10'],
+      ['day', '2026-05-09'],
+    ])
+    expect(ways('2026-05-11T12:00:00Z')).toEqual([
+      ['longer', '2026-05-11'],
+      ['earlier', '2026-05-11'],
+      ['longer', '2026-05-11'],
+      ['day', '2026-05-10'],
+    ])
+  })
 })

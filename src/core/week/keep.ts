@@ -2,7 +2,7 @@
 import type { Day, PersonId, StepId } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import { answerWeek, type OutlookLine, type WeekAnswer, type WeekAsk } from './ask'
-import type { OtherDay } from './hands'
+import { hoursOn, type OtherDay } from './hands'
 import type { Supposed } from './weekData'
 
 /** From the smallest on: an hour more of a day at its end or its beginning, other hands, a day that is not worked. */
@@ -31,31 +31,25 @@ export function waysToKeep({ data: { hands, zone, others } }: Pick<WeekAsk, 'dat
   const { id: personId } = own
   const last = dayOf(new Date(closes).toISOString(), zone)
   const days = [last, dayAfter(last, -1)]
-  const hoursOn = (day: Day) =>
-    (
-      others.find((each) => each.day === day && each.personId === personId) ??
-      others.find((each) => each.day === day && each.personId === null)
-    )?.hours ?? own.hours
+  const worked = days.flatMap((day) => {
+    const hours = hoursOn(own, others, day)
+    return hours ? [{ day, ...hours }] : []
+  })
   const stay = (minutes: number) =>
-    days.map((day): WayToKeep => {
-      const { from, to } = hoursOn(day)
+    worked.map(({ day, from, to }): WayToKeep => {
       const hours = { from, to: Math.min(dayMinutes, to + minutes) }
       return { kind: 'longer', day, personId, minutes, other: { day, personId, hours } }
     })
-  const begin = days.map((day): WayToKeep => {
-    const { from, to } = hoursOn(day)
-    return {
-      kind: 'earlier',
-      day,
-      personId,
-      minutes: hour,
-      other: { day, personId, hours: { from: Math.max(0, from - hour), to } },
-    }
+  const begin = worked.map(({ day, from, to }): WayToKeep => {
+    const hours = { from: Math.max(0, from - hour), to }
+    return { kind: 'earlier', day, personId, minutes: hour, other: { day, personId, hours } }
   })
   const given = hands.flatMap(({ id }): WayToKeep[] => (id === null || id === personId ? [] : [{ kind: 'given', personId: id }]))
   const { from, to } = own.hours
-  const whole: WayToKeep = { kind: 'day', day: last, personId, other: { day: last, personId, hours: { from, to } } }
-  return [...stay(hour), ...begin, ...given, ...stay(2 * hour), whole]
+  const more = days
+    .filter((day) => !worked.some((each) => each.day === day))
+    .map((day): WayToKeep => ({ kind: 'day', day, personId, other: { day, personId, hours: { from, to } } }))
+  return [...stay(hour), ...begin, ...given, ...stay(2 * hour), ...more]
 }
 
 /** What is supposed with a way. */

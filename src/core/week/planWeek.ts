@@ -7,7 +7,8 @@ import { lowerBound } from '@/core/schedule/bound'
 import { never } from '@/core/schedule/calendar'
 import { checkWeek } from '@/core/schedule/check'
 import { type PlanOptions, planWorkshop } from '@/core/schedule/planWorkshop'
-import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
+import { type Lag, NoSchedule, type WorkshopSchedule } from '@/core/schedule/problem'
+import { givingUp } from './giveUp'
 import type { Place, Workshop } from './place'
 
 /** Why a step stands where it does. */
@@ -81,16 +82,10 @@ export function goingOn({ places, hands, startMs, problem }: Workshop, kept: rea
   return any ? { start, painter } : undefined
 }
 
-/** Windows that ruin nothing when nobody could keep them anyway: each is given up where the search can't go on with it. */
-function givingUp(problem: WorkshopProblem, step: number): WorkshopProblem | null {
-  const part = problem.steps[step]
-  const mine = (k: number) => problem.steps[k]?.piece === part?.piece && problem.steps[k]?.part === part?.part
-  const isHis = ({ hard, to }: { hard: boolean; to: number }) => hard && mine(to)
-  if (!problem.lags.some(isHis)) return null
-  return { ...problem, lags: problem.lags.map((lag) => (isHis(lag) ? { ...lag, hard: false } : lag)) }
-}
-
-/** Plans a week. Throws {@link NoSchedule} where a step fits into nobody's hours; what of windows can't be kept is missed and said. */
+/**
+ * Plans a week. Throws {@link NoSchedule} where a step fits into nobody's hours; what can't be held to is let go, and what of windows can't
+ * be kept is missed and said.
+ */
 export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekView {
   let { problem } = workshop
   if (problem.steps.length === 0) return { lines: [], ends: [], cost: 0, bound: 0, schedule: { start: [], painter: [] } }
@@ -112,34 +107,35 @@ export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: num
   const startOf = (k: number) => schedule.start[k] ?? 0
   const endOf = (k: number) => end[k] ?? 0
   const late = new Set(missed.map((k) => problem.lags[k]?.to))
+  const into = places.map((): Lag[] => [])
+  for (const lag of problem.lags) into[lag.to]?.push(lag)
+  const endsOf = problem.painters.map(() => new Map<number, number>())
+  places.forEach((_, k) => endsOf[schedule.painter[k] ?? 0]?.set(endOf(k), k))
   const lines = places.map((place, index): WeekLine => {
     const start = startOf(index)
     const hand = schedule.painter[index] ?? 0
-    const into = problem.lags.filter(({ to }) => to === index)
-    const waits = into.filter(({ from, min }) => (from === null ? 0 : endOf(from)) + min > start - problem.grid && min > 0)
-    const closing = into.flatMap(({ from, max, min }) =>
+    const own = into[index] ?? []
+    const waits = own.filter(({ from, min }) => (from === null ? 0 : endOf(from)) + min > start - problem.grid && min > 0)
+    const closing = own.flatMap(({ from, max, min }) =>
       max === null || max === min ? [] : [(from === null ? 0 : endOf(from)) + max],
     )
-    const before = places.findIndex((_, k) => k !== index && schedule.painter[k] === hand && endOf(k) === start)
-    const shared = places.findIndex(
-      (_, k) =>
-        k !== index && schedule.painter[k] === hand && endOf(k) + problem.setup === start && problem.steps[index]?.product,
-    )
+    const before = endsOf[hand]?.get(start)
+    const shared = problem.steps[index]?.product ? endsOf[hand]?.get(start - problem.setup) : undefined
     const opens = problem.painters[hand]?.work.some(([from]) => from === start && from > 0) ?? false
-    const other = into.find(
+    const other = own.find(
       ({ from, min }) =>
         from !== null && min === 0 && endOf(from) === start && problem.steps[from]?.part !== problem.steps[index]?.part,
     )
     const wait = waits[0]
-    const pinned = into.some(({ from, min, max }) => from === null && min === max)
-    const hands = before >= 0 ? before : shared
+    const pinned = own.some(({ from, min, max }) => from === null && min === max)
+    const hands = before ?? shared ?? null
     const reason: WeekReason = pinned
       ? 'pinned'
       : wait
         ? 'dries'
         : other
           ? 'other'
-          : hands >= 0
+          : hands !== null
             ? 'hands'
             : opens
               ? 'morning'
@@ -153,7 +149,7 @@ export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: num
       end: endOf(index),
       hand,
       reason,
-      after: wait ? wait.from : (other?.from ?? (hands >= 0 ? hands : null)),
+      after: wait ? wait.from : (other?.from ?? hands),
       by: closing.length > 0 ? Math.min(...closing) : null,
       missed: late.has(index),
     }

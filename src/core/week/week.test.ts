@@ -74,6 +74,38 @@ describe('a week from the studio', () => {
       ['table 2', '04T15:10', 'dries', 'Wenna'],
     ])
   })
+  test.each([
+    ['lies behind', { at: ms('07:00'), personId: null }, []],
+    ['falls into the night', { at: ms('22:00'), personId: null }, []],
+    [
+      'falls on a day on which nobody works',
+      { at: ms('10:00'), personId: null },
+      [{ day: '2026-05-04', personId: 'a', hours: null }],
+    ],
+    ['lies before what it waits for is dry', { at: ms('09:30'), personId: null }, []],
+  ] as const)('what is held where it %s is let go, and the week goes on', (_, pin, others) => {
+    const stepId = pin.at === ms('09:30') ? 'table 2' : 'table 1'
+    const week = outlookOf(dataOf([twoCoats('table')], { others: [...others] }), {
+      supposed: { pins: [{ stepId, side: null, ...pin }] },
+    })
+    const day = others.length > 0 ? '05' : '04'
+    expect(said(week).map(([step, time]) => [step, time])).toEqual([
+      ['table 1', `${day}T09:00`],
+      ['table 2', `${day}T11:10`],
+    ])
+    expect(week.lines.some(({ reason }) => reason === 'pinned')).toBe(false)
+  })
+  test('given to somebody who is gone for good, another works it', () => {
+    const gone: Hand = { id: 'c', name: 'Isbel', hours: { from: 540, to: 545, days: [1] } }
+    const week = outlookOf(dataOf([twoCoats('table')], { hands: [ada, gone] }), {
+      supposed: { pins: [{ stepId: 'table 1', side: null, at: null, personId: 'c' }] },
+    })
+    expect(said(week).map(([, , , name]) => name)).toEqual(['Wenna', 'Wenna'])
+  })
+  test('a day said otherwise may be supposed as usual again', () => {
+    const others: OtherDay[] = [{ day: '2026-05-04', personId: 'a', hours: null }]
+    expect(said(outlookOf(dataOf([twoCoats('table')], { others }), { supposed: { said: [] } }))[0]?.[1]).toBe('04T09:00')
+  })
   test('two pairs of hands begin two pieces at once; given to one, she works both', () => {
     const two = [twoCoats('table'), twoCoats('bench')]
     const starts = (data: WeekData, over: Partial<WeekAsk> = {}) =>

@@ -29,7 +29,10 @@ export interface WeekData {
 }
 /** What is supposed in place of what is. */
 export interface Supposed {
+  /** beside the days that were said otherwise, before them */
   others?: readonly OtherDay[]
+  /** in place of the days that were said otherwise */
+  said?: readonly OtherDay[]
   pins?: readonly Pin[]
   /** the air of every room */
   air?: Air | undefined
@@ -54,7 +57,7 @@ export function readWeek(data: WeekData, written: readonly Entry[], nowMs: numbe
     nowMs,
     zone,
     hands,
-    others: [...(supposed.others ?? []), ...others],
+    others: [...(supposed.others ?? []), ...(supposed.said ?? others)],
     airOf: supposed.air ? () => supposed.air ?? referenceAir : airOf,
     learned: bench.learned,
     places,

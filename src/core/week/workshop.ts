@@ -79,10 +79,9 @@ class Build {
     const own = all.filter((k) => pin?.personId !== null && this.around.hands[k]?.id === pin?.personId)
     const index = this.steps.push({ ...step, piece: this.pieces.length, part, painters: own.length > 0 ? own : all }) - 1
     this.places.push(place)
-    if (pin?.at !== undefined && pin.at !== null) {
-      const at = Math.max(0, Math.round(this.minuteOf(pin.at) / grid) * grid)
-      this.lag(null, index, { opens: at, closes: at })
-    }
+    // what lies behind holds nothing any more
+    const at = Math.round(this.minuteOf(pin?.at ?? -Infinity) / grid) * grid
+    if (at >= 0) this.lag(null, index, { opens: at, closes: at })
     return index
   }
   private pinOf({ step, side }: Place): Pin | undefined {

@@ -11,7 +11,7 @@ import { addRecipe } from '@/db/recipe'
 import { digestOf, takeDelivery } from '@/db/sent'
 import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
-import { addOtherDay, addWeek } from '@/db/week'
+import { addOtherDays, addWeek } from '@/db/week'
 
 export const at = '2026-05-04T09:30:00.000Z'
 
@@ -205,7 +205,7 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     { id: whole.recipeId, name: 'Slate and husk', wish: { look: plan.look, paint: plan.paint, colours: plan.colours } },
     at,
   )
-  await addOtherDay(client, studioId, { id: whole.roomId, day: at.slice(0, 10), personId: whole.personId, hours: null })
+  await addOtherDays(client, studioId, [{ id: whole.roomId, day: at.slice(0, 10), personId: whole.personId, hours: null }])
   await addWeek(client, studioId, { id: whole.roomId, lines: [], pins: [] })
   await saveRoom(client, studioId, { id: whole.roomId, name: 'Loft', sensor: whole.roomId }, 0)
   await addReading(client, studioId, {

@@ -31,7 +31,7 @@ import type {
   SplitText,
   TakeOutText,
 } from '@/core/input/piece'
-import type { DryingPlacesText, OtherDayText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
+import type { DryingPlacesText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
 
 type Ask<T> = (typed: T) => Promise<Answer>
 
@@ -57,7 +57,6 @@ export interface Actions {
   keepChannel: Ask<ChannelText>
   keepConsumables: Ask<ConsumablesText>
   keepWeek: Ask<WeekText>
-  keepOtherDay: Ask<OtherDayText>
   keepPerson: Ask<PersonText>
   keepPersonHours: Ask<PersonHoursText>
   keepDryingPlaces: Ask<DryingPlacesText>

@@ -43,7 +43,9 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
   const house = useHouse()
   const piece = outlook.pieces[line.piece]
   const number = numbers?.get(line.index)
+  const handId = hands[line.hand]?.id ?? null
   const held = week.pins.find((pin) => pin.stepId === line.step?.id && pin.side === (line.side ?? null))
+  const isHeld = held !== undefined && (held.at === null ? held.personId === handId : line.reason === 'pinned')
   const move = (ms: number) =>
     week.think(moved(line, week.pins, ms, `${placeTitle(line)} ${momentWords(new Date(ms).toISOString(), house, nowMs)}`))
   return (
@@ -68,7 +70,7 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
         <span>
           <span className="font-semibold">{placeTitle(line)}</span>{' '}
           <span className="text-soft">{[piece?.name, line.partName?.toLowerCase()].filter(Boolean).join(', ')}</span>
-          {held && <span className="ml-2 font-semibold text-now">held</span>}
+          {isHeld && <span className="ml-2 font-semibold text-now">held</span>}
           {line.missed && <span className="block font-semibold text-late">its window can’t be kept</span>}
         </span>
         <span className="col-start-3 text-soft sm:col-start-4">
@@ -81,7 +83,9 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
           <p className="text-lg">
             {weekReasonWords(line, outlook.lines)}
             {line.byMs !== null && ` Its window closes ${momentWords(new Date(line.byMs).toISOString(), house, nowMs)}.`}
+            {held && !isHeld && ' It was held where it can’t be worked any more.'}
           </p>
+          {line.step && <p className="hidden text-soft sm:block">The arrow keys move it by a quarter of an hour.</p>}
           {line.step && (
             <div className="flex flex-wrap gap-2">
               {held ? (

@@ -2,6 +2,7 @@
 /** When each piece is done, and how often its promise holds in a hundred weeks: drawn as so many strokes of a hundred. */
 import { dayOf } from '@/core/measure/time'
 import type { PieceOutlook, WeekOutlook } from '@/core/week/ask'
+import { onePieceMore } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { Link } from '@/ui/frame/Link'
 import { capital } from '@/words/text'
@@ -33,9 +34,13 @@ function Piece({ piece, nowMs }: { piece: PieceOutlook; nowMs: number }) {
   return (
     <li className="border-b border-line py-3">
       <div className="flex items-baseline justify-between gap-4">
-        <Link href={`/pieces/${piece.pieceId}`} className="text-lg font-semibold">
-          {piece.name}
-        </Link>
+        {piece.pieceId === onePieceMore ? (
+          <span className="text-lg font-semibold">{piece.name}</span>
+        ) : (
+          <Link href={`/pieces/${piece.pieceId}`} className="text-lg font-semibold">
+            {piece.name}
+          </Link>
+        )}
         <span className={`figure text-2xl ${late ? 'text-late' : ''}`}>{moment(piece.endMs)}</span>
       </div>
       {piece.promisedOn && (

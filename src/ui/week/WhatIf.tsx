@@ -1,13 +1,15 @@
 'use client'
 /** What if: somebody is away, it gets damp, one more piece comes in, a client waits, we stay longer. */
 import { useState } from 'react'
+import type { Day } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import type { WeekOutlook } from '@/core/week/ask'
 import type { WeekData } from '@/core/week/weekData'
 import { ChoiceField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
-import { promiseWords, shortDayWords } from '@/words/time'
-import { thoughtsOf } from './thoughts'
+import { capital } from '@/words/text'
+import { minuteWords, promiseWords, shortDayWords } from '@/words/time'
+import { thoughtsOf, usualAgain } from './thoughts'
 import type { Week } from './useWeek'
 
 const daysShown = 7
@@ -29,6 +31,7 @@ export function WhatIf({ week, data, outlook, nowMs }: { week: Week; data: WeekD
     dayWords: promiseWords(day, today, house),
     hand,
     hands: data.hands,
+    said: data.others,
     piece,
     pins: week.pins,
   })
@@ -62,6 +65,43 @@ export function WhatIf({ week, data, outlook, nowMs }: { week: Week; data: WeekD
           </button>
         ))}
       </div>
+      <SaidDays week={week} data={data} today={today} />
     </section>
+  )
+}
+
+/** Days that were said otherwise, each to be taken back. */
+function SaidDays({ week, data, today }: { week: Week; data: WeekData; today: Day }) {
+  const house = useHouse()
+  const ahead = data.others.filter(({ day }) => day >= today).sort((a, b) => a.day.localeCompare(b.day))
+  if (ahead.length === 0) return null
+  return (
+    <>
+      <h3 className="mt-6 text-lg font-semibold">Days that are other than usual</h3>
+      <ul>
+        {ahead.map((other) => {
+          const name = data.hands.find(({ id }) => id !== null && id === other.personId)?.name ?? 'All'
+          const what = other.hours ? `${minuteWords(other.hours.from, house)} to ${minuteWords(other.hours.to, house)}` : 'away'
+          const words = `${capital(promiseWords(other.day, today, house))}: ${name} as usual again`
+          return (
+            <li
+              key={`${other.day} ${other.personId}`}
+              className="flex flex-wrap items-center justify-between gap-3 border-b border-line py-2"
+            >
+              <span className="text-lg">
+                {capital(promiseWords(other.day, today, house))}, {shortDayWords(other.day, house, true)}: {name} {what}
+              </span>
+              <button
+                type="button"
+                className="press"
+                onClick={() => week.think(usualAgain(other, data.others, week.pins, words))}
+              >
+                As usual again
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+    </>
   )
 }

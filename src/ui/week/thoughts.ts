@@ -2,7 +2,7 @@
 import type { Day } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
 import type { OutlookLine, PieceOutlook } from '@/core/week/ask'
-import type { Hand } from '@/core/week/hands'
+import { type Hand, hoursOn, type OtherDay } from '@/core/week/hands'
 import type { WayToKeep } from '@/core/week/keep'
 import type { Pin } from '@/core/week/place'
 import type { Supposed } from '@/core/week/weekData'
@@ -17,7 +17,7 @@ export interface Thought {
   /** pins of the plan that is kept with it; null where it can't be taken */
   pins: Pin[] | null
   /** days that are said with it */
-  days?: { day: string; personId: string | null; from: string; to: string; kind: 'away' | 'hours' }[]
+  days?: { day: string; personId: string | null; from: string; to: string; kind: 'away' | 'hours' | 'usual' }[]
 }
 
 interface Around {
@@ -27,6 +27,8 @@ interface Around {
   dayWords: string
   hand: Hand | undefined
   hands: readonly Hand[]
+  /** days that are other than usual already */
+  said: readonly OtherDay[]
   piece: PieceOutlook | undefined
   pins: Pin[]
 }
@@ -42,29 +44,44 @@ const longerBy = 120
 const hurryDays = 3
 
 export function thoughtsOf(around: Around): Offer[] {
-  const { day, dayWords, hand, hands, piece, today, pins } = around
+  const { day, dayWords, hand, hands, said, piece, today, pins } = around
   const key = `${day} ${hand?.id ?? ''} ${piece?.pieceId ?? ''}`
   const offer = (label: string, words: string, over: Omit<Thought, 'key' | 'words'>): Offer => ({
     label,
     thought: { key: `${label} ${key}`, words, ...over },
   })
   const personId = hands.length > 1 ? (hand?.id ?? null) : null
-  const longer = hands.map(({ id, hours }) => ({ id, from: hours.from, to: Math.min(1440, hours.to + longerBy) }))
+  /** hours that are said for a day, and what is supposed with them */
+  const withHours = (all: readonly { id: string | null; from: number; to: number }[]) => ({
+    supposed: { others: all.map(({ id, from, to }) => ({ day, personId: id, hours: { from, to } })) },
+    days: all.map(({ id, from, to }) => ({
+      day,
+      personId: id,
+      kind: 'hours' as const,
+      from: minuteText(from),
+      to: minuteText(to),
+    })),
+    pins,
+  })
+  const works = hand && hoursOn(hand, said, day)
+  const longer = hands.flatMap((each) => {
+    const hours = hoursOn(each, said, day)
+    return hours ? [{ id: each.id, from: hours.from, to: Math.min(1440, hours.to + longerBy) }] : []
+  })
+  const name = hand?.name ?? null
   return [
-    offer(
-      hand?.name ? `${hand.name} is away` : 'Nobody works',
-      `${hand?.name ? `${hand.name} away` : 'Nobody works'} ${dayWords}`,
-      {
-        supposed: { others: [{ day, personId, hours: null }] },
-        days: [{ day, personId, kind: 'away', from: '', to: '' }],
-        pins,
-      },
-    ),
-    offer('We stay two hours longer', `Two hours longer ${dayWords}`, {
-      supposed: { others: longer.map(({ id, from, to }) => ({ day, personId: id, hours: { from, to } })) },
-      days: longer.map(({ id, from, to }) => ({ day, personId: id, kind: 'hours', from: minuteText(from), to: minuteText(to) })),
-      pins,
-    }),
+    works
+      ? offer(name ? `${name} is away` : 'Nobody works', `${name ? `${name} away` : 'Nobody works'} ${dayWords}`, {
+          supposed: { others: [{ day, personId, hours: null }] },
+          days: [{ day, personId, kind: 'away', from: '', to: '' }],
+          pins,
+        })
+      : offer(
+          name ? `${name} works that day` : 'We work that day',
+          `${name ? `${name} works` : 'We work'} ${dayWords}`,
+          withHours(hand ? [{ id: personId, from: hand.hours.from, to: hand.hours.to }] : []),
+        ),
+    ...(longer.length > 0 ? [offer('We stay two hours longer', `Two hours longer ${dayWords}`, withHours(longer))] : []),
     offer('It gets cold and damp', 'It gets cold and damp, 14 °C and 80 %', { supposed: { air: damp }, pins: null }),
     ...(piece ? ofPiece(piece) : []),
   ]
@@ -87,6 +104,13 @@ export function thoughtsOf(around: Around): Offer[] {
         : []),
     ]
   }
+}
+
+/** A day as on any such day again. `days`: those that were said otherwise. */
+export function usualAgain({ day, personId }: OtherDay, days: readonly OtherDay[], pins: Pin[], words: string): Thought {
+  const left = days.filter((each) => each.day !== day || each.personId !== personId)
+  const again = { day, personId, kind: 'usual' as const, from: '', to: '' }
+  return { key: `usual ${day} ${personId}`, words, supposed: { said: left }, days: [again], pins }
 }
 
 const others = ({ step, side }: OutlookLine, pins: readonly Pin[]) =>

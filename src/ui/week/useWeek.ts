@@ -14,8 +14,8 @@ import { useWrite } from '@/ui/form/useWrite'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { useRefresh } from '@/ui/time/useRefresh'
 import { promiseWords } from '@/words/time'
+import { Planner } from './planner'
 import { keeping, type Thought } from './thoughts'
-import { usePlanner } from './usePlanner'
 
 /** A first answer, a better one, and what is thought of. Milliseconds. */
 const budgets = { first: 150, better: 1500, thought: 700 }
@@ -24,19 +24,21 @@ const weeks = 100
 const seed = 20
 
 export function useWeek(data: WeekData, nowMs: number) {
-  const { ask, keep: askKeeping, falling } = usePlanner()
+  const [falling, setFalling] = useState<number | null>(null)
+  const [planner] = useState(() => new Planner(setFalling))
   const house = useHouse()
   const { entries } = useOutbox()
-  const { keepWeek, keepOtherDay } = useActions()
+  const { keepWeek } = useActions()
   const refresh = useRefresh()
   const write = useWrite(keepWeek)
-  const dayWrite = useWrite(keepOtherDay)
   const [answer, setAnswer] = useState<WeekAnswer | null>(null)
   const [thought, setThought] = useState<Thought | null>(null)
   const [thoughtAnswer, setThoughtAnswer] = useState<WeekAnswer | null>(null)
   const [before, setBefore] = useState<{ lines: KeptLine[]; pins: Pin[] } | null>(null)
   const pins = useMemo(() => data.week?.pins ?? [], [data.week])
   const asked = useRef(0)
+
+  useEffect(() => () => planner.end(), [planner])
 
   useEffect(() => {
     asked.current += 1
@@ -45,15 +47,15 @@ export function useWeek(data: WeekData, nowMs: number) {
     const isNewest = () => asked.current === number
     const kept = data.week?.lines ?? []
     void (async () => {
-      const first = await ask({ ...base, from: kept, budgetMs: budgets.first, weeks: 0 })
+      const first = await planner.ask('week', { ...base, from: kept, budgetMs: budgets.first, weeks: 0 })
       if (!isNewest()) return
       setAnswer(first)
       const from = 'outlook' in first ? first.outlook.kept : kept
-      const better = await ask({ ...base, from: kept.length > 0 ? from : [], budgetMs: budgets.better, weeks })
+      const better = await planner.ask('week', { ...base, from: kept.length > 0 ? from : [], budgetMs: budgets.better, weeks })
       if (isNewest()) setAnswer(better)
     })().catch(() => undefined)
     // anew where something was written, the plan in force is another, or the time has gone on
-  }, [data, entries, nowMs, ask])
+  }, [data, entries, nowMs, planner])
 
   const outlook: WeekOutlook | null = answer && 'outlook' in answer ? answer.outlook : null
   const think = useCallback(
@@ -62,11 +64,12 @@ export function useWeek(data: WeekData, nowMs: number) {
       setThoughtAnswer(null)
       if (!wanted || !outlook) return
       const base = { data, written: entries, nowMs, seed, from: outlook.kept }
-      void ask({ ...base, supposed: wanted.supposed, budgetMs: budgets.thought, weeks })
+      void planner
+        .ask('thought', { ...base, supposed: wanted.supposed, budgetMs: budgets.thought, weeks })
         .then((found) => setThought((now) => (now?.key === wanted.key ? (setThoughtAnswer(found), now) : now)))
         .catch(() => undefined)
     },
-    [ask, data, entries, nowMs, outlook],
+    [planner, data, entries, nowMs, outlook],
   )
 
   /** What would keep the window of a step, the smallest change first. */
@@ -77,7 +80,8 @@ export function useWeek(data: WeekData, nowMs: number) {
     const wanted: Thought = { key: `seek ${line.key}`, words: 'What would keep it', supposed: {}, pins: null }
     setThought(wanted)
     setThoughtAnswer(null)
-    void askKeeping(base, step)
+    void planner
+      .keep(base, step)
       .then((found) => {
         if (!found) return setThought({ ...wanted, key: 'none', words: 'Nothing that small keeps it; it is mended afterwards' })
         const { way, answer: kept } = found
@@ -89,10 +93,13 @@ export function useWeek(data: WeekData, nowMs: number) {
       .catch(() => undefined)
   }
 
-  const keep = async (lines: KeptLine[], held: Pin[]) => {
+  const keep = async (lines: readonly KeptLine[], held: readonly Pin[], days: Thought['days'] = []) => {
     setBefore(data.week && { lines: data.week.lines, pins: data.week.pins })
     const stored = lines.filter(({ stepId }) => !stepId.endsWith('+'))
-    if (await write.send({ id: uuidv7(), lines: stored, pins: held })) {
+    const ahead = new Set(lines.map(({ stepId }) => stepId))
+    const pinsKept = held.filter(({ stepId }) => ahead.has(stepId))
+    const daysSaid = days.map((day) => ({ id: uuidv7(), ...day }))
+    if (await write.send({ id: uuidv7(), lines: stored, pins: pinsKept, days: daysSaid })) {
       setThought(null)
       await refresh()
     }
@@ -106,14 +113,13 @@ export function useWeek(data: WeekData, nowMs: number) {
     thoughtAnswer,
     think,
     seek,
-    issue: write.issue ?? dayWrite.issue,
-    pending: write.pending || dayWrite.pending,
+    issue: write.issue,
+    pending: write.pending,
     isKept: outlook !== null && data.week !== null && sameLines(outlook.kept, data.week.lines),
     keepNow: () => outlook && keep(outlook.kept, pins),
     take: async () => {
       if (!thought || !thoughtAnswer || !('outlook' in thoughtAnswer)) return
-      for (const day of thought.days ?? []) if (!(await dayWrite.send({ id: uuidv7(), ...day }))) return
-      await keep(thoughtAnswer.outlook.kept, thought.pins ?? pins)
+      await keep(thoughtAnswer.outlook.kept, thought.pins ?? pins, thought.days)
     },
     /** back to the plan that was in force before */
     undo: before && (() => keep(before.lines, before.pins)),
@@ -121,9 +127,11 @@ export function useWeek(data: WeekData, nowMs: number) {
 }
 export type Week = ReturnType<typeof useWeek>
 
-const keyOf = ({ stepId, side, at, personId }: KeptLine) => `${stepId} ${side} ${at} ${personId}`
-/** Whether what is ahead stands where the plan in force has it. */
+/** a step that stands so much earlier or later is the same week still */
+const slips = 30 * 60_000
+/** Whether what is ahead stands about where the plan in force has it, in the same hands. */
 function sameLines(now: readonly KeptLine[], kept: readonly KeptLine[]): boolean {
-  const known = new Set(kept.map(keyOf))
-  return now.every((line) => known.has(keyOf(line)))
+  const keyOf = ({ stepId, side, personId }: KeptLine) => `${stepId} ${side} ${personId}`
+  const known = new Map(kept.map((line) => [keyOf(line), line.at]))
+  return now.every((line) => Math.abs((known.get(keyOf(line)) ?? Infinity) - line.at) <= slips)
 }

@@ -1,0 +1,44 @@
+/**
+ * What a week is planned without where nothing can be planned with it: what a step is held to first, then windows that nobody could
+ * keep, then what its part and its piece are held to. Pure.
+ */
+import type { Lag, WorkshopProblem } from '@/core/schedule/problem'
+
+/** A moment that a step is held to. */
+const isPin = ({ from, min, max }: Lag): boolean => from === null && min === max
+
+/** The problem with less of it, where a step found no place; null where nothing is left that could be given up. */
+export function givingUp(problem: WorkshopProblem, step: number): WorkshopProblem | null {
+  const { steps, lags, painters } = problem
+  const part = steps[step]
+  const ofPiece = (k: number) => steps[k]?.piece === part?.piece
+  const ofPart = (k: number) => ofPiece(k) && steps[k]?.part === part?.part
+  const itself = (k: number) => k === step
+  const letGo = (isHis: (k: number) => boolean) => () =>
+    lags.some((lag) => isPin(lag) && isHis(lag.to)) && { ...problem, lags: lags.filter((lag) => !isPin(lag) || !isHis(lag.to)) }
+  const byAnybody = (isHis: (k: number) => boolean) => () =>
+    steps.some((each, k) => isHis(k) && each.painters.length < painters.length) && {
+      ...problem,
+      steps: steps.map((each, k) => (isHis(k) ? { ...each, painters: painters.map((_, by) => by) } : each)),
+    }
+  const missing = () =>
+    lags.some(({ hard, to }) => hard && ofPart(to)) && {
+      ...problem,
+      lags: lags.map((lag) => (lag.hard && ofPart(lag.to) ? { ...lag, hard: false } : lag)),
+    }
+  const ways = [
+    letGo(itself),
+    byAnybody(itself),
+    letGo(ofPart),
+    missing,
+    byAnybody(ofPart),
+    letGo(ofPiece),
+    letGo(() => true),
+    byAnybody(() => true),
+  ]
+  for (const way of ways) {
+    const less = way()
+    if (less) return less
+  }
+  return null
+}
