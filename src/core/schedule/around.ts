@@ -1,67 +1,32 @@
 /**
- * Better weeks around good ones: some pieces are taken out and laid back in another order, half of the time chain by chain among each
- * other; all else is held where it is. Several short searches from different weeks, the two best go on cooler. Pure.
+ * Better weeks around one that is gone on from: some pieces are taken out and laid back in another order, half of the time chain by chain
+ * among each other; all else is held where it is. Pure.
  */
-import type { OpenUnit } from './lay'
-import type { WorkshopSchedule } from './problem'
+import { layMixed, type OpenUnit } from './layMixed'
 import type { Search } from './search'
 
 const dayMinutes = 1440
-/** Heat at the beginning, where a short search ends, and at the end, as shares of the cost. */
-const [hot, warm, cold] = [0.02, 0.004, 0.0004]
-/** Short searches, of few pieces and of many; and the share of the time that they take. */
-const starts = { few: 2, many: 1 }
-const fewPieces = 14
-const shortShare = 0.5
+/** Heat at the beginning and at the end, as shares of the cost. */
+const [hot, cold] = [0.02, 0.0004]
 /** A chain may be begun so much later than it could. */
 const laterBy = [120, 480, dayMinutes, 3 * dayMinutes]
 
-interface Found {
-  cost: number
-  schedule: WorkshopSchedule
-}
-
 /** The board is empty before and after. */
-export function searchAround(search: Search, from: number): void {
-  const { problem, layout, units, best } = search
+export function searchAround(search: Search, from: number, until: number): void {
+  const { problem, layout, units, best, order } = search
   if (!best) return
-  const { order } = search
   const byPiece = problem.pieces.map((_, piece) => order.filter((unit) => units[unit]?.piece === piece))
-  const begun = Math.min(0.98, from)
-  const many = search.options.from ? 1 : problem.pieces.length <= fewPieces ? starts.few : starts.many
-  const shortly = begun + (1 - begun) * shortShare
-  const at = (a: number, b: number, share: number) => a + (b - a) * share
-  const found: Found[] = []
-  for (let k = 0; k < many; k += 1) {
-    search.lie(best)
-    if (k > 0) anew()
-    found.push(cool(at(begun, shortly, k / many), at(begun, shortly, (k + 1) / many), hot, warm))
-    search.clear()
-  }
-  const goOn = found.sort((one, other) => one.cost - other.cost).slice(0, 2)
-  goOn.forEach(({ schedule }, k) => {
-    search.lie(schedule)
-    cool(at(shortly, 1, k / goOn.length), at(shortly, 1, (k + 1) / goOn.length), warm, cold)
-    search.clear()
-  })
-
-  /** Another week altogether, by dates of chance; as it was where none can be laid so. */
-  function anew(): void {
-    const saved = order.map((unit) => [unit, layout.save(unit)] as const)
-    const ends = problem.pieces.map(({ final }) => layout.endOf(final))
-    for (const unit of [...order].reverse()) layout.take(unit)
-    for (let tries = 0; tries < 20; tries += 1) if (layMixed(order, ends, [], Infinity)) return
-    for (const [unit, fits] of saved) layout.putBack(unit, fits)
-  }
+  search.lie(best)
+  cool()
+  search.clear()
 
   function stirOf(taken: readonly number[]): number {
-    return taken.reduce((sum, unit) => sum + search.stirOf(units[unit]?.steps ?? [], (step) => layout.startOfStep(step)), 0)
+    return taken.reduce((sum, unit) => sum + search.stirOf(layout, units[unit]?.steps), 0)
   }
 
-  function cool(since: number, until: number, hottest: number, coldest: number): Found {
+  function cool(): void {
     let stirred = stirOf(order)
     let cost = layout.cost + stirred
-    let least: Found = { cost, schedule: layout.schedule() }
     for (let share = search.spent(); share < until; share = search.spent()) {
       const out = chosen()
       const ends = problem.pieces.map(({ final }) => layout.endOf(final))
@@ -69,26 +34,24 @@ export function searchAround(search: Search, from: number): void {
       const saved = taken.map((unit) => [unit, layout.save(unit)] as const)
       const others = stirred - stirOf(taken)
       for (const unit of [...taken].reverse()) layout.take(unit)
-      const worth = search.limit(cost, hottest, coldest, Math.max(0, (share - since) / Math.max(1e-9, until - since)))
+      const worth = search.limit(cost, hot, cold, (share - from) / Math.max(1e-9, until - from))
       const limit = worth - others
       const laid: number[] = []
-      const whole = search.random() < 0.5 ? layMixed(taken, ends, laid, limit) : layBack(shuffled(out), laid, limit)
+      const whole = search.random() < 0.5 ? layAmong(taken, ends, laid, limit) : layBack(shuffled(out), laid, limit)
       const now = whole ? others + stirOf(taken) : 0
       if (whole && layout.cost + now <= worth) {
         stirred = now
         cost = layout.cost + now
-        search.better(layout.cost, now)
-        if (cost < least.cost) least = { cost, schedule: layout.schedule() }
+        search.better(layout.cost, { stir: now })
         continue
       }
       for (const unit of laid.reverse()) layout.take(unit)
       for (const [unit, fits] of saved) layout.putBack(unit, fits)
     }
-    return least
   }
 
   /** Chain by chain: by their latest start towards a date that each piece is given by chance; now and then by chance alone. */
-  function layMixed(wanted: readonly number[], ends: readonly number[], laid: number[], limit: number): boolean {
+  function layAmong(wanted: readonly number[], ends: readonly number[], laid: number[], limit: number): boolean {
     const wild = search.random() < (wanted.length <= 16 ? 0.75 : 0.25)
     const spread = dayMinutes * search.random() ** 2 * 8
     const dates = problem.pieces.map(
@@ -103,7 +66,7 @@ export function searchAround(search: Search, from: number): void {
     // the earliest is not always the best
     const waits = search.random() < 0.3
     const later = () => (waits && search.random() < 0.1 ? search.random() * search.pick(laterBy) : 0)
-    if (!layout.layMixed(wanted, next, later, limit)) return false
+    if (!layMixed(layout, wanted, { next, later, limit })) return false
     laid.push(...wanted)
     return true
   }
@@ -114,7 +77,7 @@ export function searchAround(search: Search, from: number): void {
       for (const unit of byPiece[piece] ?? []) {
         if (!layout.lay(unit, delay)) return false
         laid.push(unit)
-        if (layout.least() > limit) return false
+        if (layout.cost > limit) return false
       }
     }
     return true

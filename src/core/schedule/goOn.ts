@@ -4,18 +4,29 @@
  */
 import { checkWeek } from './check'
 import type { WorkshopSchedule } from './problem'
-import type { Search } from './search'
+import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 
-/** Takes up the week to go on from as the best; false where nothing that can be worked comes of it. */
-export function goOnFrom(search: Search, from: WorkshopSchedule): boolean {
-  const { lags } = search.problem
-  for (const week of [layAround(search, from), layInRow(search, from)]) {
-    if (!week) continue
-    const { faults, missed, cost } = checkWeek(search.problem, week)
-    if (faults.length === 0 && !missed.some((k) => lags[k]?.hard)) search.begin(week, cost)
+/** A row to go on from, and how it is laid. */
+export interface RowInForce {
+  grain: Grain
+  row: readonly number[]
+}
+
+/** Takes up the week to go on from as the best, with the row that comes nearest to it; null where nothing that can be worked comes of it. */
+export function goOnFrom(search: Search, from: WorkshopSchedule): RowInForce | null {
+  const take = (week: WorkshopSchedule | null): number => {
+    const checked = week && checkWeek(search.problem, week)
+    if (!checked || checked.faults.length > 0 || checked.missed.some((k) => search.problem.lags[k]?.hard)) return Infinity
+    return search.begin(week, checked.cost)
   }
-  return search.best !== null
+  take(layAround(search, from))
+  const rows = [search, search.fine].map((grain) => {
+    const row = rowOf(search, grain, from)
+    return { grain, row, worth: take(layInRow(grain, row)) }
+  })
+  const [nearest] = rows.sort((one, other) => one.worth - other.worth)
+  return search.best && nearest ? nearest : null
 }
 
 /** Every part that can lie where it did does; the others are laid as soon as may be. The board is empty before and after. */
@@ -31,13 +42,17 @@ function layAround({ layout, units, order }: Search, from: WorkshopSchedule): Wo
   return week
 }
 
-/** What is new comes when it could be begun first. The board is empty before and after. */
-function layInRow({ layout, units, earliest, problem }: Search, { start }: WorkshopSchedule): WorkshopSchedule | null {
+/** Chains in the row in which they began; what is new comes when it could be begun first. */
+function rowOf({ earliest, problem }: Search, { units }: Grain, { start }: WorkshopSchedule): number[] {
   const at = (step: number) => start[step] ?? (earliest.end[step] ?? 0) - (problem.steps[step]?.dur ?? 0)
   const begun = units.flatMap(({ chains }, unit) => chains.map(({ steps }) => ({ unit, at: at(steps[0] ?? 0) })))
+  return begun.sort((a, b) => a.at - b.at).map(({ unit }) => unit)
+}
+
+/** The board is empty before and after. */
+function layInRow({ layout }: Grain, row: readonly number[]): WorkshopSchedule | null {
   const sequence = new ChainSequence(layout)
-  const lies = sequence.costOf(begun.sort((a, b) => a.at - b.at).map(({ unit }) => unit)) < Infinity
-  const week = lies ? layout.schedule() : null
+  const week = sequence.costOf(row) < Infinity ? layout.schedule() : null
   sequence.clear()
   return week
 }

@@ -3,45 +3,54 @@
  * later where no drying place is free. Takes them up again. Minutes; pure.
  */
 import type { Fit } from './board'
-import { costOfEnd, type Earliest } from './bound'
+import type { Earliest } from './bound'
 import { never } from './calendar'
 import { ChainBoard } from './chainBoard'
+import { OpenEnds } from './openEnds'
 import type { Lag, WorkshopProblem, WorkshopSchedule } from './problem'
-import type { Unit } from './units'
+import type { Chain, Unit } from './units'
 
 /** How often a unit waits for a drying place. */
 export const mostWaits = 400
 
-/** A unit that may go on. */
-export interface OpenUnit {
-  unit: number
-  piece: number
-  /** minutes from its next chain to the end of its piece */
-  tail: number
-}
-
 export class Layout {
   protected readonly board: ChainBoard
-  protected readonly chainsLaid: Int32Array
-  /** least cost of each piece, and of those together that are not laid to their end */
-  private readonly leastOf: readonly number[]
-  private open: number
-  /** of the pieces that are laid to their end, and of windows missed */
-  cost = 0
+  readonly chainsLaid: Int32Array
+  private readonly ends: OpenEnds
+  /** of windows that were missed */
+  private missed = 0
 
   constructor(
     readonly problem: WorkshopProblem,
     readonly units: readonly Unit[],
-    { calendars, end }: Earliest,
+    earliest: Earliest,
   ) {
-    this.board = new ChainBoard(problem, calendars)
+    this.board = new ChainBoard(problem, earliest.calendars)
     this.chainsLaid = new Int32Array(units.length)
-    this.leastOf = problem.pieces.map(({ final }, piece) => costOfEnd(problem, piece, end[final] ?? 0))
-    this.open = this.leastOf.reduce((sum, each) => sum + each, 0)
+    this.ends = new OpenEnds(problem, units, earliest)
+  }
+
+  /** What all of it can't cost less than, as far as it is laid; what it costs, where it lies whole. */
+  get cost(): number {
+    return this.missed + this.ends.cost
   }
 
   schedule(): WorkshopSchedule {
     return { start: [...this.board.start], painter: [...this.board.by] }
+  }
+  /** Whether all of a unit that is laid lies as it does in another week. */
+  liesAsIn(unit: number, { start, by }: { start: Int32Array; by: Int32Array }): boolean {
+    const { chains = [] } = this.units[unit] ?? {}
+    const laid = this.chainsLaid[unit] ?? 0
+    for (let nth = 0; nth < laid; nth += 1)
+      for (const step of chains[nth]?.steps ?? [])
+        if (this.board.start[step] !== start[step] || this.board.by[step] !== by[step]) return false
+    return true
+  }
+  copyTo(start: Int32Array, end: Int32Array, by: Int32Array): void {
+    start.set(this.board.start)
+    end.set(this.board.end)
+    by.set(this.board.by)
   }
   startOf(unit: number): number {
     return Math.min(...(this.units[unit]?.steps ?? []).map((step) => this.board.start[step] ?? 0))
@@ -53,26 +62,28 @@ export class Layout {
     return this.board.end[step] ?? never
   }
 
-  /** What a unit that is laid costs: its piece, where it ends in it, and the windows it missed. */
-  private costOf({ piece, steps, windows }: Unit): number {
-    const { pieces, lags } = this.problem
-    const final = pieces[piece]?.final ?? never
-    const ended = steps.includes(final) ? costOfEnd(this.problem, piece, this.endOf(final)) : 0
-    return windows.reduce((sum, k) => {
+  /** What windows cost that a chain missed. */
+  private missedOf({ windows }: Chain): number {
+    const { lags } = this.problem
+    let sum = 0
+    for (const k of windows) {
       const { from, to, max, penalty } = lags[k] ?? noLag
       const gap = (this.board.start[to] ?? 0) - (from === null ? 0 : this.endOf(from))
-      return gap > (max ?? Infinity) ? sum + penalty : sum
-    }, ended)
+      if (gap > (max ?? Infinity)) sum += penalty
+    }
+    return sum
   }
-
-  /** What all of it can't cost less than, as far as it is laid. */
-  least(): number {
-    return this.cost + this.open
-  }
-  /** A unit that is whole now, or no longer is. */
-  protected count(unit: Unit, more: 1 | -1): void {
-    this.cost += more * this.costOf(unit)
-    if (unit.steps.includes(this.problem.pieces[unit.piece]?.final ?? never)) this.open -= more * (this.leastOf[unit.piece] ?? 0)
+  /** Chains of a unit that lie now, or, with -1, are about to be taken up: from one on to before another. */
+  protected count(at: number, from: number, until: number, more: 1 | -1): void {
+    const unit = this.units[at]
+    if (!unit) return
+    for (let nth = from; nth < until; nth += 1) {
+      const chain = unit.chains[nth]
+      if (chain) this.missed += more * this.missedOf(chain)
+    }
+    const last = unit.chains[more > 0 ? until - 1 : from - 1]?.steps.at(-1)
+    this.ends.laidTo(at, last, last === undefined ? 0 : this.endOf(last))
+    this.chainsLaid[at] = more > 0 ? until : from
   }
 
   /** Lays a unit not before a minute; false where it has no place. */
@@ -84,8 +95,7 @@ export class Layout {
       if (!this.layChains(unit, delay)) return false
       const until = this.holdPlaces(unit)
       if (until === null) {
-        this.chainsLaid[at] = unit.chains.length
-        this.count(unit, 1)
+        this.count(at, 0, unit.chains.length, 1)
         return true
       }
       this.takeSteps(unit)
@@ -94,7 +104,7 @@ export class Layout {
     }
     return false
   }
-  protected mayBegin(at: number): boolean {
+  mayBegin(at: number): boolean {
     for (const other of this.units[at]?.after ?? []) if (!this.isWhole(other)) return false
     return true
   }
@@ -115,8 +125,8 @@ export class Layout {
       this.board.takeFrom(chain, 0)
       return false
     }
-    this.chainsLaid[at] = (this.chainsLaid[at] ?? 0) + 1
-    if (this.chainsLaid[at] === unit.chains.length) this.count(unit, 1)
+    const laid = this.chainsLaid[at] ?? 0
+    this.count(at, laid, laid + 1, 1)
     return true
   }
   /** Puts a unit where it lay in another week; false, and nothing is changed, where it can't lie there any more. */
@@ -141,8 +151,7 @@ export class Layout {
         return true
       })
     if (whole) {
-      this.chainsLaid[at] = unit.chains.length
-      this.count(unit, 1)
+      this.count(at, 0, unit.chains.length, 1)
       return true
     }
     for (const lag of held) this.board.holdPlace(lag, -1)
@@ -155,32 +164,9 @@ export class Layout {
     const last = (this.chainsLaid[at] ?? 0) - 1
     const chain = unit?.chains[last]
     if (!unit || !chain) return
-    if (last === unit.chains.length - 1) this.count(unit, -1)
+    this.count(at, last, last + 1, -1)
     for (const lag of chain.racks) this.board.holdPlace(lag, -1)
     this.board.takeFrom(chain, 0)
-    this.chainsLaid[at] = last
-  }
-
-  /**
-   * Lays several units chain by chain, whichever `next` picks of those that have chains left and wait for nothing; all of them, or, where
-   * one has no place or no drying place is free, none.
-   */
-  layMixed(units: readonly number[], next: (open: readonly OpenUnit[]) => number, later: () => number, limit: number): boolean {
-    const laid: number[] = []
-    for (;;) {
-      const open: OpenUnit[] = []
-      for (const unit of units) {
-        const facts = this.units[unit]
-        const chain = facts?.chains[this.chainsLaid[unit] ?? 0]
-        if (chain && (this.chainsLaid[unit] !== 0 || this.mayBegin(unit)))
-          open.push({ unit, piece: facts?.piece ?? 0, tail: chain.tail })
-      }
-      if (open.length === 0) return true
-      const unit = next(open)
-      if (this.layChainOf(unit, later()) && laid.push(unit) && this.least() <= limit) continue
-      for (const each of laid.reverse()) this.takeChainOf(each)
-      return false
-    }
   }
 
   /** Where its steps lie, to be put back so. */
@@ -196,16 +182,14 @@ export class Layout {
     unit?.steps.forEach((step, k) => fits[k] && this.board.putBack(step, fits[k]))
     for (const lag of unit?.racks ?? []) this.board.holdPlace(lag, 1)
     if (!unit) return
-    this.chainsLaid[at] = unit.chains.length
-    this.count(unit, 1)
+    this.count(at, 0, unit.chains.length, 1)
   }
   take(at: number): void {
     const unit = this.units[at]
     if (!unit) return
-    this.count(unit, -1)
+    this.count(at, 0, this.chainsLaid[at] ?? 0, -1)
     for (const lag of unit.racks) this.board.holdPlace(lag, -1)
     this.takeSteps(unit)
-    this.chainsLaid[at] = 0
   }
   private takeSteps({ steps }: Unit): void {
     for (const step of steps) this.board.takeUp(step)

@@ -32,9 +32,9 @@ export class ReservedLayout extends Layout {
     }
     for (const lag of chain.racks) this.board.holdPlace(lag, 1)
     if (wasOpen) this.kept -= 1
-    this.chainsLaid[at] = (this.chainsLaid[at] ?? 0) + 1
+    const laid = this.chainsLaid[at] ?? 0
+    this.count(at, laid, laid + 1, 1)
     if (chain.holdsOn !== null) this.kept += 1
-    if (this.chainsLaid[at] === unit.chains.length) this.count(unit, 1)
     return true
   }
   takeReserved(at: number): void {

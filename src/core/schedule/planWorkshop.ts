@@ -4,7 +4,7 @@
  */
 import { searchAround } from './around'
 import { lowerBound } from './bound'
-import { searchChains } from './byChains'
+import { searchChains, searchFromRow } from './byChains'
 import { searchOrders } from './byOrder'
 import { checkWeek } from './check'
 import { goOnFrom } from './goOn'
@@ -20,22 +20,23 @@ export interface PlannedWeek extends WorkshopSchedule {
   missed: number[]
 }
 
-/** Shares of the time after which the next kind of search begins. */
-const until = { dates: 0.1, orders: 0.25, chains: 0.95 }
-/** So few pieces that the row of their chains is searched. */
-const fewPieces = 9
-
+/** Shares of the time where a week is gone on from: what lies around it, then its row; then other rows altogether. */
+const goOn = { around: 0.5, row: 0.7 }
+/** Shares of the time after which the next kind of search begins; and after which nothing is sought any more, where nothing was found. */
+const until = { dates: 0.03, orders: 0.05, last: 0.3 }
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
   const search = new Search(problem, options)
-  let share = 0
-  if (!options.from || !goOnFrom(search, options.from)) {
+  const row = options.from ? goOnFrom(search, options.from) : null
+  if (row) {
+    searchAround(search, 0, goOn.around)
+    searchFromRow(search, row, goOn.around, goOn.row)
+    searchChains(search, goOn.row, 1)
+  } else {
     const failed = searchOrders(search, until.dates, until.orders)
-    if (failed !== null) refuse(problem, search.units[failed]?.steps[0] ?? 0)
-    share = until.orders
-    if (problem.pieces.length <= fewPieces) searchChains(search, share, (share = until.chains))
+    searchChains(search, until.orders, failed === null ? 1 : until.last)
+    if (failed !== null && !search.best) refuse(problem, search.units[failed]?.steps[0] ?? 0)
   }
-  searchAround(search, share)
   const { best, cost } = search
   if (!best) return refuse(problem, 0)
   return { ...best, cost, bound: lowerBound(problem, search.earliest), missed: checkWeek(problem, best).missed }

@@ -7,11 +7,21 @@ import { ReservedLayout } from './layReserved'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
 import { type Unit, unitsOf } from './units'
 
-/** What moves a step costs this share of the whole, where a week is gone on from; so much more where it begins within a day. */
-const stirShare = 0.001
-const soonStir = 3
+/** Where a week is gone on from, moving all of its steps costs this share of it; so much more where they begin within a day. */
+const stirShare = 0.2
+const soonStir = 2
 const soon = 1440
+/** What is moved by so little is pushed rather than moved, and costs that share. */
+const [slip, slipStir] = [60, 0.3]
 
+/** A window so much wider than its least holds no chain together, where chains are fine. */
+const wideWindow = 600
+
+/** A workshop's parts in their chains, and the board they are laid on. */
+export interface Grain {
+  units: readonly Unit[]
+  layout: ReservedLayout
+}
 interface Asked {
   seed: number
   /** a schedule to go on from: as little of it as can be is moved */
@@ -27,6 +37,8 @@ export class Search {
   readonly earliest: Earliest
   readonly units: readonly Unit[]
   readonly layout: ReservedLayout
+  /** with chains cut where a window is wide, so that what follows may be laid on its own, or be late */
+  readonly fine: Grain
   /** units, each after those that it waits for */
   readonly order: readonly number[]
   best: WorkshopSchedule | null = null
@@ -35,16 +47,20 @@ export class Search {
   /** of the best, with what it costs that steps are moved */
   private worth = Infinity
   private rounds = 0
+  private readonly allSteps: readonly number[]
 
   constructor(
     readonly problem: WorkshopProblem,
     readonly options: PlanOptions,
   ) {
     this.random = randomFrom(options.seed)
+    this.allSteps = problem.steps.map((_, step) => step)
     this.earliest = earliestOf(problem)
     this.units = unitsOf(problem)
     this.order = this.inOrder()
     this.layout = new ReservedLayout(problem, this.units, this.earliest)
+    const fine = unitsOf(problem, wideWindow)
+    this.fine = { units: fine, layout: new ReservedLayout(problem, fine, this.earliest) }
   }
 
   /** The share of the time that is over; each asking is a round. */
@@ -60,27 +76,28 @@ export class Search {
     return this.random() + this.random() - 1
   }
   /** What it costs that steps are not where they were in the week that is gone on from: more, where they begin soon. */
-  stirOf(steps: readonly number[], startOf: (step: number) => number): number {
+  stirOf(layout: Pick<ReservedLayout, 'startOfStep'>, steps: readonly number[] = this.allSteps): number {
     const { from } = this.options
     if (!from) return 0
     let sum = 0
     for (const step of steps) {
       const was = from.start[step] ?? -1
-      if (was >= 0 && startOf(step) !== was) sum += was < soon ? this.stir * soonStir : this.stir
+      const by = was < 0 ? 0 : Math.abs(layout.startOfStep(step) - was)
+      if (by > 0) sum += this.stir * (was < soon ? soonStir : 1) * (by <= slip ? slipStir : 1)
     }
     return sum
   }
   /** Takes note of what lies, where it is the best; `stir`: what it costs beside, for being moved. */
-  better(cost: number, stir = 0): void {
+  better(cost: number, { stir = 0, layout = this.layout }: { stir?: number; layout?: ReservedLayout } = {}): void {
     if (cost + stir >= this.worth) return
-    this.note(this.layout.schedule(), cost, stir)
+    this.note(layout.schedule(), cost, stir)
   }
-  /** The week that is gone on from, as it can be worked now. */
-  begin(schedule: WorkshopSchedule, cost: number): void {
-    if (this.stir === 0) this.stir = cost * stirShare
-    const all = schedule.start.map((_, step) => step)
-    const stir = this.stirOf(all, (step) => schedule.start[step] ?? -1)
+  /** The week that is gone on from, as it can be worked now; answers with what it costs with what is moved in it. */
+  begin(schedule: WorkshopSchedule, cost: number): number {
+    if (this.stir === 0) this.stir = (cost * stirShare) / schedule.start.length
+    const stir = this.stirOf({ startOfStep: (step) => schedule.start[step] ?? -1 })
     if (cost + stir < this.worth) this.note(schedule, cost, stir)
+    return cost + stir
   }
   note(schedule: WorkshopSchedule, cost: number, stir = 0): void {
     this.cost = cost

@@ -12,11 +12,23 @@ export interface Laid {
   notBefore?: number
 }
 
+/** A row whose week is known: when each step begins in it, and by whom. */
+export interface KnownRow {
+  row: readonly number[]
+  start: Int32Array
+  by: Int32Array
+  cost: number
+}
+const none: readonly number[] = []
+
 export class ChainSequence {
   /** the row as far as it was gone through; how much lay, and what waited for a drying place, after each of it */
-  private row: number[] = []
-  private laid: number[] = []
-  private marks: { laid: number; waiting: readonly number[] }[] = []
+  private readonly row: number[] = []
+  private readonly laid: number[] = []
+  private readonly laidAfter: number[] = []
+  private readonly waitingAfter: (readonly number[])[] = []
+  /** whether the last row came to the week that was known */
+  isKnown = false
 
   constructor(private readonly layout: ReservedLayout) {}
 
@@ -25,21 +37,29 @@ export class ChainSequence {
     if (last !== undefined) this.layout.takeReserved(last)
   }
 
-  /** What a row of chains costs, each unit standing in it as often as it has chains; infinite where it can't be laid, or costs more than `limit`. */
-  costOf(wanted: readonly number[], limit = Infinity): number {
+  /**
+   * What a row of chains costs, each unit standing in it as often as it has chains; infinite where it can't be laid, or costs more than
+   * `limit`. Of a row that comes to the same week as a known one, the rest is not laid anew.
+   */
+  costOf(wanted: readonly number[], limit = Infinity, known?: KnownRow): number {
+    const { row, laid, laidAfter, waitingAfter, layout } = this
     let same = 0
-    while (same < this.row.length && this.row[same] === wanted[same]) same += 1
-    const mark = same === 0 ? null : this.marks[same - 1]
-    while (this.laid.length > (mark?.laid ?? 0)) this.takeLast()
-    this.row.length = same
-    this.marks.length = same
-    let waiting = [...(mark?.waiting ?? [])]
+    while (same < row.length && row[same] === wanted[same]) same += 1
+    const began = laidAfter[same - 1] ?? 0
+    while (laid.length > began) this.takeLast()
+    let waiting = waitingAfter[same - 1] ?? none
+    for (const each of [row, laidAfter, waitingAfter]) each.length = same
+    const alike = known ? new Alike(known, wanted) : null
+    this.isKnown = alike?.isSame ?? false
+    if (alike && this.isKnown) return alike.cost
+    let compared = alike ? (laidAfter[alike.first - 1] ?? 0) : 0
+    if (alike && alike.first > same) compared = began
     for (let k = same; k < wanted.length; k += 1) {
       const unit = wanted[k] ?? 0
-      const lies = waiting.includes(unit) ? null : this.layout.layReserved(unit)
+      const lies = waiting.length > 0 && waiting.includes(unit) ? null : layout.layReserved(unit)
       if (lies === false) return Infinity
-      if (lies) this.laid.push(unit)
-      else waiting.push(unit)
+      if (lies) laid.push(unit)
+      else waiting = [...waiting, unit]
       // what waited is laid as soon as it may be
       while (lies && waiting.length > 0) {
         const at = this.firstFree(waiting)
@@ -47,19 +67,23 @@ export class ChainSequence {
         if (at < 0) break
         waiting = waiting.toSpliced(at, 1)
       }
-      if (this.layout.least() > limit) return Infinity
-      this.row.push(unit)
-      this.marks.push({ laid: this.laid.length, waiting })
-      waiting = [...waiting]
+      if (layout.cost > limit) return Infinity
+      row.push(unit)
+      laidAfter.push(laid.length)
+      waitingAfter.push(waiting)
+      if (!alike?.mayBe) continue
+      for (; compared < laid.length; compared += 1) if (!layout.liesAsIn(laid[compared] ?? 0, alike.known)) alike.mayBe = false
+      if (!alike.mayBe || k < alike.last || waiting.length > 0) continue
+      this.isKnown = true
+      return alike.cost
     }
-    return waiting.length > 0 ? Infinity : this.layout.cost
+    return waiting.length > 0 ? Infinity : layout.cost
   }
   /** Lays the first of them that has a drying place now; -1 where none has, null where it has no place at all. */
   private firstFree(waiting: readonly number[]): number | null {
-    const tried = new Set<number>()
-    for (const [at, unit] of waiting.entries()) {
-      if (tried.has(unit)) continue
-      tried.add(unit)
+    for (let at = 0; at < waiting.length; at += 1) {
+      const unit = waiting[at] ?? 0
+      if (waiting.indexOf(unit) < at) continue
       const lies = this.layout.layReserved(unit)
       if (lies === null) continue
       if (!lies) return null
@@ -70,8 +94,31 @@ export class ChainSequence {
   }
   clear(): void {
     while (this.laid.length > 0) this.takeLast()
-    this.row = []
-    this.marks = []
+    for (const each of [this.row, this.laidAfter, this.waitingAfter]) each.length = 0
+  }
+}
+
+/** Whether a row still comes to the week that is known of another. */
+class Alike {
+  readonly first: number
+  readonly last: number
+  mayBe = true
+
+  constructor(
+    readonly known: KnownRow,
+    wanted: readonly number[],
+  ) {
+    const { row } = known
+    let [first, last] = [0, row.length - 1]
+    while (first <= last && row[first] === wanted[first]) first += 1
+    while (last >= first && row[last] === wanted[last]) last -= 1
+    ;[this.first, this.last] = [first, last]
+  }
+  get isSame(): boolean {
+    return this.first > this.last
+  }
+  get cost(): number {
+    return this.known.cost
   }
 }
 
@@ -96,7 +143,7 @@ export class Sequence {
       const lies = each.notBefore === undefined ? this.layout.layChainOf(each.unit) : this.layout.lay(each.unit, each.notBefore)
       if (!lies) return Infinity
       this.laid.push(each)
-      if (this.layout.least() > limit) return Infinity
+      if (this.layout.cost > limit) return Infinity
     }
     return this.layout.cost
   }

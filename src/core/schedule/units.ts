@@ -14,6 +14,8 @@ export interface Chain {
   tail: number
   /** waits that hold a drying place and end in it */
   racks: readonly Lag[]
+  /** waits that have a most and end in it, by index */
+  windows: readonly number[]
   /** the first of its steps after which a place is wanted, and the last after which one is held on; null where there is none */
   opens: number | null
   holdsOn: number | null
@@ -26,19 +28,25 @@ export interface Unit {
   after: readonly number[]
   /** its own drying places: waits that hold one and end in it */
   racks: readonly Lag[]
-  /** waits that have a most and end in it, by index */
-  windows: readonly number[]
   /** minutes of its longest path and of what follows it, to the end of its piece */
   tail: number
   work: number
 }
 
-function chainsOf(steps: readonly number[], lags: readonly Lag[], tail: Float64Array): Chain[] {
+interface ChainFacts {
+  /** into the part's steps */
+  lags: readonly Lag[]
+  indexOf: ReadonlyMap<Lag, number>
+  tail: Float64Array
+  widest: number
+}
+function chainsOf(steps: readonly number[], { lags, indexOf, tail, widest }: ChainFacts): Chain[] {
   const own = new Set(steps)
   const next = new Map<number, Lag>()
   const linked = new Set<number>()
   for (const lag of lags) {
     if (lag.from === null || lag.max === null || !own.has(lag.from) || !own.has(lag.to)) continue
+    if (!lag.hard && lag.max - lag.min > widest) continue
     if (next.has(lag.from) || linked.has(lag.to)) continue
     next.set(lag.from, lag)
     linked.add(lag.to)
@@ -57,6 +65,7 @@ function chainsOf(steps: readonly number[], lags: readonly Lag[], tail: Float64A
         links,
         tail: tail[first] ?? 0,
         racks: lags.filter(({ rack, to }) => rack && chain.includes(to)),
+        windows: lags.flatMap((lag) => (lag.max !== null && chain.includes(lag.to) ? [indexOf.get(lag) ?? 0] : [])),
         opens: chain.find((step) => drying.some(({ from: after }) => after === step)) ?? null,
         holdsOn: chain.findLast((step) => drying.some(({ from: after, to }) => after === step && !chain.includes(to))) ?? null,
       }
@@ -75,7 +84,8 @@ export function tailsOf(problem: WorkshopProblem): Float64Array {
   return tail
 }
 
-export function unitsOf(problem: WorkshopProblem): Unit[] {
+/** `widest`: what may be missed and is open longer than this beyond its least links no chain. */
+export function unitsOf(problem: WorkshopProblem, widest = Infinity): Unit[] {
   const { steps, lags, pieces } = problem
   const order = orderOf(problem)
   const keyOf = (step: number) => `${steps[step]?.piece} ${steps[step]?.part}`
@@ -84,6 +94,7 @@ export function unitsOf(problem: WorkshopProblem): Unit[] {
   const keys = [...groups.keys()]
   const indexOf = new Map(keys.map((key, k) => [key, k]))
   const tail = tailsOf(problem)
+  const lagIndex = new Map(lags.map((lag, k) => [lag, k]))
   return keys.map((key): Unit => {
     const own = groups.get(key) ?? []
     const mine = new Set(own)
@@ -92,10 +103,9 @@ export function unitsOf(problem: WorkshopProblem): Unit[] {
     return {
       piece: steps[own[0] ?? 0]?.piece ?? pieces.length,
       steps: own,
-      chains: chainsOf(own, into, tail),
+      chains: chainsOf(own, { lags: into, indexOf: lagIndex, tail, widest }),
       after: [...new Set(before)],
       racks: into.filter(({ rack }) => rack),
-      windows: lags.flatMap(({ to, max }, k) => (max !== null && mine.has(to) ? [k] : [])),
       tail: Math.max(...own.map((step) => tail[step] ?? 0)),
       work: own.reduce((sum, step) => sum + (steps[step]?.dur ?? 0), 0),
     }

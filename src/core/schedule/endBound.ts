@@ -1,0 +1,47 @@
+/** When a piece ends at the soonest, where one of its steps ends at a minute: the longest path from there through its workers' hours. Pure. */
+import type { Earliest } from './bound'
+import { never } from './calendar'
+import type { Lag, WorkshopProblem } from './problem'
+
+export class EndBound {
+  private readonly out: Lag[][]
+  /** by step, by slot of its end: the slot in which its piece ends, and one more; 0 where it was not asked yet */
+  private readonly known: (Uint16Array | undefined)[]
+  private readonly isFinal: Uint8Array
+
+  constructor(
+    private readonly problem: WorkshopProblem,
+    private readonly calendars: Earliest['calendars'],
+  ) {
+    const { steps, lags, pieces } = problem
+    this.out = steps.map(() => [])
+    for (const lag of lags)
+      if (lag.from !== null && steps[lag.from]?.piece === steps[lag.to]?.piece) this.out[lag.from]?.push(lag)
+    this.known = steps.map(() => undefined)
+    this.isFinal = new Uint8Array(steps.length)
+    for (const { final } of pieces) this.isFinal[final] = 1
+  }
+
+  /** Where it can't end any more: the horizon. */
+  after(step: number, end: number): number {
+    const { grid, horizon } = this.problem
+    if (this.isFinal[step]) return end
+    const slot = Math.min(Math.ceil(end / grid), Math.ceil(horizon / grid))
+    const own = (this.known[step] ??= new Uint16Array(Math.ceil(horizon / grid) + 1))
+    const known = own[slot] ?? 0
+    if (known > 0) return (known - 1) * grid
+    let most = end
+    for (const { to, min } of this.out[step] ?? []) most = Math.max(most, this.through(to, end + min))
+    own[slot] = Math.ceil(most / grid) + 1
+    return most
+  }
+  private through(step: number, ready: number): number {
+    const facts = this.problem.steps[step]
+    let soonest = this.problem.horizon
+    for (const by of facts?.painters ?? []) {
+      const calendar = this.calendars[by]
+      if (facts && calendar && calendar.nextStart(facts, ready) !== never) soonest = Math.min(soonest, calendar.ends)
+    }
+    return soonest === this.problem.horizon ? soonest : this.after(step, soonest)
+  }
+}

@@ -1,0 +1,94 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { randomFrom } from '@/core/measure/random'
+import { lag, problemOf, randomProblem, workStep } from '@/core/testing/week'
+import { earliestOf } from './bound'
+import { checkWeek } from './check'
+import { EndBound } from './endBound'
+import { planWorkshop } from './planWorkshop'
+import type { WorkshopProblem } from './problem'
+import { RowMoves } from './rowMoves'
+import { Search } from './search'
+import { ChainSequence } from './sequence'
+import { WhyLate } from './whyLate'
+
+const day = 1440
+const at = (k: number, hour: number, minute = 0) => k * day + hour * 60 + minute
+const rowOf = ({ units }: Pick<Search, 'units'>, random: () => number) =>
+  units
+    .flatMap(({ chains }, unit) => chains.map(() => ({ unit, by: random() })))
+    .sort((a, b) => a.by - b.by)
+    .map(({ unit }) => unit)
+
+describe('when a piece ends at the soonest', () => {
+  const boundOf = (problem: WorkshopProblem) => new EndBound(problem, earliestOf(problem).calendars)
+  test('what waits goes over the lunch, the night', () => {
+    // twenty minutes, two hours to dry, an hour, dry for a night, half an hour
+    const problem = problemOf([workStep(0, 20), workStep(0, 60), workStep(0, 30)], [lag(0, 1, 120), lag(1, 2, 720)])
+    const bound = boundOf(problem)
+    // ready at half past one, done at half past two, dry at half past two at night
+    expect(bound.after(0, at(0, 11, 30))).toBe(at(1, 9, 30))
+    // ready at a quarter past twelve: an hour fits only after lunch
+    expect(bound.after(0, at(0, 10, 15))).toBe(at(1, 9, 30))
+    expect(bound.after(1, at(0, 10))).toBe(at(1, 9, 30))
+    expect(bound.after(2, at(0, 10))).toBe(at(0, 10))
+  })
+  test('no planned piece ends sooner than any of its steps allows', () =>
+    fc.assert(
+      fc.property(fc.nat(5000), (seed) => {
+        const problem = randomProblem(seed, 4)
+        const { end } = checkWeek(problem, planWorkshop(problem, { seed, rounds: 20 }))
+        const bound = boundOf(problem)
+        problem.steps.forEach(({ piece }, step) =>
+          expect(bound.after(step, end[step] ?? 0)).toBeLessThanOrEqual(end[problem.pieces[piece]?.final ?? 0] ?? 0),
+        )
+      }),
+      { numRuns: 30 },
+    ))
+})
+
+describe('a row beside one that is known', () => {
+  test('it costs what it costs by itself, wherever the rest was not laid anew', () =>
+    fc.assert(
+      fc.property(fc.nat(5000), fc.integer({ min: 2, max: 9 }), (seed, rack) => {
+        const problem = { ...randomProblem(seed, 4), pools: { spray: 1, rack } }
+        const search = new Search(problem, { seed, rounds: 1 })
+        const [sequence, alone] = [search, new Search(problem, { seed, rounds: 1 })].map(({ layout }) => new ChainSequence(layout))
+        if (!sequence || !alone) return
+        const random = randomFrom(seed)
+        const why = new WhyLate(problem, search.units, search.earliest, random)
+        const moves = new RowMoves(search.units, why, random)
+        let row = rowOf(search, random)
+        let cost = sequence.costOf(row)
+        why.note(row, search.layout)
+        let spared = 0
+        for (let k = 0; k < 60; k += 1) {
+          const next = moves.next(row)
+          expect([...next].sort()).toEqual([...row].sort())
+          const found = sequence.costOf(next, Infinity, { row, start: why.start, by: why.by, cost })
+          expect(alone.costOf(next)).toBe(found)
+          if (sequence.isKnown) spared += 1
+          else {
+            ;[row, cost] = [next, found]
+            why.note(row, search.layout)
+          }
+        }
+        expect(spared).toBeGreaterThan(0)
+      }),
+      { numRuns: 20 },
+    ))
+})
+
+test('what holds a piece back is named: the one whose hands it waits for', () => {
+  // both are due at five on the first day; the long one is laid first, the other waits for its end
+  const problem = problemOf([workStep(0, 180), workStep(1, 120)])
+  const search = new Search(problem, { seed: 1, rounds: 1 })
+  const sequence = new ChainSequence(search.layout)
+  const row = [0, 1]
+  sequence.costOf(row)
+  const why = new WhyLate(problem, search.units, search.earliest, randomFrom(7))
+  why.note(row, search.layout)
+  // only the second ends later than it could alone
+  expect(why.pickPiece()).toBe(1)
+  expect(why.pick()).toEqual({ late: 1, early: 0 })
+})
