@@ -167,6 +167,7 @@ const apis = [
   '/api/health',
   '/api/bench',
   '/api/live',
+  '/api/week',
   `/api/photos/${uuidv7()}`,
   '/api/calendar/0.ics',
   `/api/pieces/${pieceId}/export`,

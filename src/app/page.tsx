@@ -1,5 +1,5 @@
 /** The bench. */
-import { loadBench } from '@/app/_server/load'
+import { loadBench } from '@/app/_server/loadWeek'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'

@@ -3,71 +3,25 @@ import 'server-only'
 import { notFound } from 'next/navigation'
 import { cache } from 'react'
 import { z } from 'zod'
-import { type BenchData, toBenchData } from '@/core/bench/benchData'
-import type { Planned } from '@/core/bench/benchOrder'
-import { climateIn, climatesOf, homeOf, type Room } from '@/core/climate/rooms'
+import { climateIn, type Room } from '@/core/climate/rooms'
 import type { Reading } from '@/core/drying/windowFor'
 import type { SalesChannel, Studio } from '@/core/house/studio'
 import { type Batch, batchesIn } from '@/core/log/batch'
-import { workDays } from '@/core/log/labour'
 import type { PieceId } from '@/core/measure/named'
-import { dayOf } from '@/core/measure/time'
-import { type Journey, type ReadingContext, readPiece, readPieces, stepsOf } from '@/core/piece/journey'
+import { type Journey, type ReadingContext, readPiece, readPieces } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
-import type { WeekData, WeekInForce } from '@/core/week/weekData'
-import { listLearned, listReadings, listRooms } from '@/db/climate'
-import { listMixLog, listOtherWork } from '@/db/entry'
+import { listRooms } from '@/db/climate'
+import { listMixLog } from '@/db/entry'
 import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
-import { getStudio, listChannels, listPeople, listProducts } from '@/db/studio'
-import { findDryingPlaces, findWeek, listMeanAir, listOtherDays, listPersonHours } from '@/db/week'
+import { listChannels, listProducts } from '@/db/studio'
+import { daysAgo, loadContext } from './context'
 import { readStudio } from './session'
 
-/** How far back the air still matters: the longest cure is 30 days. */
-const airDays = 45
-/** windows of hours are read by every reading, cures of weeks by means */
-const exactAirDays = 1
-const dayMs = 86_400_000
-const daysAgo = (nowMs: number, days: number) => new Date(nowMs - days * dayMs).toISOString()
 /** a mix that keeps is looked for no longer */
 const mixDays = 14
-
-/** The air of the rooms these pieces stand in, as far back as something on them still dries by it. */
-async function listAir(client: Client, nowMs: number, files: readonly PieceFile[], rooms: readonly Room[]) {
-  const since = files.reduce(
-    (earliest, { log }) => {
-      const lastOf = new Map<string | null, string>()
-      for (const { kind, partId, at } of log) if (kind === 'ended') lastOf.set(partId, at)
-      return [...lastOf.values()].reduce((least, at) => (at < least ? at : least), earliest)
-    },
-    daysAgo(nowMs, 0),
-  )
-  const homes = new Set([null, ...files.map(({ piece }) => piece.roomId)].map((roomId) => homeOf(roomId, rooms)))
-  return listReadings(client, {
-    roomIds: [...homes].filter(Boolean),
-    since: later(since, daysAgo(nowMs, airDays)),
-    exactSince: later(since, daysAgo(nowMs, exactAirDays)),
-  })
-}
-const later = (one: string, other: string) => (one > other ? one : other)
-
-/** What journeys are read in beside the pieces themselves. */
-async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
-  const rooms = await listRooms(client)
-  return {
-    studio: await getStudio(client),
-    rooms,
-    climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
-    learned: await listLearned(client),
-    others: await listOtherWork(
-      client,
-      files.map(({ piece }) => piece.id),
-      workDays(files.map(({ log }) => log)),
-    ),
-  }
-}
 
 export interface Workshop {
   studio: Studio
@@ -111,58 +65,6 @@ export const loadPieces = (asked: { limit: number; sought: string; after: PieceC
         found.length > asked.limit && last
           ? { left: last.endedAt !== null, at: last.endedAt ?? last.takenInAt, id: last.id }
           : null,
-    }
-  })
-
-/** The bench as data: a device reads it anew by itself, with what it has written since. */
-export const loadBench = (): Promise<BenchData> => readStudio(async (client) => (await readBenchData(client, Date.now())).bench)
-
-async function readBenchData(
-  client: Client,
-  nowMs: number,
-): Promise<{ bench: BenchData; studio: Studio; week: WeekInForce | null }> {
-  const files = await listPieceFiles(client, await listOpenPieces(client))
-  const { studio, ...around } = await loadContext(client, nowMs, files)
-  const { method, hours } = studio
-  const week = await findWeek(client)
-  const bench = toBenchData(files, {
-    ...around,
-    method,
-    hours,
-    products: await listProducts(client),
-    lots: await listLots(client),
-    planned: plannedAhead(week, files),
-  })
-  return { bench, studio, week }
-}
-
-/** When the steps of these pieces begin by the week that was taken; of two sides the first. */
-function plannedAhead(week: WeekInForce | null, files: readonly PieceFile[]): Planned {
-  if (!week) return {}
-  const here = new Set(files.flatMap((file) => [...stepsOf(file).keys()]))
-  const lines = week.lines.filter(({ stepId }) => here.has(stepId)).sort((a, b) => b.at - a.at)
-  return Object.fromEntries(lines.map(({ stepId, at }) => [stepId, at]))
-}
-
-/** how far back the air of the days to come is looked for */
-const expectedDays = 14
-/** The week as data: a device plans it by itself. */
-export const loadWeek = (): Promise<WeekData> =>
-  readStudio(async (client) => {
-    const nowMs = Date.now()
-    const { bench, studio, week } = await readBenchData(client, nowMs)
-    const { hours: usual, zone } = studio
-    const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
-    const people = await listPeople(client)
-    const hands = people.map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
-    return {
-      bench,
-      zone,
-      hands: hands.length > 0 ? hands : [{ id: null, name: null, hours: usual }],
-      others: await listOtherDays(client, dayOf(daysAgo(nowMs, 1), zone)),
-      places: await findDryingPlaces(client),
-      expected: await listMeanAir(client, daysAgo(nowMs, expectedDays)),
-      week,
     }
   })
 

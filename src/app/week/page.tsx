@@ -1,5 +1,5 @@
 /** The workshop's week. */
-import { loadWeek } from '@/app/_server/load'
+import { loadWeek } from '@/app/_server/loadWeek'
 import { WeekView } from '@/ui/week/WeekView'
 
 export const metadata = { title: 'Week' }

@@ -1,6 +1,5 @@
 /** When a piece ends at the soonest, where one of its steps ends at a minute: the longest path from there through its workers' hours. Pure. */
-import type { Earliest } from './bound'
-import { never } from './calendar'
+import { type Calendar, never } from './calendar'
 import type { Lag, WorkshopProblem } from './problem'
 
 export class EndBound {
@@ -11,7 +10,7 @@ export class EndBound {
 
   constructor(
     private readonly problem: WorkshopProblem,
-    private readonly calendars: Earliest['calendars'],
+    private readonly calendars: readonly Calendar[],
   ) {
     const { steps, lags, pieces } = problem
     this.out = steps.map(() => [])
@@ -35,7 +34,8 @@ export class EndBound {
     own[slot] = Math.ceil(most / grid) + 1
     return most
   }
-  private through(step: number, ready: number): number {
+  /** The same, where a step may be begun from a minute on. */
+  through(step: number, ready: number): number {
     const facts = this.problem.steps[step]
     let soonest = this.problem.horizon
     for (const by of facts?.painters ?? []) {

@@ -53,7 +53,9 @@ describe('a row beside one that is known', () => {
       fc.property(fc.nat(5000), fc.integer({ min: 2, max: 9 }), (seed, rack) => {
         const problem = { ...randomProblem(seed, 4), pools: { spray: 1, rack } }
         const search = new Search(problem, { seed, rounds: 1 })
-        const [sequence, alone] = [search, new Search(problem, { seed, rounds: 1 })].map(({ layout }) => new ChainSequence(layout))
+        const [sequence, alone] = [search, new Search(problem, { seed, rounds: 1 })].map(
+          ({ layout }) => new ChainSequence(layout),
+        )
         if (!sequence || !alone) return
         const random = randomFrom(seed)
         const why = new WhyLate(problem, search.units, search.earliest, random)

@@ -9,7 +9,7 @@ import { answerWeek, type WeekAsk, type WeekOutlook } from './ask'
 import { type Hand, type OtherDay, stretchesOf, without } from './hands'
 import { goingOn, planWeek } from './planWeek'
 import { endIn, shareBy, simulateWeeks } from './simulate'
-import { readWeek, type WeekData } from './weekData'
+import { isSupposed, readWeek, type WeekData } from './weekData'
 
 const ada: Hand = { id: 'a', name: 'Wenna', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
 const ben: Hand = { id: 'b', name: 'Pell', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
@@ -130,6 +130,21 @@ describe('a week from the studio', () => {
     // promised for Friday, five in the afternoon
     expect(outlookOf(data).pieces[0]?.lateMinutes).toBe((ms('11:20') - ms('17:00', 1)) / 60_000)
     expect(outlookOf(data, { supposed: { promised: { table: '2026-05-08' } } }).pieces[0]?.lateMinutes).toBe(0)
+  })
+  test('other steps thought of for a part: what is ahead of it is theirs, the others stand', () => {
+    const thought = [planStep('x', { minutes: 40, window: null })]
+    const week = outlookOf(dataOf([twoCoats('table'), twoCoats('bench')]), {
+      supposed: { plans: { 'table part': thought } },
+      weeks: 20,
+    })
+    expect(week.lines.map(({ step }) => step?.id).sort()).toEqual(['bench 1', 'bench 2', 'table part 0+'])
+    expect(week.pieces.find(({ name }) => name === 'table')?.safeMs).toBeGreaterThan(ms('09:00'))
+    expect(week.kept.filter(({ stepId }) => isSupposed(stepId))).toHaveLength(1)
+  })
+  test('the week as data is the same after a journey as text', () => {
+    const data = dataOf([twoCoats('table')], { others: [{ day: '2026-05-05', personId: null, hours: null }] })
+    const sent = JSON.parse(JSON.stringify(data)) as WeekData
+    expect(said(outlookOf(sent))).toEqual(said(outlookOf(data)))
   })
   test('one more like it has steps of its own, and is said when it is ready', () => {
     const { pieces, lines } = outlookOf(dataOf([twoCoats('table')]), {

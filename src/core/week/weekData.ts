@@ -2,9 +2,10 @@
 import { type BenchData, readBench } from '@/core/bench/benchData'
 import { climateIn, homeOf } from '@/core/climate/rooms'
 import { type Air, referenceAir } from '@/core/drying/air'
+import type { PlannedStep } from '@/core/finish/step'
 import type { Entry } from '@/core/log/entry'
 import { untouched } from '@/core/log/stepStates'
-import type { Day, Instant, PieceId, RoomId } from '@/core/measure/named'
+import type { Day, Instant, PartId, PieceId, RoomId, StepId } from '@/core/measure/named'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { Hand, OtherDay } from './hands'
 import type { Pin, Workshop } from './place'
@@ -38,6 +39,8 @@ export interface Supposed {
   air?: Air | undefined
   /** promises other than they are: days by piece */
   promised?: Readonly<Record<PieceId, Day>>
+  /** steps that are thought of for a part, in place of those ahead of it */
+  plans?: Readonly<Record<PartId, readonly PlannedStep[]>>
   /** one more piece that asks for all that this one asks for, promised or not */
   like?: { pieceId: PieceId; promisedOn: Day | null } | undefined
 }
@@ -65,10 +68,14 @@ export function readWeek(data: WeekData, written: readonly Entry[], nowMs: numbe
   })
 }
 
-function supposedOf(journeys: readonly Journey[], { promised = {}, like }: Supposed): Journey[] {
+/** Whether a step is none of the studio's, only supposed. */
+export const isSupposed = (stepId: StepId): boolean => stepId.endsWith('+')
+
+function supposedOf(journeys: readonly Journey[], { promised = {}, plans = {}, like }: Supposed): Journey[] {
   const all = journeys.map((journey) => {
     const day = promised[journey.file.piece.id]
-    return day ? withPiece(journey, { promisedOn: day }) : journey
+    const parts = journey.parts.map((lane) => withSteps(lane, plans[lane.part.id]))
+    return { ...(day ? withPiece(journey, { promisedOn: day }) : journey), parts }
   })
   const model = like && all.find(({ file }) => file.piece.id === like.pieceId)
   if (!like || !model) return all
@@ -92,6 +99,15 @@ const withPiece = (journey: Journey, over: Partial<Journey['file']['piece']>): J
   ...journey,
   file: { ...journey.file, piece: { ...journey.file.piece, ...over } },
 })
+/** A part with other steps ahead of it. */
+function withSteps(lane: PartJourney, thought: readonly PlannedStep[] | undefined): PartJourney {
+  if (!thought) return lane
+  const steps = thought.map((step, position) => ({
+    step: { ...step, id: `${lane.part.id} ${position}+`, position, mends: null },
+    state: untouched,
+  }))
+  return { ...lane, steps, next: steps[0]?.step ?? null, finishedAt: null, handle: null, use: null }
+}
 /** A part with all its steps ahead, under names of their own. */
 function anew(lane: PartJourney): PartJourney {
   const steps = lane.steps.map(({ step }) => ({ step: { ...step, id: `${step.id}+` }, state: untouched }))

@@ -2,6 +2,7 @@
 /** What small things cost: sheets, rags, gloves. Most stay as they are for years, so they are folded away until they are wanted. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import { useWatch } from 'react-hook-form'
 import { consumableCodes, type ConsumablePrices, consumables } from '@/core/craft/consumables'
 import { consumablesInput, type ConsumablesText } from '@/core/input/house'
 import { moneyText } from '@/core/measure/money'
@@ -29,6 +30,8 @@ export function ConsumablesForm({ prices }: { prices: ConsumablePrices }) {
       router.refresh()
     },
   )
+  const typed = useWatch({ control: form.control })
+  const unpriced = consumableCodes.filter((code) => !typed[code]?.trim())
   return (
     <details className="mt-2">
       <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
@@ -49,6 +52,11 @@ export function ConsumablesForm({ prices }: { prices: ConsumablePrices }) {
             trouble={troubleOf(code)}
           />
         ))}
+        {unpriced.length > 0 && (
+          <p className="col-span-2 font-semibold text-late sm:col-span-4">
+            Without a price, and counted as nothing: {unpriced.map((code) => consumables[code].words).join(', ')}.
+          </p>
+        )}
         <FormFoot
           {...{ issue, pending }}
           words={`Keep what they cost, ${house.currency}`}

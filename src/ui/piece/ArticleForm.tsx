@@ -1,14 +1,14 @@
 'use client'
 /** What kind of article it is, pulled to its size, with how many of what it has; and what is true of all of it. */
-import { Minus, Plus } from 'lucide-react'
 import { leadFindings } from '@/core/craft/lead'
 import { existingFinishes, polishes, substrates } from '@/core/craft/parts'
 import { lengthText, parseLength } from '@/core/measure/length'
-import { type ArticleFacts, type Ask, asks, type Size } from '@/core/piece/article'
+import { type ArticleFacts, asks, type Size } from '@/core/piece/article'
 import { type ArticleCode, articles, getArticle } from '@/core/piece/articles'
 import { CommittedField } from '@/ui/form/CommittedField'
 import { ChoiceField, pairs } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
+import { Stepper } from '@/ui/form/Stepper'
 import { askWords, sizeWords } from '@/words/article'
 import { ArticleDrawing } from './ArticleDrawing'
 import type { PartText } from './PartFields'
@@ -84,12 +84,17 @@ export function ArticleForm({ article, choose, change, all, setAll }: Props) {
             {asks
               .filter((ask) => ask in getArticle(article.code).of)
               .map((ask) => (
-                <HowMany
-                  key={ask}
-                  ask={ask}
-                  times={article.facts.of[ask] ?? 0}
-                  set={(times) => change({ ...article.facts, of: { ...article.facts.of, [ask]: times } })}
-                />
+                <div key={ask} className="flex items-center justify-between gap-4">
+                  <span className="text-lg font-semibold">{askWords[ask]}</span>
+                  <Stepper
+                    words={`${askWords[ask]} of it`}
+                    times={article.facts.of[ask] ?? 0}
+                    least={ask === 'alike' ? 1 : 0}
+                    most={mostOf}
+                    small
+                    set={(times) => change({ ...article.facts, of: { ...article.facts.of, [ask]: times } })}
+                  />
+                </div>
               ))}
             <div className="grid grid-cols-2 gap-3">
               <ChoiceField
@@ -136,36 +141,5 @@ function Measure({ label, mm, set }: { label: string; mm: Size['width']; set: (m
         if (read !== null && read >= 10 && read <= 5000) set(Math.round(read))
       }}
     />
-  )
-}
-
-function HowMany({ ask, times, set }: { ask: Ask; times: number; set: (times: number) => void }) {
-  const least = ask === 'alike' ? 1 : 0
-  const button = 'press grid size-12 place-items-center p-0'
-  return (
-    <div className="flex items-center justify-between gap-4">
-      <span className="text-lg font-semibold">{askWords[ask]}</span>
-      <span className="flex items-center gap-1">
-        <button
-          type="button"
-          className={button}
-          aria-label={`One fewer: ${askWords[ask]} of it`}
-          disabled={times <= least}
-          onClick={() => set(times - 1)}
-        >
-          <Minus aria-hidden size={20} />
-        </button>
-        <output className="figure w-12 text-center text-3xl">{times}</output>
-        <button
-          type="button"
-          className={button}
-          aria-label={`One more: ${askWords[ask]} of it`}
-          disabled={times >= mostOf}
-          onClick={() => set(times + 1)}
-        >
-          <Plus aria-hidden size={20} />
-        </button>
-      </span>
-    </div>
   )
 }

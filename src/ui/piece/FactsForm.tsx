@@ -11,6 +11,7 @@ import { useActions } from '@/ui/form/actions'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { ReadyLine } from '@/ui/week/ReadyLine'
 
 export function FactsForm({ piece, rooms }: { piece: Piece; rooms: readonly Room[] }) {
   const { amendPiece } = useActions()
@@ -39,6 +40,12 @@ export function FactsForm({ piece, rooms }: { piece: Piece; rooms: readonly Room
       <TextField label="Where exactly" {...register('sourceNote')} trouble={troubleOf('sourceNote')} />
       <TextField label="Client" {...register('client')} trouble={troubleOf('client')} />
       <TextField label="Promised for" type="date" {...register('promisedOn')} trouble={troubleOf('promisedOn')} />
+      <ReadyLine
+        pieceId={piece.id}
+        supposed={{}}
+        promise={(day) => form.setValue('promisedOn', day, { shouldDirty: true })}
+        className="col-span-2"
+      />
       <TextField
         label={`Should bring, ${house.currency}`}
         inputMode="decimal"

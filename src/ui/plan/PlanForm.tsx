@@ -8,6 +8,7 @@ import type { HouseResources } from '@/core/plan/figures'
 import { Layers } from '@/ui/desk/Layers'
 import { TakeBar } from '@/ui/desk/TakeBar'
 import { ChoiceField } from '@/ui/form/Field'
+import { ReadyLine } from '@/ui/week/ReadyLine'
 import { schoolChoiceWords, schoolWords } from '@/words/method'
 import { LookFields } from './LookFields'
 import { OtherWays } from './OtherWays'
@@ -82,6 +83,13 @@ export function PlanForm({
         </div>
         <WayThere desk={desk} />
       </div>
+      {desk.kept.length > 0 && (
+        <ReadyLine
+          pieceId={part.pieceId}
+          supposed={{ plans: { [part.id]: desk.kept.map(({ step }) => step) } }}
+          className="mt-8 border-t-2 border-ink pt-3"
+        />
+      )}
       <TakeBar part={part} desk={desk} />
     </>
   )

@@ -7,7 +7,7 @@ import type { OutlookLine, WeekAnswer, WeekOutlook } from '@/core/week/ask'
 import { supposedBy } from '@/core/week/keep'
 import type { Pin } from '@/core/week/place'
 import type { KeptLine } from '@/core/week/planWeek'
-import type { WeekData } from '@/core/week/weekData'
+import { isSupposed, type WeekData } from '@/core/week/weekData'
 import { useActions } from '@/ui/form/actions'
 import { useHouse } from '@/ui/form/house'
 import { useWrite } from '@/ui/form/useWrite'
@@ -95,7 +95,7 @@ export function useWeek(data: WeekData, nowMs: number) {
 
   const keep = async (lines: readonly KeptLine[], held: readonly Pin[], days: Thought['days'] = []) => {
     setBefore(data.week && { lines: data.week.lines, pins: data.week.pins })
-    const stored = lines.filter(({ stepId }) => !stepId.endsWith('+'))
+    const stored = lines.filter(({ stepId }) => !isSupposed(stepId))
     const ahead = new Set(lines.map(({ stepId }) => stepId))
     const pinsKept = held.filter(({ stepId }) => ahead.has(stepId))
     const daysSaid = days.map((day) => ({ id: uuidv7(), ...day }))

@@ -1,0 +1,51 @@
+/** What journeys are read in: the air where pieces stand, the house, everybody's hours, what was learned. */
+import 'server-only'
+import { climatesOf, homeOf, type Room } from '@/core/climate/rooms'
+import { workDays } from '@/core/log/labour'
+import type { PieceFile } from '@/core/piece/piece'
+import { listLearned, listReadings, listRooms } from '@/db/climate'
+import { listOtherWork } from '@/db/entry'
+import type { Client } from '@/db/pool'
+import { getStudio } from '@/db/studio'
+
+/** How far back the air still matters: the longest cure is 30 days. */
+const airDays = 45
+/** windows of hours are read by every reading, cures of weeks by means */
+const exactAirDays = 1
+const dayMs = 86_400_000
+export const daysAgo = (nowMs: number, days: number) => new Date(nowMs - days * dayMs).toISOString()
+
+/** The air of the rooms these pieces stand in, as far back as something on them still dries by it. */
+async function listAir(client: Client, nowMs: number, files: readonly PieceFile[], rooms: readonly Room[]) {
+  const since = files.reduce(
+    (earliest, { log }) => {
+      const lastOf = new Map<string | null, string>()
+      for (const { kind, partId, at } of log) if (kind === 'ended') lastOf.set(partId, at)
+      return [...lastOf.values()].reduce((least, at) => (at < least ? at : least), earliest)
+    },
+    daysAgo(nowMs, 0),
+  )
+  const homes = new Set([null, ...files.map(({ piece }) => piece.roomId)].map((roomId) => homeOf(roomId, rooms)))
+  return listReadings(client, {
+    roomIds: [...homes].filter(Boolean),
+    since: later(since, daysAgo(nowMs, airDays)),
+    exactSince: later(since, daysAgo(nowMs, exactAirDays)),
+  })
+}
+const later = (one: string, other: string) => (one > other ? one : other)
+
+/** What journeys are read in beside the pieces themselves. */
+export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
+  const rooms = await listRooms(client)
+  return {
+    studio: await getStudio(client),
+    rooms,
+    climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
+    learned: await listLearned(client),
+    others: await listOtherWork(
+      client,
+      files.map(({ piece }) => piece.id),
+      workDays(files.map(({ log }) => log)),
+    ),
+  }
+}

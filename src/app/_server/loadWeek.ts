@@ -1,0 +1,68 @@
+/** What the bench and the week are read from, as data: a device reads them anew by itself. */
+import 'server-only'
+import { type BenchData, toBenchData } from '@/core/bench/benchData'
+import type { Planned } from '@/core/bench/benchOrder'
+import type { Studio } from '@/core/house/studio'
+import { dayOf } from '@/core/measure/time'
+import { stepsOf } from '@/core/piece/journey'
+import type { PieceFile } from '@/core/piece/piece'
+import type { WeekData, WeekInForce } from '@/core/week/weekData'
+import { listOpenPieces, listPieceFiles } from '@/db/piece'
+import type { Client } from '@/db/pool'
+import { listLots } from '@/db/stock'
+import { listPeople, listProducts } from '@/db/studio'
+import { findDryingPlaces, findWeek, listMeanAir, listOtherDays, listPersonHours } from '@/db/week'
+import { daysAgo, loadContext } from './context'
+import { readStudio } from './session'
+
+/** The bench as data: a device reads it anew by itself, with what it has written since. */
+export const loadBench = (): Promise<BenchData> => readStudio(async (client) => (await readBenchData(client, Date.now())).bench)
+
+async function readBenchData(
+  client: Client,
+  nowMs: number,
+): Promise<{ bench: BenchData; studio: Studio; week: WeekInForce | null }> {
+  const files = await listPieceFiles(client, await listOpenPieces(client))
+  const { studio, ...around } = await loadContext(client, nowMs, files)
+  const { method, hours } = studio
+  const week = await findWeek(client)
+  const bench = toBenchData(files, {
+    ...around,
+    method,
+    hours,
+    products: await listProducts(client),
+    lots: await listLots(client),
+    planned: plannedAhead(week, files),
+  })
+  return { bench, studio, week }
+}
+
+/** When the steps of these pieces begin by the week that was taken; of two sides the first. */
+function plannedAhead(week: WeekInForce | null, files: readonly PieceFile[]): Planned {
+  if (!week) return {}
+  const here = new Set(files.flatMap((file) => [...stepsOf(file).keys()]))
+  const lines = week.lines.filter(({ stepId }) => here.has(stepId)).sort((a, b) => b.at - a.at)
+  return Object.fromEntries(lines.map(({ stepId, at }) => [stepId, at]))
+}
+
+/** how far back the air of the days to come is looked for */
+const expectedDays = 14
+/** The week as data: a device plans it by itself. */
+export const loadWeek = (): Promise<WeekData> =>
+  readStudio(async (client) => {
+    const nowMs = Date.now()
+    const { bench, studio, week } = await readBenchData(client, nowMs)
+    const { hours: usual, zone } = studio
+    const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
+    const people = await listPeople(client)
+    const hands = people.map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
+    return {
+      bench,
+      zone,
+      hands: hands.length > 0 ? hands : [{ id: null, name: null, hours: usual }],
+      others: await listOtherDays(client, dayOf(daysAgo(nowMs, 1), zone)),
+      places: await findDryingPlaces(client),
+      expected: await listMeanAir(client, daysAgo(nowMs, expectedDays)),
+      week,
+    }
+  })
