@@ -12,7 +12,7 @@ interface Question {
   failed: (trouble: Error) => void
 }
 
-/** A newer question takes the place of an older one of its kind, which is never answered then. */
+/** A newer question takes the place of an older one of its kind that waits; a thought also of one in work. Those are never answered. */
 export class Planner {
   private worker: Worker | null = null
   /** the first of them is in work */
@@ -39,10 +39,11 @@ export class Planner {
     const asked: Asked = { number: this.count, ...wanted }
     return new Promise((done, failed) => {
       const [inWork] = this.waiting
-      const others = this.waiting.filter((each) => each.kind !== kind)
+      // the week in work is reckoned to its end: while others write on, it would never come to one
+      const rest = this.waiting.filter((each) => each.kind !== kind || (kind === 'week' && each === inWork))
       const question = { kind, asked, done, failed }
-      // what the hand waits for comes first; what nobody waits for any more is not reckoned to its end
-      this.waiting = kind === 'thought' ? [question, ...others] : [...others, question]
+      // what the hand waits for comes first; a thought that nobody has any more is not reckoned to its end
+      this.waiting = kind === 'thought' ? [question, ...rest] : [...rest, question]
       if (this.waiting[0] === inWork) return
       if (inWork) this.stop()
       this.begin()
