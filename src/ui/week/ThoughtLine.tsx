@@ -12,10 +12,14 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
   const { thought, thoughtAnswer, outlook } = week
   if (!thought || !outlook) return null
   const other = thoughtAnswer && 'outlook' in thoughtAnswer ? thoughtAnswer.outlook : null
-  const said = other ? differenceWords(outlook, other, house, nowMs) : []
+  const changes = other ? differenceWords(outlook, other, house, nowMs) : []
   const moved = other ? movedSteps(outlook, other) : 0
   return (
-    <section aria-label="What it would do" aria-live="polite" className="my-6 border-l-8 border-now bg-sheet px-5 py-4">
+    <section
+      aria-label="What it would do"
+      aria-live="polite"
+      className="unprinted sticky bottom-16 z-20 mt-8 max-h-[46vh] overflow-auto border-t-4 border-now bg-sheet px-5 py-4 sm:bottom-0 sm:max-h-[60vh]"
+    >
       <h2 className="title text-3xl">{thought.words}</h2>
       {!thoughtAnswer && thought.key !== 'none' && <p className="mt-2 text-lg">Reckoning…</p>}
       {thoughtAnswer && !other && (
@@ -26,12 +30,12 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
       {other && (
         <>
           <ul className="mt-2 space-y-1 text-lg">
-            {said.slice(0, mostSaid).map((words) => (
+            {changes.slice(0, mostSaid).map((words) => (
               <li key={words} className={words.includes('breaks') ? 'font-semibold text-late' : ''}>
                 {words}
               </li>
             ))}
-            {said.length === 0 && <li>No piece is done later or sooner.</li>}
+            {changes.length === 0 && <li>No piece is done later or sooner.</li>}
           </ul>
           <p className="mt-2 text-soft">
             {moved === 0 ? 'Nothing else moves.' : `${moved} of ${outlook.lines.length} steps move.`}{' '}

@@ -4,7 +4,7 @@
  * each pair of hands wound through them all in the order of work. Told apart by form as well as tone.
  */
 import { useId } from 'react'
-import { dayOf } from '@/core/measure/time'
+import { dayOf, daysBetween } from '@/core/measure/time'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
 import { useHouse } from '@/ui/form/house'
 import { useBeat } from '@/ui/time/now'
@@ -34,7 +34,9 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
   const house = useHouse()
   const nowMs = useBeat()
   const id = useId().replace(/[^a-zA-Z0-9]/g, '')
-  const scale = dayScale({ nowMs, zone: house.zone, hours, count: days, left: 8, right: wide - 8, today })
+  const large = wideDay(outlook, nowMs, house.zone, days)
+  const line = { nowMs, zone: house.zone, hours, count: days, left: 8, right: wide - 8 }
+  const scale = dayScale({ ...line, wide: large, share: today })
   const high = head + Math.max(1, outlook.pieces.length) * laneHigh + 10
   const yOf = (piece: number) => head + piece * laneHigh + laneHigh * 0.6
   const today0 = dayOf(new Date(nowMs).toISOString(), house.zone)
@@ -49,7 +51,7 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
           <rect width="3" height="8" fill="var(--ink)" />
         </pattern>
       </defs>
-      <Days scale={scale} high={high} today={today0} />
+      <Days scale={scale} high={high} today={today0} flagged={plumb} />
       {outlook.pieces.map((piece, k) => (
         <g key={piece.pieceId}>
           <path d={`M8 ${yOf(k)}H${wide - 8}`} stroke="var(--line)" strokeWidth="1.5" />
@@ -118,7 +120,15 @@ function drawnWords({ pieces, lines }: WeekOutlook): string {
   return `The week drawn: ${lines.length} steps of ${pieces.length} pieces. The lists below say the same.`
 }
 
-function Days({ scale, high, today }: { scale: DayScale; high: number; today: string }) {
+/** Which day is drawn wide: today while something of it is ahead, else the first on which something is. */
+function wideDay({ lines }: WeekOutlook, nowMs: number, zone: string, days: number): number {
+  const next = lines.find(({ endMs }) => endMs > nowMs)?.startMs ?? nowMs
+  const on = (ms: number) => dayOf(new Date(ms).toISOString(), zone)
+  return Math.max(0, Math.min(days - 2, daysBetween(on(nowMs), on(next))))
+}
+
+/** `flagged`: where the time stands written. */
+function Days({ scale, high, today, flagged }: { scale: DayScale; high: number; today: string; flagged: number }) {
   const house = useHouse()
   return (
     <>
@@ -133,17 +143,19 @@ function Days({ scale, high, today }: { scale: DayScale; high: number; today: st
             fill="var(--sheet)"
             opacity="0.55"
           />
-          <text
-            x={k === 0 ? to - 12 : from + 7}
-            y={24}
-            fontSize="19"
-            fontWeight="700"
-            textAnchor={k === 0 ? 'end' : 'start'}
-            fill="var(--ink)"
-            className="[font-stretch:86%]"
-          >
-            {day === today ? 'Today' : shortDayWords(day, house, to - from > 86)}
-          </text>
+          {(k > 0 || to - flagged > 150) && (
+            <text
+              x={k === 0 ? to - 12 : from + 7}
+              y={24}
+              fontSize="19"
+              fontWeight="700"
+              textAnchor={k === 0 ? 'end' : 'start'}
+              fill="var(--ink)"
+              className="[font-stretch:86%]"
+            >
+              {day === today ? 'Today' : shortDayWords(day, house, to - from > 86)}
+            </text>
+          )}
         </g>
       ))}
     </>

@@ -44,7 +44,6 @@ export function WeekView({ data }: { data: WeekData }) {
   return (
     <div className="pt-5">
       <Head week={week} outlook={outlook} first={data.week === null} />
-      <ThoughtLine week={week} nowMs={nowMs} />
       <WeekDrawing {...drawing} days={7} wide={1240} today={0.46} className="mt-4 hidden sm:block" />
       <WeekDrawing {...drawing} days={2} wide={560} today={0.74} className="mt-4 sm:hidden" />
       <Threads hands={shown.hands} />
@@ -55,6 +54,7 @@ export function WeekView({ data }: { data: WeekData }) {
           <WhatIf week={week} data={data} outlook={outlook} nowMs={nowMs} />
         </div>
       </div>
+      <ThoughtLine week={week} nowMs={nowMs} />
     </div>
   )
 }
@@ -81,7 +81,8 @@ function Days({ today, numbers, ...list }: Omit<LinesOf, 'lines'> & { today: str
           <summary className="flex min-h-14 cursor-pointer items-baseline justify-between gap-4 pt-2">
             <span className="title text-2xl">{capital(dayWords(day, house))}</span>
             <span className="text-soft">
-              {lines.length} steps, {hoursWords(Math.round(minutesOf(lines) / 6) / 10, house)}
+              {lines.length === 1 ? '1 step' : `${lines.length} steps`},{' '}
+              {hoursWords(Math.round(minutesOf(lines) / 6) / 10, house)}
             </span>
           </summary>
           <LineList {...list} lines={lines} numbers={null} />

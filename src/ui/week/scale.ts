@@ -1,4 +1,4 @@
-/** A line of days: today wide, the others narrower, working hours drawn out and nights drawn in. Pixels of a drawing; pure. */
+/** A line of days: one wide, the others narrower, working hours drawn out and nights drawn in. Pixels of a drawing; pure. */
 import { dayAfter, dayOf } from '@/core/measure/time'
 import { instantAt } from '@/core/week/hands'
 
@@ -19,8 +19,8 @@ export interface DayScale {
 
 /** The share of a day's width that its working hours have. */
 const worked = 0.86
-/** Each day after today is so much narrower than the one before. */
-const narrower = 0.9
+/** Each day after the wide one is so much narrower than the one before; one before it, on which nothing is worked, has this share. */
+const [narrower, passed] = [0.9, 0.065]
 
 interface Asked {
   nowMs: number
@@ -30,15 +30,18 @@ interface Asked {
   count: number
   left: number
   right: number
-  /** the share of it that today has */
-  today: number
+  /** which day is drawn wide, and the share of the line that it has */
+  wide: number
+  share: number
 }
 
-export function dayScale({ nowMs, zone, hours, count, left, right, today }: Asked): DayScale {
+export function dayScale({ nowMs, zone, hours, count, left, right, wide, share: wideShare }: Asked): DayScale {
   const first = dayOf(new Date(nowMs).toISOString(), zone)
-  const rest = Array.from({ length: Math.max(0, count - 1) }, (_, k) => narrower ** k)
+  const rest = Array.from({ length: Math.max(0, count - 1 - wide) }, (_, k) => narrower ** k)
   const sum = rest.reduce((all, each) => all + each, 0)
-  const shares = count === 1 ? [1] : [today, ...rest.map((each) => ((1 - today) * each) / sum)]
+  const before = Array.from({ length: wide }, () => (sum === 0 ? (1 - wideShare) / Math.max(1, wide) : passed))
+  const others = 1 - wideShare - before.reduce((all, each) => all + each, 0)
+  const shares = count === 1 ? [1] : [...before, wideShare, ...rest.map((each) => (others * each) / sum)]
   const marks: [number, number][] = []
   const days: DrawnDay[] = []
   let at = left
