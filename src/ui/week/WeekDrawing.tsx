@@ -14,6 +14,7 @@ import { StepStroke } from './StepStroke'
 
 const head = 46
 const laneHigh = 76
+const flagWide = 64
 const threads = ['', '9 6', '2 6', '14 5 2 5'] as const
 
 interface Props {
@@ -42,6 +43,8 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
   const today0 = dayOf(new Date(nowMs).toISOString(), house.zone)
   const numbers = todaysNumbers(outlook, today0, house.zone)
   const plumb = scale.x(nowMs)
+  // the time stands beside its line, on the side on which no day is named
+  const flag = plumb - flagWide > 8 ? plumb - flagWide + 1 : plumb - 1
   // what lies beyond the last day that is drawn is in the lists
   const lines = outlook.lines.filter(({ startMs }) => startMs < scale.at(wide - 8))
   return (
@@ -102,8 +105,8 @@ export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose,
           {piece.name}
         </text>
       ))}
-      <rect x={plumb - 1} y={head - 40} width="64" height="25" fill="var(--ink)" />
-      <text x={plumb + 31} y={head - 22} fontSize="17" fontWeight="650" textAnchor="middle" fill="var(--ground)">
+      <rect x={flag} y={head - 40} width={flagWide} height="25" fill="var(--ink)" />
+      <text x={flag + flagWide / 2} y={head - 22} fontSize="17" fontWeight="650" textAnchor="middle" fill="var(--ground)">
         {clockTime(new Date(nowMs).toISOString(), house)}
       </text>
     </svg>
@@ -124,7 +127,7 @@ function drawnWords({ pieces, lines }: WeekOutlook): string {
 function wideDay({ lines }: WeekOutlook, nowMs: number, zone: string, days: number): number {
   const next = lines.find(({ endMs }) => endMs > nowMs)?.startMs ?? nowMs
   const on = (ms: number) => dayOf(new Date(ms).toISOString(), zone)
-  return Math.max(0, Math.min(days - 2, daysBetween(on(nowMs), on(next))))
+  return Math.max(0, Math.min(days - 1, daysBetween(on(nowMs), on(next))))
 }
 
 /** `flagged`: where the time stands written. */
