@@ -23,6 +23,7 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move 
   const [pulled, setPulled] = useState(0)
   const held = useRef<{ at: number; unit: number } | null>(null)
   const [from, to] = [scale.x(line.startMs), scale.x(line.endMs)]
+  const stretches = workedIn(scale, from, Math.max(from + 5, to))
   const begin = (event: PointerEvent<SVGGElement>) => {
     const drawing = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
     if (!drawing) return
@@ -50,7 +51,10 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move 
       data-step={line.key}
     >
       <path
-        d={brush(from, Math.max(from + 5, to), y)}
+        d={stretches
+          .map(([since, until]) => brush(since, until, y))
+          .concat(stretches.length > 1 ? rest(from, to, y) : [])
+          .join('')}
         fill={line.missed ? 'var(--late)' : 'var(--now)'}
         stroke={chosen || pulled !== 0 ? 'var(--ink)' : 'none'}
         strokeWidth="3"
@@ -63,6 +67,16 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move 
     </g>
   )
 }
+
+/** Where hands are on a step that goes over a night: in the hours of each day, at its end at the least. */
+function workedIn({ days }: DayScale, from: number, to: number): [number, number][] {
+  const inHours = days.flatMap(({ opens, shuts, isWorked }): [number, number][] =>
+    isWorked && opens < to && shuts > from ? [[Math.max(from, opens), Math.min(to, shuts)]] : [],
+  )
+  return inHours.length > 1 ? inHours.filter(([since, until]) => until - since > 2) : [[from, to]]
+}
+/** A thin line where it rests. */
+const rest = (from: number, to: number, y: number): string => `M${from} ${y - 1.5}H${to}V${y + 1.5}H${from}Z`
 
 /** A stroke of the brush: full, with a soft nose and a dry end. */
 function brush(from: number, to: number, y: number): string {

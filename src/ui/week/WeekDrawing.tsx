@@ -20,6 +20,7 @@ const threads = ['', '9 6', '2 6', '14 5 2 5'] as const
 interface Props {
   outlook: WeekOutlook
   hours: { from: number; to: number }
+  isWorked: (day: string) => boolean
   days: number
   wide: number
   today: number
@@ -31,12 +32,12 @@ interface Props {
   className?: string
 }
 
-export function WeekDrawing({ outlook, hours, days, wide, today, chosen, choose, move, className = '' }: Props) {
+export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chosen, choose, move, className = '' }: Props) {
   const house = useHouse()
   const nowMs = useBeat()
   const id = useId().replace(/[^a-zA-Z0-9]/g, '')
   const large = wideDay(outlook, nowMs, house.zone, days)
-  const line = { nowMs, zone: house.zone, hours, count: days, left: 8, right: wide - 8 }
+  const line = { nowMs, zone: house.zone, hours, isWorked, count: days, left: 8, right: wide - 8 }
   const scale = dayScale({ ...line, wide: large, share: today })
   const high = head + Math.max(1, outlook.pieces.length) * laneHigh + 10
   const yOf = (piece: number) => head + piece * laneHigh + laneHigh * 0.6
@@ -135,17 +136,19 @@ function Days({ scale, high, today, flagged }: { scale: DayScale; high: number; 
   const house = useHouse()
   return (
     <>
-      {scale.days.map(({ day, from, to, opens, shuts }, k) => (
+      {scale.days.map(({ day, from, to, opens, shuts, isWorked }, k) => (
         <g key={day}>
           {k > 0 && <path d={`M${from} 8V${high}`} stroke="var(--ink)" strokeWidth={k === 0 ? 2 : 1.4} />}
-          <rect
-            x={opens}
-            y={head - 10}
-            width={Math.max(0, shuts - opens)}
-            height={high - head + 10}
-            fill="var(--sheet)"
-            opacity="0.55"
-          />
+          {isWorked && (
+            <rect
+              x={opens}
+              y={head - 10}
+              width={Math.max(0, shuts - opens)}
+              height={high - head + 10}
+              fill="var(--sheet)"
+              opacity="0.55"
+            />
+          )}
           {(k > 0 || to - flagged > 150) && (
             <text
               x={k === 0 ? to - 12 : from + 7}

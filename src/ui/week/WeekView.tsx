@@ -3,6 +3,7 @@
 import { useState } from 'react'
 import { dayOf } from '@/core/measure/time'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
+import { hoursOn } from '@/core/week/hands'
 import type { WeekData } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { useBeat } from '@/ui/time/now'
@@ -39,7 +40,8 @@ export function WeekView({ data }: { data: WeekData }) {
   }
   const move = (line: OutlookLine, ms: number) =>
     week.think(moved(line, week.pins, ms, `${placeTitle(line)} ${momentWords(new Date(ms).toISOString(), house, nowMs)}`))
-  const drawing = { outlook: shown, hours, chosen, choose, move }
+  const isWorked = (day: string) => data.hands.some((hand) => hoursOn(hand, data.others, day) !== null)
+  const drawing = { outlook: shown, hours, isWorked, chosen, choose, move }
   const list = { week, outlook, chosen, choose, hands: data.hands, nowMs }
   return (
     <div className="pt-5">

@@ -4,6 +4,7 @@ import { dayScale } from './scale'
 const asked = {
   zone: 'UTC',
   hours: { from: 540, to: 1020 },
+  isWorked: () => true,
   count: 5,
   left: 0,
   right: 1000,

@@ -1,4 +1,5 @@
 /** A line of days: one wide, the others narrower, working hours drawn out and nights drawn in. Pixels of a drawing; pure. */
+import type { Day } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import { instantAt } from '@/core/week/hands'
 
@@ -9,6 +10,8 @@ export interface DrawnDay {
   /** where its working hours begin and end */
   opens: number
   shuts: number
+  /** whether anybody works on it */
+  isWorked: boolean
 }
 export interface DayScale {
   x: (ms: number) => number
@@ -27,6 +30,7 @@ interface Asked {
   zone: string
   /** minutes of the day between which anybody works */
   hours: { from: number; to: number }
+  isWorked: (day: Day) => boolean
   count: number
   left: number
   right: number
@@ -35,7 +39,7 @@ interface Asked {
   share: number
 }
 
-export function dayScale({ nowMs, zone, hours, count, left, right, wide, share: wideShare }: Asked): DayScale {
+export function dayScale({ nowMs, zone, hours, isWorked, count, left, right, wide, share: wideShare }: Asked): DayScale {
   const first = dayOf(new Date(nowMs).toISOString(), zone)
   const rest = Array.from({ length: Math.max(0, count - 1 - wide) }, (_, k) => narrower ** k)
   const sum = rest.reduce((all, each) => all + each, 0)
@@ -61,7 +65,7 @@ export function dayScale({ nowMs, zone, hours, count, left, right, wide, share: 
     marks.push([since, at], [Math.max(since + 1, opens), opening])
     const evening = at + width - (night - morning)
     marks.push([Math.max(since + 2, shuts), evening])
-    days.push({ day, from: at, to: at + width, opens: opening, shuts: evening })
+    days.push({ day, from: at, to: at + width, opens: opening, shuts: evening, isWorked: isWorked(day) })
     at += width
   })
   marks.push([Date.parse(instantAt(dayAfter(first, count), 0, zone)), at])
