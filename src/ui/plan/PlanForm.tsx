@@ -85,6 +85,8 @@ export function PlanForm({
       </div>
       {desk.kept.length > 0 && (
         <ReadyLine
+          // another way asks anew
+          key={`${desk.kept.length} ${figures.minutes}`}
           pieceId={part.pieceId}
           supposed={{ plans: { [part.id]: desk.kept.map(({ step }) => step) } }}
           className="mt-8 border-t-2 border-ink pt-3"
