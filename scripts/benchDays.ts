@@ -2,11 +2,6 @@
  * The demo studio's pieces worked to their end a hundred times by chance, minutes longer or shorter: once by the bench's order alone, once by
  * the week that is planned and follows. How late promises are, how many windows are missed, when pieces are done. Usage: npm run bench:days [WEEKS].
  */
-import { execFile } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { promisify } from 'node:util'
 import { v7 as uuidv7 } from 'uuid'
 import { readBench } from '../src/core/bench/benchData'
 import { type BenchLine, benchOrder } from '../src/core/bench/benchOrder'
@@ -19,6 +14,7 @@ import type { PlanStep } from '../src/core/piece/piece'
 import { hoursOn, instantAt } from '../src/core/week/hands'
 import { goingOn, type KeptLine, keptLines, planWeek } from '../src/core/week/planWeek'
 import { readWeek, type WeekData } from '../src/core/week/weekData'
+import { ownDatabase } from './ownDatabase'
 
 const weeks = Number(process.argv[2] ?? 100)
 /** the spread of minutes, in logarithms; how long it may all take */
@@ -44,23 +40,14 @@ interface Outcome {
 }
 
 async function demoWeek(): Promise<WeekData> {
-  const home = mkdtempSync(join(tmpdir(), 'itinerum-days-'))
-  const run = promisify(execFile)
-  await run('chmod', ['755', home])
-  const env = { ...process.env, ITINERUM_HOME: home }
+  const database = await ownDatabase('days')
   try {
-    const { stdout } = await run('./itinerum', ['database', 'up'], { env })
-    const [ownerUrl, appUrl] = stdout.trim().split('\n').slice(-2) as [string, string]
-    const prepared = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
-      env: { ...env, ITINERUM_OWNER_URL: ownerUrl, ITINERUM_APP_SECRET: new URL(appUrl).password },
-    })
-    process.env.DATABASE_URL = appUrl
-    process.env.ITINERUM_STUDIO = prepared.stdout.trim().split('\n').at(-1) ?? ''
+    process.env.ITINERUM_STUDIO = await database.fillDemo('itinerum')
+    process.env.DATABASE_URL = database.app('itinerum')
     const { loadWeek } = await import('../src/app/_server/loadWeek')
     return await loadWeek()
   } finally {
-    await run('./itinerum', ['database', 'down'], { env }).catch(() => undefined)
-    rmSync(home, { recursive: true, force: true })
+    await database.end()
   }
 }
 
@@ -101,11 +88,11 @@ class Days {
   private journeys(): Journey[] {
     return readBench(this.data.bench, this.written, this.now)
   }
-  private plan(many: number): ReturnType<typeof planWeek> & { startMs: number; handOf: (hand: number) => number } {
+  private plan(many: number): ReturnType<typeof planWeek> & { startMs: number } {
     const workshop = readWeek(this.data, this.written, this.now)
     const view = planWeek(workshop, { seed: this.seed, rounds: many, from: goingOn(workshop, this.kept) })
     this.kept = keptLines(workshop, view)
-    return { ...view, startMs: workshop.startMs, handOf: (hand) => hand }
+    return { ...view, startMs: workshop.startMs }
   }
   /** The minutes a step takes this week, whichever way it is worked. */
   private minutesOf({ step, side }: Job): number {

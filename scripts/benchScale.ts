@@ -3,14 +3,11 @@
  * empty page, large against small, statements, blocks read, bytes of HTML and of script. Fails past the limits below.
  * Usage: npm run bench:scale [ROUNDS], after a build.
  */
-import { type ChildProcess, execFile, spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { promisify } from 'node:util'
+import { type ChildProcess, spawn } from 'node:child_process'
 import { gzipSync } from 'node:zlib'
 import pg from 'pg'
 import { freePort } from '../e2e/ownServer'
+import { ownDatabase } from './ownDatabase'
 import { growStudio } from './scaleStudio'
 
 const rounds = Number(process.argv[2] ?? 20)
@@ -19,21 +16,12 @@ const limits = { growth: 1.2, empty: 3, readOnlyScript: 160, benchScript: 240, p
 /** pages that are read, not written on */
 const readOnly = new Set(['record', 'story', 'way', 'pieces', 'learned'])
 
-const run = promisify(execFile)
-const home = mkdtempSync(join(tmpdir(), 'itinerum-scale-'))
-await run('chmod', ['755', home])
-const env = {
-  ...process.env,
-  ITINERUM_HOME: home,
-  ITINERUM_PG_FLAGS:
-    '-c fsync=off -c synchronous_commit=off -c shared_preload_libraries=pg_stat_statements -c shared_buffers=256MB',
-}
-const { stdout } = await run('./itinerum', ['database', 'up'], { env })
-const [ownerUrl, appUrl] = stdout.trim().split('\n').slice(-2) as [string, string]
-const secret = new URL(appUrl).password
-const named = (url: string, database: string) => url.replace(/\/[^/]*$/, `/${database}`)
-const asOwner = async (database: string) => {
-  const client = new pg.Client({ connectionString: named(ownerUrl, database) })
+const database = await ownDatabase(
+  'scale',
+  '-c fsync=off -c synchronous_commit=off -c shared_preload_libraries=pg_stat_statements -c shared_buffers=256MB',
+)
+const asOwner = async (name: string) => {
+  const client = new pg.Client({ connectionString: database.owner(name) })
   await client.connect()
   return client
 }
@@ -49,10 +37,7 @@ async function serve(name: 'small' | 'large'): Promise<Studio> {
   const root = await asOwner('postgres')
   await root.query(`create database ${name}`)
   await root.end()
-  const prepared = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
-    env: { ...env, ITINERUM_OWNER_URL: named(ownerUrl, name), ITINERUM_APP_SECRET: secret },
-  })
-  const studio = prepared.stdout.trim().split('\n').at(-1) ?? ''
+  const studio = await database.fillDemo(name)
   const owner = await asOwner(name)
   await owner.query('create extension pg_stat_statements')
   if (name === 'large') await growStudio(owner, studio)
@@ -60,7 +45,7 @@ async function serve(name: 'small' | 'large'): Promise<Studio> {
   const port = await freePort()
   const address = `http://127.0.0.1:${port}`
   const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    env: { ...env, DATABASE_URL: named(appUrl, name), ITINERUM_STUDIO: studio },
+    env: { ...process.env, DATABASE_URL: database.app(name), ITINERUM_STUDIO: studio },
     stdio: 'ignore',
   })
   for (let tries = 0; tries < 300; tries += 1) {
@@ -191,7 +176,6 @@ for (const { server, owner } of studios) {
   server.kill()
   await owner.end()
 }
-await run('./itinerum', ['database', 'down'], { env })
-rmSync(home, { recursive: true, force: true })
+await database.end()
 for (const line of over) console.error(line)
 process.exit(over.length > 0 ? 1 : 0)

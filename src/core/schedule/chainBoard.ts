@@ -1,7 +1,7 @@
 /** A board on which chains are laid whole: each step as early as may be, none so early that a follower would miss its window. Pure. */
 import { Board, type Fit } from './board'
 import type { Calendar } from './calendar'
-import { type Lag, NoSchedule, type WorkshopProblem } from './problem'
+import { isHeld, type Lag, NoSchedule, type WorkshopProblem } from './problem'
 import type { Chain } from './units'
 
 /** How often a chain is tried later before it is given up. */
@@ -16,8 +16,9 @@ export class ChainBoard extends Board {
     this.into = problem.steps.map(() => [])
     for (const lag of problem.lags) this.into[lag.to]?.push(lag)
     // what is pinned lies there before all else
-    for (const { from, to, min, max } of problem.lags) {
-      if (from !== null || min !== max || this.pinned.has(to)) continue
+    for (const lag of problem.lags) {
+      const { to, min } = lag
+      if (!isHeld(lag) || this.pinned.has(to)) continue
       const fit = this.fit(to, min, min)
       if (!fit) throw new NoSchedule(to, `Step ${to} (${problem.steps[to]?.name}) is pinned to ${min}, where nobody can work it.`)
       this.put(to, fit)

@@ -33,6 +33,8 @@ export interface Lag {
   penalty: number
   /** holds a drying place from the end of the one to the start of the other */
   rack: boolean
+  /** it is a minute that a step is held to; where it isn't said, a wait from the first moment without any play is one */
+  held?: boolean
 }
 export interface WorkPiece {
   id: string
@@ -58,6 +60,9 @@ export interface WorkshopSchedule {
   start: number[]
   painter: number[]
 }
+
+/** Whether a wait is the one minute that a step is held to, not a window that closes as it opens. */
+export const isHeld = ({ from, min, max, held }: Lag): boolean => held ?? (from === null && min === max)
 
 /** Thrown where no week can hold a step; it names the step. */
 export class NoSchedule extends Error {

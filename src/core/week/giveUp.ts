@@ -2,10 +2,7 @@
  * What a week is planned without where nothing can be planned with it: what a step is held to first, then windows that nobody could
  * keep, then what its part and its piece are held to. Pure.
  */
-import type { Lag, WorkshopProblem } from '@/core/schedule/problem'
-
-/** A moment that a step is held to. */
-const isPin = ({ from, min, max }: Lag): boolean => from === null && min === max
+import { isHeld, type WorkshopProblem } from '@/core/schedule/problem'
 
 /** The problem with less of it, where a step found no place; null where nothing is left that could be given up. */
 export function givingUp(problem: WorkshopProblem, step: number): WorkshopProblem | null {
@@ -15,7 +12,7 @@ export function givingUp(problem: WorkshopProblem, step: number): WorkshopProble
   const ofPart = (k: number) => ofPiece(k) && steps[k]?.part === part?.part
   const itself = (k: number) => k === step
   const letGo = (isHis: (k: number) => boolean) => () =>
-    lags.some((lag) => isPin(lag) && isHis(lag.to)) && { ...problem, lags: lags.filter((lag) => !isPin(lag) || !isHis(lag.to)) }
+    lags.some((lag) => isHeld(lag) && isHis(lag.to)) && { ...problem, lags: lags.filter((lag) => !isHeld(lag) || !isHis(lag.to)) }
   const byAnybody = (isHis: (k: number) => boolean) => () =>
     steps.some((each, k) => isHis(k) && each.painters.length < painters.length) && {
       ...problem,

@@ -59,6 +59,13 @@ export function supposedBy(way: WayToKeep, step: Step, { supposed, data }: Pick<
   return { ...supposed, pins: [...pins, { ...step, at: null, personId: way.personId }] }
 }
 
+/** A way by which a window is kept, with the week as it is and as it would be. */
+export interface KeptWindow {
+  way: WayToKeep
+  now: WeekAnswer
+  then: WeekAnswer
+}
+
 const missedIn = (answer: WeekAnswer): OutlookLine[] | null =>
   'outlook' in answer ? answer.outlook.lines.filter(({ missed }) => missed) : null
 
@@ -66,11 +73,7 @@ const missedIn = (answer: WeekAnswer): OutlookLine[] | null =>
  * The first way by which a step's window is kept and no other is missed for it; null where none of them does. `clock` makes a stopwatch,
  * one for each way that is tried.
  */
-export function smallestChange(
-  ask: WeekAsk,
-  step: Step,
-  clock: () => () => number,
-): { way: WayToKeep; answer: WeekAnswer } | null {
+export function smallestChange(ask: WeekAsk, step: Step, clock: () => () => number): KeptWindow | null {
   const quick = { ...ask, budgetMs, weeks: 0 }
   const now = answerWeek(quick, clock())
   const line = missedIn(now)?.find(isStep(step))
@@ -79,7 +82,7 @@ export function smallestChange(
   for (const way of waysToKeep(ask, line.hand, line.byMs)) {
     const answer = answerWeek({ ...quick, supposed: supposedBy(way, step, ask) }, clock())
     const missed = missedIn(answer)
-    if (missed && missed.length < count && !missed.some(isStep(step))) return { way, answer }
+    if (missed && missed.length < count && !missed.some(isStep(step))) return { way, now, then: answer }
   }
   return null
 }

@@ -7,7 +7,7 @@ import { lowerBound } from '@/core/schedule/bound'
 import { never } from '@/core/schedule/calendar'
 import { checkWeek } from '@/core/schedule/check'
 import { type PlanOptions, planWorkshop } from '@/core/schedule/planWorkshop'
-import { type Lag, NoSchedule, type WorkshopSchedule } from '@/core/schedule/problem'
+import { isHeld, type Lag, NoSchedule, type WorkshopSchedule } from '@/core/schedule/problem'
 import { givingUp } from './giveUp'
 import type { Place, Workshop } from './place'
 
@@ -116,8 +116,8 @@ export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: num
     const hand = schedule.painter[index] ?? 0
     const own = into[index] ?? []
     const waits = own.filter(({ from, min }) => (from === null ? 0 : endOf(from)) + min > start - problem.grid && min > 0)
-    const closing = own.flatMap(({ from, max, min }) =>
-      max === null || max === min ? [] : [(from === null ? 0 : endOf(from)) + max],
+    const closing = own.flatMap((lag) =>
+      lag.max === null || isHeld(lag) ? [] : [(lag.from === null ? 0 : endOf(lag.from)) + lag.max],
     )
     const before = endsOf[hand]?.get(start)
     const shared = problem.steps[index]?.product ? endsOf[hand]?.get(start - problem.setup) : undefined
@@ -127,7 +127,7 @@ export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: num
         from !== null && min === 0 && endOf(from) === start && problem.steps[from]?.part !== problem.steps[index]?.part,
     )
     const wait = waits[0]
-    const pinned = own.some(({ from, min, max }) => from === null && min === max)
+    const pinned = own.some(isHeld)
     const hands = before ?? shared ?? null
     const reason: WeekReason = pinned
       ? 'pinned'

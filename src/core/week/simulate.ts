@@ -4,7 +4,7 @@
  */
 import { randomFrom } from '@/core/measure/random'
 import { earliestOf } from '@/core/schedule/bound'
-import type { WorkshopProblem, WorkshopSchedule } from '@/core/schedule/problem'
+import { isHeld, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
 import { Timing } from '@/core/schedule/timing'
 
 /** Spread of minutes and of drying, in logarithms. Practice: what a new studio knows of itself. */
@@ -50,8 +50,7 @@ export function simulateWeeks(
       ...problem,
       steps: problem.steps.map((step, k) => ({ ...step, split: true, dur: stretched(step.dur, slow[k] ?? 0) })),
       lags: problem.lags.map((lag) => {
-        const pinned = lag.from === null && lag.min === lag.max
-        if (lag.min === 0 || pinned) return lag
+        if (lag.min === 0 || isHeld(lag)) return lag
         const min = stretched(lag.min, bell() * spread.drying)
         return { ...lag, min, max: lag.max === null ? null : lag.max + Math.max(0, min - lag.min) }
       }),

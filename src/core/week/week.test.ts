@@ -1,60 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type BenchData, toBenchData } from '@/core/bench/benchData'
-import { defaultMethod } from '@/core/craft/method'
-import type { PieceFile, PlanStep } from '@/core/piece/piece'
+import type { PlanStep } from '@/core/piece/piece'
 import { checkWeek } from '@/core/schedule/check'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
-import { answerWeek, type WeekAsk, type WeekOutlook } from './ask'
-import { type Hand, type OtherDay, stretchesOf, without } from './hands'
+import { ada, ask, ben, clock, dataOf, outlookOf, said, twoCoats } from '@/core/testing/studioWeek'
+import { answerWeek, type WeekAsk } from './ask'
+import type { Hand, OtherDay } from './hands'
 import { goingOn, planWeek } from './planWeek'
-import { endIn, shareBy, simulateWeeks } from './simulate'
 import { isSupposed, readWeek, type WeekData } from './weekData'
-
-const ada: Hand = { id: 'a', name: 'Wenna', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
-const ben: Hand = { id: 'b', name: 'Pell', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
-const around = { climates: {}, rooms: [], method: defaultMethod, hours: ada.hours, others: [], learned: {} }
-const benchOf = (files: PieceFile[]): BenchData => toBenchData(files, { ...around, products: [], lots: [], planned: {} })
-const dataOf = (files: PieceFile[], over: Partial<WeekData> = {}): WeekData => ({
-  bench: benchOf(files),
-  zone: 'UTC',
-  hands: [ada],
-  others: [],
-  places: null,
-  expected: {},
-  week: null,
-  ...over,
-})
-/** A piece of one part with two coats of 20 minutes; the second may be laid two hours after the first, at the careful end. */
-const twoCoats = (name: string, over: Partial<PieceFile['piece']> = {}): PieceFile =>
-  fileWith([partWith([planStep(`${name} 1`), planStep(`${name} 2`, { window: null })], { id: `${name} part` })], [], {
-    id: name,
-    name,
-    ...over,
-  })
-const ask = (data: WeekData, over: Partial<WeekAsk> = {}): WeekAsk => ({
-  data,
-  written: [],
-  nowMs: ms('08:00'),
-  supposed: {},
-  from: [],
-  budgetMs: 40,
-  seed: 1,
-  weeks: 0,
-  ...over,
-})
-/** A clock by which each asking takes a millisecond. */
-const clock = () => {
-  let now = 0
-  return () => (now += 1)
-}
-function outlookOf(data: WeekData, over: Partial<WeekAsk> = {}): WeekOutlook {
-  const answer = answerWeek(ask(data, over), clock())
-  if (!('outlook' in answer)) throw new Error(`no week: ${answer.why}`)
-  return answer.outlook
-}
-const said = ({ lines }: WeekOutlook) =>
-  lines.map(({ step, startMs, reason, handName }) => [step?.id, new Date(startMs).toISOString().slice(8, 16), reason, handName])
 
 describe('a week from the studio', () => {
   test('two coats: the first when the day begins, the second when the first is dry', () =>
@@ -184,65 +137,6 @@ describe('a week from the studio', () => {
       '10T10:00',
       '10T12:10',
     ])
-  })
-})
-
-describe('hours on the wall', () => {
-  const span = { zone: 'Europe/London', grid: 5 }
-  test('the day begins at nine on the wall before and after the clocks go back', () => {
-    // Saturday noon; on Sunday 25 October 2026 the hour from one to two comes twice
-    const startMs = Date.parse('2026-10-24T11:00:00Z')
-    const all = { ...ada, hours: { ...ada.hours, days: [0, 1, 2, 3, 4, 5, 6] } }
-    // from noon to nine the wall shows 21 hours, and 22 of them pass
-    expect(stretchesOf(all, [], { ...span, startMs, days: 2 })).toEqual([
-      [0, 300],
-      [22 * 60, 30 * 60],
-    ])
-  })
-  test('what is said of one day counts, for one person before all', () => {
-    const startMs = Date.parse('2026-05-04T00:00:00Z')
-    const others: OtherDay[] = [
-      { day: '2026-05-04', personId: null, hours: null },
-      { day: '2026-05-04', personId: 'a', hours: { from: 600, to: 660 } },
-    ]
-    expect(stretchesOf(ada, others, { startMs, zone: 'UTC', grid: 5, days: 1 })).toEqual([[600, 660]])
-    expect(stretchesOf(ben, others, { startMs, zone: 'UTC', grid: 5, days: 1 })).toEqual([])
-  })
-  test('a stretch that is taken is cut out', () =>
-    expect(
-      without(
-        [
-          [0, 100],
-          [200, 300],
-        ],
-        50,
-        220,
-      ),
-    ).toEqual([
-      [0, 50],
-      [220, 300],
-    ]))
-})
-
-describe('the week worked by chance', () => {
-  const data = dataOf([twoCoats('table', { promisedOn: '2026-05-04' }), twoCoats('bench')])
-  const workshop = readWeek(data, [], ms('08:00'))
-  const { schedule, ends } = planWeek(workshop, { seed: 1, rounds: 50 })
-  test('without chance it comes out as planned', () => {
-    const odds = simulateWeeks(workshop.problem, schedule, { weeks: 3, seed: 1, spread: { minutes: 0, drying: 0 } })
-    expect(odds.ends).toEqual(ends.map(({ end }) => [end, end, end]))
-    expect(odds.missed).toBe(0)
-  })
-  test('the same seed gives the same weeks; more chance, later in four of five', () => {
-    const worked = (minutes: number) =>
-      simulateWeeks(workshop.problem, schedule, { weeks: 200, seed: 4, spread: { minutes, drying: 0.2 } })
-    expect(worked(0.3)).toEqual(worked(0.3))
-    const safe = (minutes: number) => endIn(worked(minutes).ends[0] ?? [], 0.8)
-    expect(safe(0.8)).toBeGreaterThan(safe(0.05))
-  })
-  test('shares and ranks by hand', () => {
-    expect(shareBy([10, 20, 30, 40], 30)).toBe(0.75)
-    expect([endIn([10, 20, 30, 40, 50], 0.8), endIn([10], 0.8), endIn([], 0.8)]).toEqual([40, 10, Infinity])
   })
 })
 

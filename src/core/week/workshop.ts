@@ -81,7 +81,7 @@ class Build {
     this.places.push(place)
     // what lies behind holds nothing any more
     const at = Math.round(this.minuteOf(pin?.at ?? -Infinity) / grid) * grid
-    if (at >= 0) this.lag(null, index, { opens: at, closes: at })
+    if (at >= 0) this.lags.push({ from: null, to: index, min: at, max: at, hard: false, penalty: 0, rack: false, held: true })
     return index
   }
   private pinOf({ step, side }: Place): Pin | undefined {
@@ -90,9 +90,19 @@ class Build {
   private lag(from: number | null, to: number, { opens, closes }: Wait, rack = false): void {
     const min = Math.ceil(Math.max(0, opens) / grid) * grid
     const max = closes === Infinity ? null : Math.max(min, Math.floor(closes / grid) * grid)
-    const near = from !== null && max !== null && max - min <= nearMinutes
+    const near = closes - opens <= nearMinutes
     this.longest = Math.max(this.longest, min)
-    this.lags.push({ from, to, min, max, hard: near, penalty: max === null ? 0 : near ? missed.near : missed.soft, rack })
+    this.lags.push({
+      from,
+      to,
+      min,
+      max,
+      // what is open already can't wait for anybody to lay it later
+      hard: near && from !== null,
+      penalty: max === null ? 0 : near ? missed.near : missed.soft,
+      rack,
+      held: false,
+    })
   }
 
   /** Puts a piece in; false where nothing of it is ahead. */

@@ -86,7 +86,7 @@ export function PlanForm({
       {desk.kept.length > 0 && (
         <ReadyLine
           // another way asks anew
-          key={`${desk.kept.length} ${figures.minutes}`}
+          key={JSON.stringify(desk.kept.map(({ step: { operation, minutes, window } }) => [operation, minutes, window]))}
           pieceId={part.pieceId}
           supposed={{ plans: { [part.id]: desk.kept.map(({ step }) => step) } }}
           className="mt-8 border-t-2 border-ink pt-3"

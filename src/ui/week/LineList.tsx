@@ -55,13 +55,13 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
         aria-expanded={open}
         onClick={toggle}
         onKeyDown={(event) => {
+          const thoughtAt = week.thought?.key.startsWith(`move ${line.key} `) ? Number(week.thought.key.split(' ').at(-1)) : null
           const by = event.key === 'ArrowRight' ? quarter : event.key === 'ArrowLeft' ? -quarter : 0
-          if (by === 0 || !line.step) return
+          if (by !== 0 && line.step) move((thoughtAt ?? line.startMs) + by)
+          else if (event.key === 'Enter' && thoughtAt !== null) void week.take()
+          else if (event.key === 'Escape' && thoughtAt !== null) week.think(null)
+          else return
           event.preventDefault()
-          const from = week.thought?.key.startsWith(`move ${line.key} `)
-            ? Number(week.thought.key.split(' ').at(-1))
-            : line.startMs
-          move(from + by)
         }}
         className="grid min-h-14 w-full grid-cols-[1.6rem_4.6rem_1fr] items-baseline gap-x-3 py-2 text-left sm:grid-cols-[2rem_5rem_1fr_auto]"
       >
@@ -85,7 +85,11 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
             {line.byMs !== null && ` Its window closes ${momentWords(new Date(line.byMs).toISOString(), house, nowMs)}.`}
             {held && !isHeld && ' It was held where it can’t be worked any more.'}
           </p>
-          {line.step && <p className="hidden text-soft sm:block">The arrow keys move it by a quarter of an hour.</p>}
+          {line.step && (
+            <p className="hidden text-soft sm:block">
+              The arrow keys move it by a quarter of an hour; Enter takes that, Escape leaves it.
+            </p>
+          )}
           {line.step && (
             <div className="flex flex-wrap gap-2">
               {held ? (

@@ -1,5 +1,6 @@
 'use client'
 /** What a change that is thought of would do: what moves, which promise breaks, what it costs; taken, or left. */
+import type { WeekAnswer, WeekOutlook } from '@/core/week/ask'
 import { useHouse } from '@/ui/form/house'
 import { spanWords } from '@/words/time'
 import { differenceWords } from '@/words/week'
@@ -9,11 +10,12 @@ const mostSaid = 6
 
 export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
   const house = useHouse()
-  const { thought, thoughtAnswer, outlook } = week
-  if (!thought || !outlook) return null
-  const other = thoughtAnswer && 'outlook' in thoughtAnswer ? thoughtAnswer.outlook : null
-  const changes = other ? differenceWords(outlook, other, house, nowMs) : []
-  const moved = other ? movedSteps(outlook, other) : 0
+  const { thought, thoughtAnswer } = week
+  if (!thought) return null
+  const now = outlookIn(thoughtAnswer?.now)
+  const other = now && outlookIn(thoughtAnswer?.then)
+  const changes = other ? differenceWords(now, other, house, nowMs) : []
+  const moved = other ? movedSteps(now, other) : 0
   return (
     <section
       aria-label="What it would do"
@@ -38,8 +40,8 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
             {changes.length === 0 && <li>No piece is done later or sooner.</li>}
           </ul>
           <p className="mt-2 text-soft">
-            {moved === 0 ? 'Nothing else moves.' : `${moved} of ${outlook.lines.length} steps move.`}{' '}
-            {costWords(outlook.cost, other.cost)}
+            {moved === 0 ? 'Nothing else moves.' : `${moved} of ${now.lines.length} steps move.`}{' '}
+            {costWords(now.cost, other.cost)}
           </p>
         </>
       )}
@@ -57,7 +59,9 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
   )
 }
 
-function movedSteps(now: NonNullable<Week['outlook']>, other: NonNullable<Week['outlook']>): number {
+const outlookIn = (answer: WeekAnswer | undefined) => (answer && 'outlook' in answer ? answer.outlook : null)
+
+function movedSteps(now: WeekOutlook, other: WeekOutlook): number {
   const was = new Map(now.lines.map((line) => [`${line.step?.id} ${line.side ?? ''}`, line.startMs]))
   return other.lines.filter((line) => {
     const before = was.get(`${line.step?.id} ${line.side ?? ''}`)

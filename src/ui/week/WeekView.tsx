@@ -33,7 +33,8 @@ export function WeekView({ data }: { data: WeekData }) {
   if (outlook.lines.length === 0) return <Nothing answer={null} />
   const today = dayOf(new Date(nowMs).toISOString(), house.zone)
   const numbers = todaysNumbers(outlook, today, house.zone)
-  const shown = week.thought && week.thoughtAnswer && 'outlook' in week.thoughtAnswer ? week.thoughtAnswer.outlook : outlook
+  const shown =
+    week.thought && week.thoughtAnswer && 'outlook' in week.thoughtAnswer.then ? week.thoughtAnswer.then.outlook : outlook
   const hours = {
     from: Math.min(...data.hands.map((hand) => hand.hours.from)),
     to: Math.max(...data.hands.map((hand) => hand.hours.to)),

@@ -1,10 +1,14 @@
 /** Asks the worker for weeks: one question at a time, the newest of each kind; the page never waits for it. */
 import type { WeekAnswer, WeekAsk } from '@/core/week/ask'
-import type { Step, WayToKeep } from '@/core/week/keep'
+import type { KeptWindow, Step } from '@/core/week/keep'
 import type { Asked, Told } from './planner.worker'
 
-/** What is asked for: the week as it is, or one that is thought of. */
-export type AskKind = 'week' | 'thought'
+/** What is asked for: a first answer of the week as it is, a better one, or what is thought of. */
+export type AskKind = 'first' | 'better' | 'thought'
+export interface Compared {
+  now: WeekAnswer
+  then: WeekAnswer
+}
 interface Question {
   kind: AskKind
   asked: Asked
@@ -12,7 +16,12 @@ interface Question {
   failed: (trouble: Error) => void
 }
 
-/** A newer question takes the place of an older one of its kind that waits; a thought also of one in work. Those are never answered. */
+/** Kinds that a newer question of a kind takes the place of: what they would tell is old. Those are never answered. */
+const replaced: Record<AskKind, readonly AskKind[]> = {
+  first: ['first', 'better'],
+  better: ['better'],
+  thought: ['thought'],
+}
 export class Planner {
   private worker: Worker | null = null
   /** the first of them is in work */
@@ -25,8 +34,13 @@ export class Planner {
   ask(kind: AskKind, ask: WeekAsk): Promise<WeekAnswer> {
     return this.send(kind, { ask })
   }
+  /** What is thought of, beside the week as it is: both gone on from the same week and looked at as long. */
+  async compare(ask: WeekAsk): Promise<Compared> {
+    const now = await this.ask('thought', { ...ask, supposed: {}, weeks: 0 })
+    return { now, then: await this.ask('thought', ask) }
+  }
   /** What would keep the window of a step; null where nothing small does. */
-  keep(ask: WeekAsk, step: Step): Promise<{ way: WayToKeep; answer: WeekAnswer } | null> {
+  keep(ask: WeekAsk, step: Step): Promise<KeptWindow | null> {
     return this.send('thought', { ask, keep: step })
   }
   end(): void {
@@ -39,11 +53,13 @@ export class Planner {
     const asked: Asked = { number: this.count, ...wanted }
     return new Promise((done, failed) => {
       const [inWork] = this.waiting
-      // the week in work is reckoned to its end: while others write on, it would never come to one
-      const rest = this.waiting.filter((each) => each.kind !== kind || (kind === 'week' && each === inWork))
       const question = { kind, asked, done, failed }
-      // what the hand waits for comes first; a thought that nobody has any more is not reckoned to its end
-      this.waiting = kind === 'thought' ? [question, ...rest] : [...rest, question]
+      // a first answer is there in a moment: it is reckoned to its end, else there would be none while others write on
+      const ends = inWork?.kind === 'first' ? [inWork] : []
+      const rest = this.waiting.filter((each) => !ends.includes(each) && !replaced[kind].includes(each.kind))
+      // what the hand waits for comes first, then what the eye does
+      const soon = kind === 'better' ? [...rest, question] : [question, ...rest]
+      this.waiting = [...ends, ...soon]
       if (this.waiting[0] === inWork) return
       if (inWork) this.stop()
       this.begin()

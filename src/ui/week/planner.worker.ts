@@ -1,6 +1,6 @@
 /** The week reckoned beside the page. */
 import { answerWeek, type WeekAnswer, type WeekAsk } from '@/core/week/ask'
-import { smallestChange, type Step, type WayToKeep } from '@/core/week/keep'
+import { type KeptWindow, smallestChange, type Step } from '@/core/week/keep'
 
 export interface Asked {
   number: number
@@ -11,7 +11,7 @@ export interface Asked {
 export type Told =
   | { number: number; cost: number }
   | { number: number; answer: WeekAnswer }
-  | { number: number; found: { way: WayToKeep; answer: WeekAnswer } | null }
+  | { number: number; found: KeptWindow | null }
   | { number: number; trouble: string }
 
 const scope = self as unknown as { onmessage: (event: MessageEvent<Asked>) => void; postMessage: (told: Told) => void }

@@ -17,7 +17,15 @@ export interface Thought {
   /** pins of the plan that is kept with it; null where it can't be taken */
   pins: Pin[] | null
   /** days that are said with it */
-  days?: { day: string; personId: string | null; from: string; to: string; kind: 'away' | 'hours' | 'usual' }[]
+  days?: DayWanted[]
+}
+/** A day as it is to be said: hours as a clock shows them. */
+export interface DayWanted {
+  day: Day
+  personId: string | null
+  from: string
+  to: string
+  kind: 'away' | 'hours' | 'usual'
 }
 
 interface Around {
@@ -111,6 +119,14 @@ export function usualAgain({ day, personId }: OtherDay, days: readonly OtherDay[
   const left = days.filter((each) => each.day !== day || each.personId !== personId)
   const again = { day, personId, kind: 'usual' as const, from: '', to: '' }
   return { key: `usual ${day} ${personId}`, words, supposed: { said: left }, days: [again], pins }
+}
+
+/** A day as it is said now, to come back to. */
+export function asSaid({ day, personId }: Pick<DayWanted, 'day' | 'personId'>, said: readonly OtherDay[]): DayWanted {
+  const now = said.find((each) => each.day === day && each.personId === personId)
+  if (!now) return { day, personId, kind: 'usual', from: '', to: '' }
+  if (!now.hours) return { day, personId, kind: 'away', from: '', to: '' }
+  return { day, personId, kind: 'hours', from: minuteText(now.hours.from), to: minuteText(now.hours.to) }
 }
 
 const others = ({ step, side }: OutlookLine, pins: readonly Pin[]) =>

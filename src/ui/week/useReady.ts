@@ -7,8 +7,9 @@ import type { Supposed, WeekData } from '@/core/week/weekData'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { Planner } from './planner'
 
-/** Milliseconds: the week as it is, and as it would be; weeks worked by chance. */
-const [first, better, weeks, seed] = [200, 700, 100, 20]
+/** Weeks worked by chance; milliseconds for a first answer, and for each of the two that are compared. */
+const [weeks, seed] = [100, 20]
+const budgets = { first: 150, each: 500 }
 
 export interface Ready {
   piece: PieceOutlook
@@ -32,10 +33,11 @@ export function useReady(pieceId: PieceId): { asking: Asking; ask: (supposed: Su
       if (!response.ok) return setAsking({ state: 'unreachable' })
       const data = (await response.json()) as WeekData
       const nowMs = Date.now()
-      const base = { data, written: entries, nowMs, seed }
-      const now = await planner.ask('week', { ...base, supposed: {}, from: data.week?.lines ?? [], budgetMs: first, weeks: 0 })
-      const from = 'outlook' in now ? now.outlook.kept : []
-      const then = await planner.ask('thought', { ...base, supposed, from, budgetMs: better, weeks })
+      const base = { data, written: entries, nowMs, seed, budgetMs: budgets.each, from: data.week?.lines ?? [] }
+      const first = await planner.ask('first', { ...base, supposed: {}, budgetMs: budgets.first, weeks: 0 })
+      // where none is in force, both go on from the first that was found
+      const from = 'outlook' in first ? first.outlook.kept : base.from
+      const { now, then } = await planner.compare({ ...base, from, supposed, weeks })
       const piece = 'outlook' in then ? then.outlook.pieces.find((each) => each.pieceId === pieceId) : undefined
       if (!('outlook' in now) || !('outlook' in then) || !piece) return setAsking({ state: 'nothing' })
       setAsking({ state: 'found', ready: { piece, before: now.outlook, after: then.outlook, nowMs } })

@@ -14,11 +14,11 @@ import { useWrite } from '@/ui/form/useWrite'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { useRefresh } from '@/ui/time/useRefresh'
 import { promiseWords } from '@/words/time'
-import { Planner } from './planner'
-import { keeping, type Thought } from './thoughts'
+import { type Compared, Planner } from './planner'
+import { asSaid, type DayWanted, keeping, type Thought } from './thoughts'
 
 /** A first answer, a better one, and what is thought of. Milliseconds. */
-const budgets = { first: 150, better: 1500, thought: 700 }
+const budgets = { first: 150, better: 1500, thought: 500 }
 /** how many weeks are worked by chance */
 const weeks = 100
 const seed = 20
@@ -33,8 +33,8 @@ export function useWeek(data: WeekData, nowMs: number) {
   const write = useWrite(keepWeek)
   const [answer, setAnswer] = useState<WeekAnswer | null>(null)
   const [thought, setThought] = useState<Thought | null>(null)
-  const [thoughtAnswer, setThoughtAnswer] = useState<WeekAnswer | null>(null)
-  const [before, setBefore] = useState<{ lines: KeptLine[]; pins: Pin[] } | null>(null)
+  const [thoughtAnswer, setThoughtAnswer] = useState<Compared | null>(null)
+  const [before, setBefore] = useState<Taken | null>(null)
   const pins = useMemo(() => data.week?.pins ?? [], [data.week])
   const asked = useRef(0)
 
@@ -47,11 +47,11 @@ export function useWeek(data: WeekData, nowMs: number) {
     const isNewest = () => asked.current === number
     const kept = data.week?.lines ?? []
     void (async () => {
-      const first = await planner.ask('week', { ...base, from: kept, budgetMs: budgets.first, weeks: 0 })
+      const first = await planner.ask('first', { ...base, from: kept, budgetMs: budgets.first, weeks: 0 })
       if (!isNewest()) return
       setAnswer(first)
       const from = 'outlook' in first ? first.outlook.kept : kept
-      const better = await planner.ask('week', { ...base, from: kept.length > 0 ? from : [], budgetMs: budgets.better, weeks })
+      const better = await planner.ask('better', { ...base, from: kept.length > 0 ? from : [], budgetMs: budgets.better, weeks })
       if (isNewest()) setAnswer(better)
     })().catch(() => undefined)
     // anew where something was written, the plan in force is another, or the time has gone on
@@ -65,7 +65,7 @@ export function useWeek(data: WeekData, nowMs: number) {
       if (!wanted || !outlook) return
       const base = { data, written: entries, nowMs, seed, from: outlook.kept }
       void planner
-        .ask('thought', { ...base, supposed: wanted.supposed, budgetMs: budgets.thought, weeks })
+        .compare({ ...base, supposed: wanted.supposed, budgetMs: budgets.thought, weeks })
         .then((found) => setThought((now) => (now?.key === wanted.key ? (setThoughtAnswer(found), now) : now)))
         .catch(() => undefined)
     },
@@ -84,17 +84,17 @@ export function useWeek(data: WeekData, nowMs: number) {
       .keep(base, step)
       .then((found) => {
         if (!found) return setThought({ ...wanted, key: 'none', words: 'Nothing that small keeps it; it is mended afterwards' })
-        const { way, answer: kept } = found
+        const { way, ...compared } = found
         const today = dayOf(new Date(nowMs).toISOString(), house.zone)
         const dayWords = way.kind === 'given' ? '' : promiseWords(way.day, today, house)
         setThought(keeping({ line, way, supposed: supposedBy(way, step, base), hands: data.hands, pins, dayWords }))
-        setThoughtAnswer(kept)
+        setThoughtAnswer(compared)
       })
       .catch(() => undefined)
   }
 
-  const keep = async (lines: readonly KeptLine[], held: readonly Pin[], days: Thought['days'] = []) => {
-    setBefore(data.week && { lines: data.week.lines, pins: data.week.pins })
+  const keep = async ({ lines, pins: held, days }: Taken) => {
+    setBefore(data.week && { lines: data.week.lines, pins: data.week.pins, days: days.map((day) => asSaid(day, data.others)) })
     const stored = lines.filter(({ stepId }) => !isSupposed(stepId))
     const ahead = new Set(lines.map(({ stepId }) => stepId))
     const pinsKept = held.filter(({ stepId }) => ahead.has(stepId))
@@ -116,16 +116,23 @@ export function useWeek(data: WeekData, nowMs: number) {
     issue: write.issue,
     pending: write.pending,
     isKept: outlook !== null && data.week !== null && sameLines(outlook.kept, data.week.lines),
-    keepNow: () => outlook && keep(outlook.kept, pins),
+    keepNow: () => outlook && keep({ lines: outlook.kept, pins, days: [] }),
     take: async () => {
-      if (!thought || !thoughtAnswer || !('outlook' in thoughtAnswer)) return
-      await keep(thoughtAnswer.outlook.kept, thought.pins ?? pins, thought.days)
+      if (!thought || !thoughtAnswer || !('outlook' in thoughtAnswer.then)) return
+      await keep({ lines: thoughtAnswer.then.outlook.kept, pins: thought.pins ?? pins, days: thought.days ?? [] })
     },
-    /** back to the plan that was in force before */
-    undo: before && (() => keep(before.lines, before.pins)),
+    /** back to the plan that was in force before, and to the days as they were said then */
+    undo: before && (() => keep(before)),
   }
 }
 export type Week = ReturnType<typeof useWeek>
+
+/** A plan with the days that are said with it. */
+interface Taken {
+  lines: readonly KeptLine[]
+  pins: readonly Pin[]
+  days: readonly DayWanted[]
+}
 
 /** a step that stands so much earlier or later is the same week still */
 const slips = 30 * 60_000

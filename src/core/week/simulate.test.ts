@@ -1,0 +1,28 @@
+import { describe, expect, test } from 'vitest'
+import { ms } from '@/core/testing/piece'
+import { dataOf, twoCoats } from '@/core/testing/studioWeek'
+import { planWeek } from './planWeek'
+import { endIn, shareBy, simulateWeeks } from './simulate'
+import { readWeek } from './weekData'
+
+describe('the week worked by chance', () => {
+  const data = dataOf([twoCoats('table', { promisedOn: '2026-05-04' }), twoCoats('bench')])
+  const workshop = readWeek(data, [], ms('08:00'))
+  const { schedule, ends } = planWeek(workshop, { seed: 1, rounds: 50 })
+  test('without chance it comes out as planned', () => {
+    const odds = simulateWeeks(workshop.problem, schedule, { weeks: 3, seed: 1, spread: { minutes: 0, drying: 0 } })
+    expect(odds.ends).toEqual(ends.map(({ end }) => [end, end, end]))
+    expect(odds.missed).toBe(0)
+  })
+  test('the same seed gives the same weeks; more chance, later in four of five', () => {
+    const worked = (minutes: number) =>
+      simulateWeeks(workshop.problem, schedule, { weeks: 200, seed: 4, spread: { minutes, drying: 0.2 } })
+    expect(worked(0.3)).toEqual(worked(0.3))
+    const safe = (minutes: number) => endIn(worked(minutes).ends[0] ?? [], 0.8)
+    expect(safe(0.8)).toBeGreaterThan(safe(0.05))
+  })
+  test('shares and ranks by hand', () => {
+    expect(shareBy([10, 20, 30, 40], 30)).toBe(0.75)
+    expect([endIn([10, 20, 30, 40, 50], 0.8), endIn([10], 0.8), endIn([], 0.8)]).toEqual([40, 10, Infinity])
+  })
+})
