@@ -93,12 +93,15 @@ export const shortDayWords = (day: Day, writing: Writing, room: boolean): string
     : writtenDay(day, writing, { weekday: 'short' }).slice(0, 2)
 
 /** A minute of the day as a field of time holds it: 570 is "09:30". */
-export const minuteText = (minute: number): string =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.floor(minute % 60)).padStart(2, '0')}`
+export function minuteText(minute: number): string {
+  // midnight ends a day; what is later is the next day's
+  const shown = minute > 1440 ? minute - 1440 : minute
+  return `${String(Math.floor(shown / 60)).padStart(2, '0')}:${String(Math.floor(shown % 60)).padStart(2, '0')}`
+}
 
 /** A minute of the day as its time: 570 is "09:30", "9:30 am". */
 export const minuteWords = (minute: number, { locale }: Writing): string =>
-  minute >= 1440 ? '24:00' : clockTime(`2026-01-01T${minuteText(minute)}:00.000Z`, { zone: 'UTC', locale })
+  minute === 1440 ? '24:00' : clockTime(`2026-01-01T${minuteText(minute)}:00.000Z`, { zone: 'UTC', locale })
 
 const dayNames = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
 /** "Monday to Friday, 09:00 to 17:00", or the days by name where they are not in a row. */

@@ -6,6 +6,7 @@ import { codesOf } from '@/core/craft/parts'
 import type { AmountUnit } from '@/core/measure/amount'
 import { locales } from '@/core/measure/number'
 import { unitSystems } from '@/core/measure/units'
+import { stretchOf } from '@/core/measure/workingHours'
 import {
   amountHint,
   colourHex,
@@ -29,7 +30,8 @@ const zone = z.string().refine((name) => {
 }, 'Choose a time zone from the list.')
 
 /** minutes */
-const shortestDay = 30
+export const shortestDay = 30
+export const tooShortADay = 'The day ends at least half an hour after it begins; a night is no longer than 14 hours.'
 /** "17:30" as minutes of the day; midnight ends a day as well as beginning one. */
 export const minuteOfDayText = z
   .string()
@@ -67,8 +69,8 @@ export const studioInput = z
     worksDays: workedDays,
   })
   .transform((typed, context) => {
-    if (typed.worksTo - typed.worksFrom < shortestDay)
-      context.addIssue({ code: 'custom', path: ['worksTo'], message: 'The day ends at least half an hour after it begins.' })
+    const hours = stretchOf(typed.worksFrom, typed.worksTo, shortestDay)
+    if (!hours) context.addIssue({ code: 'custom', path: ['worksTo'], message: tooShortADay })
     // amounts are in the currency that is chosen beside them, written as it is chosen beside them
     const chosen = { currency: typed.currency, locale: typed.locale }
     const read = <T>(path: keyof typeof typed, schema: z.ZodType<T, string>): T => {
@@ -79,6 +81,7 @@ export const studioInput = z
     }
     return {
       ...typed,
+      worksTo: hours?.to ?? typed.worksTo,
       hourRate: read('hourRate', neededMoney(chosen)),
       overheadRate: read('overheadRate', money(chosen)),
       priceStep: read(

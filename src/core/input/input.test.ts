@@ -186,7 +186,12 @@ describe('other entries', () => {
     })
     expect(studioInput.parse(studio)).toMatchObject({ worksFrom: 510, worksTo: 960, worksDays: [1, 2, 6] })
     expect(words(studioInput.safeParse({ ...studio, worksFrom: '16:00', worksTo: '16:20' }))).toEqual({
-      worksTo: 'The day ends at least half an hour after it begins.',
+      worksTo: 'The day ends at least half an hour after it begins; a night is no longer than 14 hours.',
+    })
+    // a night: its end is the next morning's
+    expect(studioInput.parse({ ...studio, worksFrom: '22:00', worksTo: '06:00' })).toMatchObject({
+      worksFrom: 1320,
+      worksTo: 1800,
     })
     expect(words(studioInput.safeParse({ ...studio, worksDays: [] }))).toEqual({ worksDays: 'Choose at least one day.' })
   })

@@ -1,8 +1,9 @@
 /** What may be entered of the week: the plan that is taken, a day that is other than usual, people's hours, drying places. */
 import { z } from 'zod'
 import { isDay } from '@/core/measure/time'
+import { stretchOf } from '@/core/measure/workingHours'
 import { id, words } from './fields'
-import { minuteOfDayText, workedDays } from './house'
+import { minuteOfDayText, shortestDay, tooShortADay, workedDays } from './house'
 
 const side = z.union([z.literal(1), z.literal(2)]).nullable()
 /** ms since 1970, of the years that are believed */
@@ -28,9 +29,9 @@ export const otherDayInput = z
   .transform(({ kind, from, to, ...rest }, context) => {
     if (kind !== 'hours') return { ...rest, hours: kind === 'usual' ? ('usual' as const) : null }
     const [begins, ends] = [minuteOfDayText.safeParse(from), minuteOfDayText.safeParse(to)]
-    if (begins.success && ends.success && ends.data - begins.data >= shortest)
-      return { ...rest, hours: { from: begins.data, to: ends.data } }
-    context.addIssue({ code: 'custom', path: ['to'], message: 'Times like 09:00 to 17:30, the end after the beginning.' })
+    const hours = begins.success && ends.success ? stretchOf(begins.data, ends.data, shortest) : null
+    if (hours) return { ...rest, hours }
+    context.addIssue({ code: 'custom', path: ['to'], message: 'Times like 09:00 to 17:30; a night is no longer than 14 hours.' })
     return z.NEVER
   })
 export type OtherDayText = z.input<typeof otherDayInput>
@@ -46,9 +47,11 @@ export type WeekText = z.input<typeof weekInput>
 
 export const personHoursInput = z
   .object({ personId: id, own: z.boolean(), from: minuteOfDayText, to: minuteOfDayText, days: workedDays })
-  .refine(({ own, from, to }) => !own || to - from >= 30, {
-    path: ['to'],
-    message: 'The day ends at least half an hour after it begins.',
+  .transform(({ from, to, ...rest }, context) => {
+    const hours = stretchOf(from, to, shortestDay)
+    if (hours || !rest.own) return { ...rest, ...(hours ?? { from, to }) }
+    context.addIssue({ code: 'custom', path: ['to'], message: tooShortADay })
+    return z.NEVER
   })
 export type PersonHoursText = z.input<typeof personHoursInput>
 

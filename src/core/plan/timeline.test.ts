@@ -34,6 +34,22 @@ describe('one painter’s days', () => {
       ['top', at(3, 9)],
     ])
   })
+  test('a night: what does not fit before six waits for the evening, and work goes on over midnight', () => {
+    const nights = { from: 1320, to: 1800, days: [1, 2, 3, 4, 5] }
+    const steps = [step('coat', 30, wait(60)), step('coat', 30)]
+    expect(starts([{ id: 'top', steps }], nights, at(0, 23))).toEqual([
+      ['top', at(0, 23)],
+      ['top', at(1, 0, 30)],
+    ])
+    // Monday night's work ends on Tuesday at six; at five it is still Monday's
+    expect(starts([{ id: 'top', steps }], nights, at(1, 5), 1)).toEqual([
+      ['top', at(1, 5)],
+      ['top', at(1, 22)],
+    ])
+    // Saturday, two in the morning, is Friday night's
+    expect(starts([{ id: 'top', steps }], nights, at(0, 2), 6)[0]).toEqual(['top', at(0, 2)])
+    expect(layOut([{ id: 'top', steps }], nights, at(0, 23)).days).toBe(1)
+  })
   test('a wax that must come off within the hour is not begun at 16:30', () => {
     const steps = [step('clear-wax', 20, wait(30, 60)), step('wax-off', 10)]
     expect(starts([{ id: 'top', steps }], usualHours, at(0, 16, 30))).toEqual([

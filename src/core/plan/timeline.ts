@@ -10,7 +10,7 @@ import { filmMinutes } from '@/core/drying/windowFor'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Film } from '@/core/measure/film'
 import type { PartId } from '@/core/measure/named'
-import { usualHours, type WorkingHours } from '@/core/measure/workingHours'
+import { dayBegins, usualHours, type WorkingHours } from '@/core/measure/workingHours'
 import { type Half, halvesOf } from './halves'
 import { isHeld, isOpen, type Lane, leftOf, passOn, soonest, stepOf, type TimedPart } from './lane'
 
@@ -69,12 +69,15 @@ interface Days {
   waitAfter: (step: PlannedStep) => Wait
 }
 
+/** Which day's work a minute belongs to; after midnight a night's work is still that of the day before. */
+const dateOf = (minute: number, hours: WorkingHours) => Math.floor((minute - dayBegins(hours)) / day)
+
 /** The first working minute at or after `at` from which `minutes` fit into the day; a longer step takes a day's start. */
 function fitInto(at: number, minutes: number, { hours, weekday }: Days): number {
   if (at === Infinity) return Infinity
   const span = Math.min(minutes, hours.to - hours.from)
-  for (let date = Math.floor(at / day); ; date += 1) {
-    if (!hours.days.includes((weekday + date) % 7)) continue
+  for (let date = dateOf(at, hours); ; date += 1) {
+    if (!hours.days.includes((weekday + date + 7) % 7)) continue
     const start = Math.max(at, date * day + hours.from)
     if (start + span <= date * day + hours.to) return start
   }
@@ -183,7 +186,7 @@ export function layOut(
     ),
     attendedMinutes: slots.reduce((sum, { start, end }) => sum + end - start, 0),
     savedMinutes: slots.reduce((sum, { saved }) => sum + saved, 0),
-    days: slots.length === 0 ? 0 : Math.floor(last / day) - Math.floor(first / day) + 1,
+    days: slots.length === 0 ? 0 : dateOf(last, hours) - dateOf(first, hours) + 1,
     awkward: slots.filter(({ awkward }) => awkward).length,
   }
 }
@@ -201,7 +204,7 @@ function offer(lane: Lane, now: number, before: PlannedStep | undefined, days: D
   const step = stepOf(lane)
   const at = Math.max(now, lane.readyAt)
   const first = fitInto(at, step.minutes, days)
-  const tomorrow = fitInto((Math.floor(first / day) + 1) * day, step.minutes, days)
+  const tomorrow = fitInto((dateOf(first, days.hours) + 1) * day + dayBegins(days.hours), step.minutes, days)
   // where its own window closes before the morning, it is begun today all the same
   const start = [first, tomorrow].find((each) => each <= lane.closesAt && holds(lane.steps, lane.next, each, days))
   const shared = alike(before, step) && start === now ? Math.min(getOperation(step.operation).overhead, step.minutes - 1) : 0

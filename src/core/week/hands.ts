@@ -18,9 +18,9 @@ export interface OtherDay {
 }
 
 const clock = (minute: number) => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
-/** The instant of a minute of a day on the wall; midnight at its end is the next day's first. */
+/** The instant of a minute of a day on the wall; from midnight at its end on they are the next day's. */
 export function instantAt(day: Day, minute: number, zone: string): Instant {
-  const found = minute < 1440 ? instantOf(`${day}T${clock(minute)}`, zone) : instantOf(`${dayAfter(day, 1)}T00:00`, zone)
+  const found = instantOf(`${dayAfter(day, Math.floor(minute / 1440))}T${clock(minute % 1440)}`, zone)
   if (found === null) throw new Error(`no such moment: ${day} ${minute}`)
   return found
 }
@@ -51,16 +51,24 @@ export function stretchesOf(
   others: readonly OtherDay[],
   { startMs, zone, days, grid }: Span,
 ): [number, number][] {
-  const today = dayOf(new Date(startMs).toISOString(), zone)
+  // last night's work may go on still
+  const first = dayAfter(dayOf(new Date(startMs).toISOString(), zone), -1)
   const minuteOf = (day: Day, minute: number) => (Date.parse(instantAt(day, minute, zone)) - startMs) / 60_000
-  return Array.from({ length: days }, (_, k) => dayAfter(today, k)).flatMap((day): [number, number][] => {
+  let until = 0
+  return Array.from({ length: days + 1 }, (_, k) => dayAfter(first, k)).flatMap((day): [number, number][] => {
     const worked = hoursOn(hand, others, day)
     if (!worked) return []
-    const from = Math.max(0, Math.ceil(minuteOf(day, worked.from) / grid) * grid)
+    const from = Math.max(until, Math.ceil(minuteOf(day, worked.from) / grid) * grid)
     const to = Math.floor(minuteOf(day, worked.to) / grid) * grid
-    return to > from ? [[from, to]] : []
+    if (to <= from) return []
+    until = to
+    return [[from, to]]
   })
 }
+
+/** The day whose work a moment belongs to; `begins`: the minute at which it is told from the day before. */
+export const workDayOf = (ms: number, zone: string, begins: number): Day =>
+  dayOf(new Date(ms - begins * 60_000).toISOString(), zone)
 
 /** Hours without a stretch that is taken. */
 export const without = (work: readonly (readonly [number, number])[], from: number, to: number): [number, number][] =>

@@ -1,6 +1,7 @@
 /** Where a window can't be kept: the smallest change that would keep it, sought among what people do. Pure; time is told. */
 import type { Day, PersonId, StepId } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
+import { stayLonger } from '@/core/measure/workingHours'
 import { answerWeek, type OutlookLine, type WeekAnswer, type WeekAsk } from './ask'
 import { hoursOn, type OtherDay } from './hands'
 import type { Supposed } from './weekData'
@@ -12,7 +13,6 @@ export type WayToKeep =
   | { kind: 'day'; day: Day; personId: PersonId | null; other: OtherDay }
 
 const hour = 60
-const dayMinutes = 1440
 const budgetMs = 120
 
 export interface Step {
@@ -37,7 +37,7 @@ export function waysToKeep({ data: { hands, zone, others } }: Pick<WeekAsk, 'dat
   })
   const stay = (minutes: number) =>
     worked.map(({ day, from, to }): WayToKeep => {
-      const hours = { from, to: Math.min(dayMinutes, to + minutes) }
+      const hours = stayLonger({ from, to }, minutes)
       return { kind: 'longer', day, personId, minutes, other: { day, personId, hours } }
     })
   const begin = worked.map(({ day, from, to }): WayToKeep => {

@@ -131,6 +131,13 @@ describe('a week from the studio', () => {
     expect(answerWeek(ask(dataOf([twoCoats('table')], { hands: [idle] })), clock())).toMatchObject({ why: 'nobody' })
     expect(outlookOf(dataOf([])).lines).toEqual([])
   })
+  test('a studio that works nights goes on after midnight', () => {
+    const nights = { ...ada, hours: { from: 1320, to: 1800, days: [1, 2, 3, 4, 5] } }
+    expect(said(outlookOf(dataOf([twoCoats('table')], { hands: [nights] }))).map(([, time]) => time)).toEqual([
+      '04T22:00',
+      '05T00:10',
+    ])
+  })
   test('a studio of Sundays works on Sundays', () => {
     const sundays = { ...ada, hours: { from: 600, to: 960, days: [0] } }
     expect(said(outlookOf(dataOf([twoCoats('table')], { hands: [sundays] }))).map(([, time]) => time)).toEqual([

@@ -146,7 +146,7 @@ class Build {
     this.pieces.push({ id: piece.id, due: piece.promisedOn === null ? Infinity : this.dueOf(piece.promisedOn), weight, final })
   }
   private dueOf(day: string): number {
-    const latest = Math.max(...this.around.hands.map(({ hours }) => hours.to))
+    const latest = Math.min(dayMinutes, Math.max(...this.around.hands.map(({ hours }) => hours.to)))
     return Math.floor(this.minuteOf(instantAt(day, latest, this.around.zone)) / grid) * grid
   }
 

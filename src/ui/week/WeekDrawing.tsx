@@ -4,8 +4,11 @@
  * each pair of hands wound through them all in the order of work. Told apart by form as well as tone.
  */
 import { useId } from 'react'
-import { dayOf, daysBetween } from '@/core/measure/time'
+import type { Day } from '@/core/measure/named'
+import { daysBetween } from '@/core/measure/time'
+import { dayBegins } from '@/core/measure/workingHours'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
+import { workDayOf } from '@/core/week/hands'
 import { useHouse } from '@/ui/form/house'
 import { useBeat } from '@/ui/time/now'
 import { clockTime, shortDayWords } from '@/words/time'
@@ -36,13 +39,14 @@ export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chose
   const house = useHouse()
   const nowMs = useBeat()
   const id = useId().replace(/[^a-zA-Z0-9]/g, '')
-  const large = wideDay(outlook, nowMs, house.zone, days)
+  const dayOn = (ms: number) => workDayOf(ms, house.zone, dayBegins(hours))
+  const today0 = dayOn(nowMs)
+  const large = wideDay(outlook, nowMs, dayOn, days)
   const line = { nowMs, zone: house.zone, hours, isWorked, count: days, left: 8, right: wide - 8 }
   const scale = dayScale({ ...line, wide: large, share: today })
   const high = head + Math.max(1, outlook.pieces.length) * laneHigh + 10
   const yOf = (piece: number) => head + piece * laneHigh + laneHigh * 0.6
-  const today0 = dayOf(new Date(nowMs).toISOString(), house.zone)
-  const numbers = todaysNumbers(outlook, today0, house.zone)
+  const numbers = todaysNumbers(outlook, today0, dayOn)
   const plumb = scale.x(nowMs)
   // the time stands beside its line, on the side on which no day is named
   const flag = plumb - flagWide > 8 ? plumb - flagWide + 1 : plumb - 1
@@ -115,8 +119,8 @@ export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chose
 }
 
 /** Today's steps by the order in which they are worked, as the list beside numbers them. */
-export function todaysNumbers({ lines }: WeekOutlook, today: string, zone: string): Map<number, number> {
-  const own = lines.filter(({ startMs }) => dayOf(new Date(startMs).toISOString(), zone) === today)
+export function todaysNumbers({ lines }: WeekOutlook, today: Day, dayOn: (ms: number) => Day): Map<number, number> {
+  const own = lines.filter(({ startMs }) => dayOn(startMs) === today)
   return new Map(own.map(({ index }, k) => [index, k + 1]))
 }
 
@@ -125,10 +129,9 @@ function drawnWords({ pieces, lines }: WeekOutlook): string {
 }
 
 /** Which day is drawn wide: today while something of it is ahead, else the first on which something is. */
-function wideDay({ lines }: WeekOutlook, nowMs: number, zone: string, days: number): number {
+function wideDay({ lines }: WeekOutlook, nowMs: number, dayOn: (ms: number) => Day, days: number): number {
   const next = lines.find(({ endMs }) => endMs > nowMs)?.startMs ?? nowMs
-  const on = (ms: number) => dayOf(new Date(ms).toISOString(), zone)
-  return Math.max(0, Math.min(days - 1, daysBetween(on(nowMs), on(next))))
+  return Math.max(0, Math.min(days - 1, daysBetween(dayOn(nowMs), dayOn(next))))
 }
 
 /** `flagged`: where the time stands written. */

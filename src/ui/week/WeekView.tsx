@@ -1,9 +1,10 @@
 'use client'
 /** The workshop's week: drawn large, today in order, when each piece is ready, and what if. Reckoned on the device, beside the page. */
 import { useState } from 'react'
-import { dayOf } from '@/core/measure/time'
+import type { Day } from '@/core/measure/named'
+import { dayBegins } from '@/core/measure/workingHours'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
-import { hoursOn } from '@/core/week/hands'
+import { hoursOn, workDayOf } from '@/core/week/hands'
 import type { WeekData } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { useBeat } from '@/ui/time/now'
@@ -31,14 +32,16 @@ export function WeekView({ data }: { data: WeekData }) {
   if (answer && !outlook) return <Nothing answer={answer} />
   if (!outlook) return <p className="py-16 text-2xl">Reckoning the week…</p>
   if (outlook.lines.length === 0) return <Nothing answer={null} />
-  const today = dayOf(new Date(nowMs).toISOString(), house.zone)
-  const numbers = todaysNumbers(outlook, today, house.zone)
   const shown =
     week.thought && week.thoughtAnswer && 'outlook' in week.thoughtAnswer.then ? week.thoughtAnswer.then.outlook : outlook
   const hours = {
     from: Math.min(...data.hands.map((hand) => hand.hours.from)),
     to: Math.max(...data.hands.map((hand) => hand.hours.to)),
   }
+  // a night's work is of the day on which it begins
+  const dayOn = (ms: number) => workDayOf(ms, house.zone, dayBegins(hours))
+  const today = dayOn(nowMs)
+  const numbers = todaysNumbers(outlook, today, dayOn)
   const move = (line: OutlookLine, ms: number) =>
     week.think(moved(line, week.pins, ms, `${placeTitle(line)} ${momentWords(new Date(ms).toISOString(), house, nowMs)}`))
   const isWorked = (day: string) => data.hands.some((hand) => hoursOn(hand, data.others, day) !== null)
@@ -51,7 +54,7 @@ export function WeekView({ data }: { data: WeekData }) {
       <WeekDrawing {...drawing} days={2} wide={560} today={0.74} className="mt-4 sm:hidden" />
       <Threads hands={shown.hands} />
       <div className="mt-8 grid gap-x-14 gap-y-10 lg:grid-cols-[1.4fr_1fr]">
-        <Days {...list} today={today} numbers={numbers} />
+        <Days {...list} today={today} dayOn={dayOn} numbers={numbers} />
         <div className="space-y-10">
           <Promises outlook={outlook} nowMs={nowMs} />
           <WhatIf week={week} data={data} outlook={outlook} nowMs={nowMs} />
@@ -63,9 +66,9 @@ export function WeekView({ data }: { data: WeekData }) {
 }
 
 /** Today's steps, and those of later days folded away until they are wanted. */
-function Days({ today, numbers, ...list }: Omit<LinesOf, 'lines'> & { today: string }) {
+function Days({ today, dayOn, numbers, ...list }: Omit<LinesOf, 'lines'> & { today: Day; dayOn: (ms: number) => Day }) {
   const house = useHouse()
-  const [first, ...rest] = byDay(list.outlook, house.zone)
+  const [first, ...rest] = byDay(list.outlook, dayOn)
   const now = first?.day === today ? first : null
   return (
     <div className="space-y-4">
@@ -98,10 +101,10 @@ type LinesOf = Parameters<typeof LineList>[0]
 const minutesOf = (lines: readonly OutlookLine[]) =>
   lines.reduce((sum, { startMs, endMs }) => sum + (endMs - startMs) / 60_000, 0)
 
-function byDay({ lines }: WeekOutlook, zone: string): { day: string; lines: OutlookLine[] }[] {
+function byDay({ lines }: WeekOutlook, dayOn: (ms: number) => Day): { day: Day; lines: OutlookLine[] }[] {
   const days = new Map<string, OutlookLine[]>()
   for (const line of lines) {
-    const day = dayOf(new Date(line.startMs).toISOString(), zone)
+    const day = dayOn(line.startMs)
     days.set(day, [...(days.get(day) ?? []), line])
   }
   return [...days].map(([day, own]) => ({ day, lines: own }))

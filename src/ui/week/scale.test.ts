@@ -21,6 +21,13 @@ describe('the line of days', () => {
       days.slice(1).forEach(({ from }, k) => expect(from).toBeCloseTo(days[k]?.to ?? 0))
     }
   })
+  test('a night is one day: its hours stand beside each other, on both sides of midnight', () => {
+    const { days, x } = dayScale({ ...asked, hours: { from: 1320, to: 1800 }, nowMs: ms('01:00', 5), wide: 0 })
+    expect(days[0]?.day).toBe('2026-05-04')
+    expect(x(ms('06:00', 5))).toBeCloseTo(days[0]?.shuts ?? 0)
+    expect(x(ms('22:00', 5))).toBeCloseTo(days[1]?.opens ?? 0)
+    expect(x(ms('23:59', 5))).toBeLessThan(x(ms('01:00', 6)))
+  })
   test('after work the days that are over are narrow, and what is drawn is found again', () => {
     const { days, x, at } = dayScale({ ...asked, nowMs: ms('18:30'), wide: 1 })
     expect(Math.round((days[0]?.to ?? 0) - (days[0]?.from ?? 0))).toBe(65)

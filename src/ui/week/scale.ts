@@ -1,7 +1,8 @@
 /** A line of days: one wide, the others narrower, working hours drawn out and nights drawn in. Pixels of a drawing; pure. */
 import type { Day } from '@/core/measure/named'
-import { dayAfter, dayOf } from '@/core/measure/time'
-import { instantAt } from '@/core/week/hands'
+import { dayAfter } from '@/core/measure/time'
+import { dayBegins } from '@/core/measure/workingHours'
+import { instantAt, workDayOf } from '@/core/week/hands'
 
 export interface DrawnDay {
   day: string
@@ -40,7 +41,8 @@ interface Asked {
 }
 
 export function dayScale({ nowMs, zone, hours, isWorked, count, left, right, wide, share: wideShare }: Asked): DayScale {
-  const first = dayOf(new Date(nowMs).toISOString(), zone)
+  const cut = dayBegins(hours)
+  const first = workDayOf(nowMs, zone, cut)
   const rest = Array.from({ length: Math.max(0, count - 1 - wide) }, (_, k) => narrower ** k)
   const sum = rest.reduce((all, each) => all + each, 0)
   const before = Array.from({ length: wide }, () => (sum === 0 ? (1 - wideShare) / Math.max(1, wide) : passed))
@@ -52,13 +54,13 @@ export function dayScale({ nowMs, zone, hours, isWorked, count, left, right, wid
   shares.forEach((share, k) => {
     const day = dayAfter(first, k)
     const width = share * (right - left)
-    const [begins, opens, shuts] = [0, hours.from, hours.to].map((minute) => Date.parse(instantAt(day, minute, zone))) as [
+    const [begins, opens, shuts] = [cut, hours.from, hours.to].map((minute) => Date.parse(instantAt(day, minute, zone))) as [
       number,
       number,
       number,
     ]
     const night = width * (1 - worked)
-    const morning = (night * hours.from) / Math.max(1, hours.from + 1440 - hours.to)
+    const morning = (night * (hours.from - cut)) / Math.max(1, hours.from + 1440 - hours.to)
     // today begins a little before now
     const since = k === 0 ? Math.max(begins, Math.min(nowMs - 1_800_000, shuts - 3_600_000)) : begins
     const opening = since > opens ? at : at + (k === 0 ? Math.min(morning, width * 0.05) : morning)
@@ -68,7 +70,7 @@ export function dayScale({ nowMs, zone, hours, isWorked, count, left, right, wid
     days.push({ day, from: at, to: at + width, opens: opening, shuts: evening, isWorked: isWorked(day) })
     at += width
   })
-  marks.push([Date.parse(instantAt(dayAfter(first, count), 0, zone)), at])
+  marks.push([Date.parse(instantAt(dayAfter(first, count), cut, zone)), at])
   const x = (ms: number): number => {
     const [start] = marks
     if (!start || ms <= start[0]) return left

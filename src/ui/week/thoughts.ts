@@ -1,6 +1,7 @@
 /** What may be thought of: somebody away, longer hours, other air, one more piece, a client who waits. Each in words, and what it supposes. */
 import type { Day } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
+import { stayLonger } from '@/core/measure/workingHours'
 import type { OutlookLine, PieceOutlook } from '@/core/week/ask'
 import { type Hand, hoursOn, type OtherDay } from '@/core/week/hands'
 import type { WayToKeep } from '@/core/week/keep'
@@ -74,7 +75,7 @@ export function thoughtsOf(around: Around): Offer[] {
   const works = hand && hoursOn(hand, said, day)
   const longer = hands.flatMap((each) => {
     const hours = hoursOn(each, said, day)
-    return hours ? [{ id: each.id, from: hours.from, to: Math.min(1440, hours.to + longerBy) }] : []
+    return hours ? [{ id: each.id, ...stayLonger(hours, longerBy) }] : []
   })
   const name = hand?.name ?? null
   return [
