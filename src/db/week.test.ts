@@ -33,6 +33,12 @@ describe('the week in the records', () => {
       return findWeek(client)
     })
     expect(week).toMatchObject({ lines: [second], pins })
+    const figures = { minutes: 25, planned: 20, seen: 7, opens: 120, closes: null, temperature: 18.5, humidity: 60 }
+    const reckoned = await db.as(db.here, async (client) => {
+      await addWeek(client, db.here, { id: uuidv7(), lines: [{ ...second, figures }], pins })
+      return findWeek(client)
+    })
+    expect(reckoned?.lines).toEqual([{ ...second, figures }])
     // whoever is elsewhere has none
     expect(await db.as(db.elsewhere, findWeek)).toBeNull()
   })
@@ -62,6 +68,9 @@ describe('the week in the records', () => {
       db.as(db.here, (client) => addOtherDays(client, db.here, [{ id: uuidv7(), day, personId, hours }]))
     await expect(add(stranger, { from: 0, to: 60 })).rejects.toThrow(/foreign key/)
     await expect(add(null, { from: 600, to: 540 })).rejects.toThrow(/other_day_hours/)
+    // a night goes on to the next morning, and not round the clock
+    await add(null, { from: 1320, to: 1800 })
+    await expect(add(null, { from: 600, to: 2041 })).rejects.toThrow(/other_day_hours/)
   })
   test('people’s own hours and the drying places are kept, and taken back', async () => {
     const personId = uuidv7()

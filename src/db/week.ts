@@ -1,8 +1,7 @@
-/** People's hours, days that are other than usual, the week as it was planned, and the air that is expected. */
+/** People's hours, days that are other than usual, and the week as it was planned. */
 import { z } from 'zod'
-import type { Air } from '@/core/drying/air'
 import { keptLine, weekPin } from '@/core/input/week'
-import type { Day, Instant, PersonId, RoomId, StudioId } from '@/core/measure/named'
+import type { Day, PersonId, StudioId } from '@/core/measure/named'
 import type { WorkingHours } from '@/core/measure/workingHours'
 import type { OtherDay } from '@/core/week/hands'
 import type { WeekInForce } from '@/core/week/weekData'
@@ -96,14 +95,3 @@ export async function addWeek(
     JSON.stringify(pins),
   ])
 }
-
-const means = query(
-  'expected air',
-  z.object({ roomId: z.string(), temperature: z.number(), humidity: z.number() }),
-  `select room_key as "roomId", (sum(temperature_sum) / sum(count))::float8 as temperature,
-          (sum(humidity_sum) / sum(count))::float8 as humidity
-   from air_mean where bin >= $1 group by room_key`,
-)
-/** The mean air of each room since an instant. */
-export const listMeanAir = async (client: Client, since: Instant): Promise<Record<RoomId, Air>> =>
-  Object.fromEntries((await many(client, means, [since])).map(({ roomId, ...air }) => [roomId, air]))

@@ -1,8 +1,11 @@
 /** The week in words: why a step stands where it does, what a change costs. */
+import type { Writing } from '@/core/measure/number'
 import type { OutlookLine, PieceOutlook, WeekOutlook } from '@/core/week/ask'
-import type { Place } from '@/core/week/place'
+import { grid } from '@/core/week/figures'
+import type { LineFigures, Place } from '@/core/week/place'
 import type { WeekReason } from '@/core/week/planWeek'
 import { stepTitle } from './craft'
+import { airWords } from './measure'
 import { momentWords, spanWords, type Wall } from './time'
 
 export const placeTitle = ({ step, side }: Place): string => {
@@ -28,6 +31,27 @@ export function weekReasonWords(line: OutlookLine, all: readonly OutlookLine[]):
   if (line.reason === 'dries' && title) return `Ready so long after: ${title}.`
   if (line.reason === 'other' && title) return `It waits for: ${title}.`
   return plain[line.reason]
+}
+
+/** What a step was reckoned by: its minutes, and what passes after it in which air. */
+export function figuresWords(
+  { minutes, planned, seen, opens, closes, temperature, humidity }: LineFigures,
+  writing: Writing,
+): string {
+  const here = seen > 0 && Math.abs(minutes - planned) >= 5
+  const work = here
+    ? `${minutes} min, as it takes here (${seen === 1 ? 'seen once' : `seen ${seen} times`}); ${planned} by the plan.`
+    : `${minutes} min by the plan.`
+  if (opens === null && closes === null) return work
+  const dries = opens === null ? 'What follows may be done at once' : `What follows may be done after ${spanWords(opens)}`
+  const until = closes === null ? '' : `, and must within ${spanWords(closes)}`
+  return `${work} ${dries}${until}: expected at ${airWords({ temperature, humidity }, writing)}.`
+}
+/** Whether a step is reckoned otherwise than when the plan was taken: by more than a tenth. */
+export function isReckonedAnew(now: LineFigures, then: LineFigures): boolean {
+  const differs = (one: number | null, other: number | null) =>
+    (one === null) !== (other === null) || Math.abs((one ?? 0) - (other ?? 0)) > 0.1 * Math.max(one ?? 0, other ?? 0, grid)
+  return differs(now.minutes, then.minutes) || differs(now.opens, then.opens) || differs(now.closes, then.closes)
 }
 
 /** What of a week changes in another: promises first. Empty where nothing does. */

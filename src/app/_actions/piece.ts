@@ -1,5 +1,6 @@
 'use server'
 /** Taking a piece in, planning its parts, changing its facts. */
+import { amendFacts } from '@/app/_server/amending'
 import { planCounted } from '@/app/_server/around'
 import { momentOf } from '@/app/_server/moment'
 import { store } from '@/app/_server/store'
@@ -25,8 +26,8 @@ import { readPiece } from '@/core/piece/journey'
 import { replan } from '@/core/plan/replan'
 import { editedSteps, isEdited, workedSteps } from '@/core/plan/stepEdits'
 import type { NewEntry } from '@/db/entry'
-import { findPiece, findPieceFile } from '@/db/piece'
-import { addParts, addPiece, addPlan, changePart, changePiece, type PieceFacts } from '@/db/pieceWrite'
+import { findPieceFile } from '@/db/piece'
+import { addParts, addPiece, addPlan, changePart } from '@/db/pieceWrite'
 import { addRecipe } from '@/db/recipe'
 
 export async function takeIn(typed: IntakeText): Promise<Answer> {
@@ -54,17 +55,6 @@ export async function takeIn(typed: IntakeText): Promise<Answer> {
   )
 }
 
-const amendable = [
-  'name',
-  'source',
-  'sourceNote',
-  'client',
-  'promisedOn',
-  'expected',
-  'condition',
-  'roomId',
-] as const satisfies (keyof PieceFacts)[]
-
 export async function amendPiece(typed: AmendText): Promise<Answer> {
   return writeOnce(
     'amendPiece',
@@ -73,12 +63,7 @@ export async function amendPiece(typed: AmendText): Promise<Answer> {
     ({ entryId }) => entryId,
     async (client, studio, entered) => {
       const { pieceId, entryId, ...facts } = entered
-      const before = await findPiece(client, pieceId)
-      if (!before) throw new Refused('not-found')
-      const detail = changeOf(amendable, before, facts)
-      if (Object.keys(detail).length === 0) return
-      await changePiece(client, pieceId, facts)
-      await store(client, studio.id, [{ id: entryId, pieceId, kind: 'amended', at: new Date().toISOString(), detail }])
+      await amendFacts(client, studio.id, { pieceId, entryId, facts })
     },
   )
 }

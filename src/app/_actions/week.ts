@@ -1,10 +1,13 @@
 'use server'
 /** The week that is planned, and when people work. */
+import { amendFacts } from '@/app/_server/amending'
 import { write, writeOnce } from '@/app/_server/write'
 import type { Answer } from '@/core/input/issues'
 import {
   dryingPlacesInput,
   type DryingPlacesText,
+  forecastInput,
+  type ForecastText,
   personHoursInput,
   type PersonHoursText,
   personInput,
@@ -12,6 +15,7 @@ import {
   weekInput,
   type WeekText,
 } from '@/core/input/week'
+import { addForecasts } from '@/db/airAhead'
 import { savePerson } from '@/db/studio'
 import { addOtherDays, addWeek, saveDryingPlaces, savePersonHours } from '@/db/week'
 
@@ -21,10 +25,23 @@ export async function keepWeek(typed: WeekText): Promise<Answer> {
     weekInput,
     typed,
     ({ id }) => id,
-    async (client, studio, { days, ...week }) => {
+    async (client, studio, { days, forecasts, promises, ...week }) => {
       await addOtherDays(client, studio.id, days)
+      await addForecasts(client, studio.id, forecasts)
+      for (const { entryId, pieceId, day } of promises)
+        await amendFacts(client, studio.id, { pieceId, entryId, facts: { promisedOn: day } })
       await addWeek(client, studio.id, week)
     },
+  )
+}
+
+export async function keepForecast(typed: ForecastText): Promise<Answer> {
+  return writeOnce(
+    'keepForecast',
+    forecastInput,
+    typed,
+    ({ id }) => id,
+    (client, studio, forecast) => addForecasts(client, studio.id, [forecast]),
   )
 }
 

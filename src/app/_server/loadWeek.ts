@@ -2,17 +2,20 @@
 import 'server-only'
 import { type BenchData, toBenchData } from '@/core/bench/benchData'
 import type { Planned } from '@/core/bench/benchOrder'
+import { homeOf, type Room } from '@/core/climate/rooms'
 import type { Studio } from '@/core/house/studio'
-import { dayOf } from '@/core/measure/time'
+import { dayAfter, dayOf } from '@/core/measure/time'
 import { stepsOf } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import type { WeekData, WeekInForce } from '@/core/week/weekData'
+import { listForecasts, listMeanAir } from '@/db/airAhead'
 import { listOpenPieces, listPieceFiles } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
 import { listPeople, listProducts } from '@/db/studio'
-import { findDryingPlaces, findWeek, listMeanAir, listOtherDays, listPersonHours } from '@/db/week'
+import { findDryingPlaces, findWeek, listOtherDays, listPersonHours } from '@/db/week'
 import { daysAgo, loadContext } from './context'
+import { loadPace } from './pace'
 import { readStudio } from './session'
 
 /** The bench as data: a device reads it anew by itself, with what it has written since. */
@@ -47,12 +50,19 @@ function plannedAhead(week: WeekInForce | null, files: readonly PieceFile[]): Pl
 
 /** how far back the air of the days to come is looked for */
 const expectedDays = 14
+/** By room; what was read in no room is the first one's. */
+async function expectedIn(client: Client, nowMs: number, rooms: readonly Room[]) {
+  const { '': nowhere, ...byRoom } = await listMeanAir(client, daysAgo(nowMs, expectedDays))
+  const first = homeOf(null, rooms)
+  return nowhere && !byRoom[first] ? { ...byRoom, [first]: nowhere } : byRoom
+}
 /** The week as data: a device plans it by itself. */
 export const loadWeek = (): Promise<WeekData> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
     const { bench, studio, week } = await readBenchData(client, nowMs)
     const { hours: usual, zone } = studio
+    const today = dayOf(daysAgo(nowMs, 0), zone)
     const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
     const people = await listPeople(client)
     const hands = people.map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
@@ -60,9 +70,11 @@ export const loadWeek = (): Promise<WeekData> =>
       bench,
       zone,
       hands: hands.length > 0 ? hands : [{ id: null, name: null, hours: usual }],
-      others: await listOtherDays(client, dayOf(daysAgo(nowMs, 1), zone)),
+      others: await listOtherDays(client, dayAfter(today, -1)),
       places: await findDryingPlaces(client),
-      expected: await listMeanAir(client, daysAgo(nowMs, expectedDays)),
+      expected: await expectedIn(client, nowMs, bench.rooms),
+      forecasts: await listForecasts(client, today),
+      pace: await loadPace(client, nowMs),
       week,
     }
   })

@@ -1,12 +1,16 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
 import { loadStudio, readStudio } from '@/app/_server/session'
+import { inForce } from '@/core/climate/airAhead'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
 import type { Instant } from '@/core/measure/named'
+import { dayOf } from '@/core/measure/time'
 import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
+import { listForecasts } from '@/db/airAhead'
 import { listDrawn, listLearned, listReadings, listRooms } from '@/db/climate'
 import { listOpenPieces, listPieceFiles } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
+import { Forecasts } from '@/ui/climate/Forecasts'
 import { RoomForm } from '@/ui/climate/RoomForm'
 import { WeekChart } from '@/ui/climate/WeekChart'
 import { Link } from '@/ui/frame/Link'
@@ -25,7 +29,8 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
   const studio = await loadStudio()
   const asked = (await searchParams).room
   const nowMs = clock()
-  const { rooms, room, readings, lines, last } = await readStudio(async (client) => {
+  const today = dayOf(new Date(nowMs).toISOString(), studio.zone)
+  const { rooms, room, readings, lines, last, forecasts } = await readStudio(async (client) => {
     const all = await listRooms(client)
     const chosen = all.find(({ id }) => id === asked) ?? all[0] ?? null
     const since = new Date(nowMs - weekMs).toISOString()
@@ -46,6 +51,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
       learned,
     })
     return {
+      forecasts: inForce(await listForecasts(client, today)),
       rooms: all,
       room: chosen,
       readings: await listDrawn(client, {
@@ -107,6 +113,15 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
             }))}
           />
         )}
+      </section>
+      <section aria-labelledby="ahead" className="mt-10 border-t-2 border-ink pt-4">
+        <h2 id="ahead" className="title text-3xl">
+          The days ahead
+        </h2>
+        <p className="mt-1 max-w-prose text-soft">
+          The week is reckoned in each room’s air as it was at every hour of the last two weeks; where you know better, say so.
+        </p>
+        <Forecasts forecasts={forecasts} rooms={rooms} today={today} />
       </section>
       <section aria-labelledby="rooms" className="mt-10 border-t-2 border-ink pt-4">
         <h2 id="rooms" className="title text-3xl">

@@ -1,5 +1,6 @@
 /** What the workshop has learned: how its coats really dry, and what goes wrong and costs. */
 import { lessonsIn } from '@/app/_server/lessons'
+import { loadPace } from '@/app/_server/pace'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { getFamily } from '@/core/craft/families'
 import { getRemedy } from '@/core/craft/remedies'
@@ -8,6 +9,7 @@ import { sumSnags } from '@/core/piece/snags'
 import { listDryingFigures, listLearned } from '@/db/climate'
 import { findSnagRecord } from '@/db/entry'
 import { Lessons } from '@/ui/learn/Lessons'
+import { PaceList } from '@/ui/learn/PaceList'
 import { spanWords } from '@/words/time'
 
 export const metadata = { title: 'Learned' }
@@ -18,11 +20,12 @@ const mostFigures = 40
 
 export default async function Learned() {
   const studio = await loadStudio()
-  const { snags, lessons, learned, figures } = await readStudio(async (client) => ({
+  const { snags, lessons, learned, figures, pace } = await readStudio(async (client) => ({
     snags: sumSnags(await findSnagRecord(client, mostSnags), clock()),
     lessons: await lessonsIn(client),
     learned: await listLearned(client),
     figures: await listDryingFigures(client, mostFigures),
+    pace: await loadPace(client, clock()),
   }))
   return (
     <div className="pt-6">
@@ -42,6 +45,12 @@ export default async function Learned() {
           learned={learned}
           figures={figures}
         />
+      </section>
+      <section aria-labelledby="pace" className="mt-10 border-t-2 border-ink pt-4">
+        <h2 id="pace" className="title text-3xl">
+          How long it takes here
+        </h2>
+        <PaceList pace={pace} studio={studio} />
       </section>
       <section aria-labelledby="snags" className="mt-10 border-t-2 border-ink pt-4">
         <h2 id="snags" className="title text-3xl">

@@ -56,7 +56,7 @@ export const seenInput = z.object({ ...onStep, result: z.enum(['dry', 'wet']) })
 export const assistInput = z.object({ ...onPart, assist: z.enum(['fan', 'heatGun']), on: z.boolean() })
 
 /** what may be left unsaid, and is empty then */
-const chosen = z
+export const chosen = z
   .union([id, z.literal('')])
   .optional()
   .transform((one) => one || null)

@@ -1,8 +1,9 @@
 /** What may be entered of the week: the plan that is taken, a day that is other than usual, people's hours, drying places. */
 import { z } from 'zod'
-import { isDay } from '@/core/measure/time'
+import { daysBetween, isDay } from '@/core/measure/time'
 import { stretchOf } from '@/core/measure/workingHours'
-import { id, words } from './fields'
+import { chosen } from './entry'
+import { figure, id, words } from './fields'
 import { minuteOfDayText, shortestDay, tooShortADay, workedDays } from './house'
 
 const side = z.union([z.literal(1), z.literal(2)]).nullable()
@@ -11,7 +12,23 @@ const moment = z
   .int()
   .min(Date.UTC(2000, 0, 1))
   .max(Date.UTC(2100, 0, 1))
-export const keptLine = z.object({ stepId: z.uuid(), side, at: moment, personId: z.uuid().nullable() })
+const minutes = z.number().min(0).max(1_000_000)
+const lineFigures = z.object({
+  minutes,
+  planned: minutes,
+  seen: z.int().min(0).max(100_000),
+  opens: minutes.nullable(),
+  closes: minutes.nullable(),
+  temperature: z.number().min(-30).max(50),
+  humidity: z.number().min(0).max(100),
+})
+export const keptLine = z.object({
+  stepId: z.uuid(),
+  side,
+  at: moment,
+  personId: z.uuid().nullable(),
+  figures: lineFigures.nullable().optional(),
+})
 export const weekPin = z.object({ stepId: z.uuid(), side, at: moment.nullable(), personId: z.uuid().nullable() })
 
 const day = z.string().refine(isDay, 'A day like 2026-12-03.')
@@ -36,12 +53,47 @@ export const otherDayInput = z
   })
 export type OtherDayText = z.input<typeof otherDayInput>
 
-/** The plan that is taken, with the days that were said otherwise for it. */
+const longestForecast = 60
+const daysSaid = { id, from: day, to: day }
+const inOrder = ({ from, to }: { from: string; to: string }) => from <= to && daysBetween(from, to) <= longestForecast
+const orderTrouble = { path: ['to'], message: 'The last day is the first one or later, at most sixty days on.' }
+/** What the air will be, or, with nothing typed, that it is as usual after all. */
+export const forecastInput = z
+  .object({
+    ...daysSaid,
+    roomId: chosen,
+    usual: z.boolean(),
+    temperature: z.string(),
+    humidity: z.string(),
+  })
+  .refine(inOrder, orderTrouble)
+  .transform(({ usual, temperature, humidity, ...rest }, context) => {
+    if (usual) return { ...rest, air: null }
+    const read = (path: 'temperature' | 'humidity', schema: z.ZodType<number, string>, typed: string): number => {
+      const parsed = schema.safeParse(typed)
+      if (parsed.success) return parsed.data
+      context.addIssue({ code: 'custom', path: [path], message: parsed.error.issues[0]?.message ?? 'Write a figure.' })
+      return z.NEVER
+    }
+    return {
+      ...rest,
+      air: {
+        temperature: read('temperature', figure('the temperature in °C', -30, 50), temperature),
+        humidity: read('humidity', figure('the humidity in %', 1, 100), humidity),
+      },
+    }
+  })
+export type ForecastText = z.input<typeof forecastInput>
+const promiseInput = z.object({ entryId: id, pieceId: id, day })
+
+/** The plan that is taken, with what was said for it: other days, other air, other promises. */
 export const weekInput = z.object({
   id,
   lines: z.array(keptLine).max(3000),
   pins: z.array(weekPin).max(500),
   days: z.array(otherDayInput).max(100).default([]),
+  forecasts: z.array(forecastInput).max(20).default([]),
+  promises: z.array(promiseInput).max(20).default([]),
 })
 export type WeekText = z.input<typeof weekInput>
 

@@ -18,6 +18,8 @@ export const dataOf = (files: PieceFile[], over: Partial<WeekData> = {}): WeekDa
   others: [],
   places: null,
   expected: {},
+  forecasts: [],
+  pace: {},
   week: null,
   ...over,
 })

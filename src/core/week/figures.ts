@@ -1,6 +1,7 @@
 /** What the week is reckoned by: the grid, the brush, what a missed window and a broken promise cost; a step as it stands in the problem. Practice. */
 import { isSprayed } from '@/core/craft/ways'
 import type { PlannedStep } from '@/core/finish/step'
+import { minutesHere, type Pace } from '@/core/learn/pace'
 import type { PlanStep } from '@/core/piece/piece'
 import type { WorkStep } from '@/core/schedule/problem'
 import type { Hand } from './hands'
@@ -13,20 +14,30 @@ export const setUp = 10
 export const missed = { soft: 1500, near: 10_000 }
 export const nearMinutes = 240
 /** A day late costs so many times a day about, by who waits. */
-export const weights = { client: 4, promised: 2, none: 1 }
+const weights = { client: 4, promised: 2, none: 1 }
 export const tardy = 10
+/** How far drying scatters about its middle, in logarithms, where fingers have taught nothing. */
+export const usualDrying = 0.2
 export const lookOver = 10
 /** Weeks are looked at so far ahead, and so much further than the work alone asks for. */
-export const [leastDays, mostDays, slack] = [28, 150, 2]
+const [leastDays, mostDays, slack] = [28, 150, 2]
+/** How many days are looked at. `longest`: the longest wait, or the last promise; minutes, as the work is. */
+export function daysLooked(hands: readonly Hand[], work: number, longest: number): number {
+  const perDay = hands.reduce((sum, { hours }) => sum + ((hours.to - hours.from) * hours.days.length) / 7, 0)
+  return Math.min(mostDays, Math.ceil(leastDays + (slack * work) / Math.max(1, perDay) + (2 * longest) / dayMinutes))
+}
+export const weightOf = ({ promisedOn, client }: { promisedOn: string | null; client: string | null }): number =>
+  promisedOn === null ? weights.none : client !== null ? weights.client : weights.promised
 
 export const onGrid = (minutes: number) => Math.max(grid, Math.ceil(minutes / grid) * grid)
 const product = ({ family, colour, mix, amount }: PlannedStep) =>
   family === null || amount === null ? null : `${family} ${colour?.hex ?? ''} ${mix ?? ''}`
 
 /** A step of a plan as work: what is wet has its set-up where the brush changes; what fits into nobody's day goes over a break. */
-export function workOf(step: PlanStep, hands: readonly Hand[]): Omit<WorkStep, 'piece' | 'part' | 'painters'> {
+export function workOf(step: PlanStep, hands: readonly Hand[], pace: Pace): Omit<WorkStep, 'piece' | 'part' | 'painters'> {
   const wet = product(step)
   const longest = Math.max(...hands.map(({ hours }) => hours.to - hours.from))
-  const dur = onGrid(wet === null ? step.minutes : Math.max(grid, step.minutes - setUp))
+  const minutes = minutesHere(step, pace)
+  const dur = onGrid(wet === null ? minutes : Math.max(grid, minutes - setUp))
   return { name: step.operation, dur, split: wet === null || dur > longest, product: wet, spray: isSprayed(step) }
 }

@@ -70,6 +70,13 @@ export function stretchesOf(
 export const workDayOf = (ms: number, zone: string, begins: number): Day =>
   dayOf(new Date(ms - begins * 60_000).toISOString(), zone)
 
+/** Which of the hands were at a work, by who wrote minutes on it; the first where nobody is named. */
+export const handOf = (hands: readonly Pick<Hand, 'id'>[], byPerson: ReadonlyMap<PersonId, number>): number =>
+  Math.max(
+    0,
+    hands.findIndex(({ id }) => id !== null && byPerson.has(id)),
+  )
+
 /** Hours without a stretch that is taken. */
 export const without = (work: readonly (readonly [number, number])[], from: number, to: number): [number, number][] =>
   work

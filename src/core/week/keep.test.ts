@@ -25,7 +25,7 @@ const asked = (hands: Hand[], minutes: number): WeekAsk => ({
         ...{ products: [], lots: [], planned: {} },
       },
     ),
-    ...{ zone: 'UTC', hands, others: [], places: null, expected: {}, week: null },
+    ...{ zone: 'UTC', hands, others: [], places: null, expected: {}, forecasts: [], pace: {}, week: null },
   },
   ...{ written: [], nowMs: ms('08:00'), supposed: {}, from: [], budgetMs: 40, seed: 1, weeks: 0 },
 })

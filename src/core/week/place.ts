@@ -1,6 +1,7 @@
 /** The week's problem as the studio sees it: which step of which piece each of its steps is, what is held to, what it is made from. Pure types. */
-import type { Air } from '@/core/drying/air'
+import type { AirAhead } from '@/core/climate/airAhead'
 import type { Learned } from '@/core/learn/learned'
+import type { Pace } from '@/core/learn/pace'
 import type { PartId, PersonId, PieceId, StepId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
@@ -14,7 +15,24 @@ export interface Place {
   partId: PartId | null
   step: PlanStep | null
   side?: 1 | 2 | undefined
+  /** what it was reckoned by; null where nothing was */
+  figures: LineFigures | null
 }
+/** What a step of the week was reckoned by: kept with the plan, so that it can be told why it stands there. */
+export interface LineFigures {
+  /** as it takes here, without what is shared with the step before; as it is planned; how often it was seen */
+  minutes: number
+  planned: number
+  seen: number
+  /** minutes after it until the next may begin, and must; null where it need not wait, or may wait for ever */
+  opens: number | null
+  closes: number | null
+  /** the air expected when it ends */
+  temperature: number
+  humidity: number
+}
+/** A step of the week by its name, of two sides the one. */
+export const lineKey = (stepId: StepId | PieceId, side: 1 | 2 | null | undefined): string => `${stepId} ${side ?? ''}`
 /** What the painter holds to: when a step begins, or who works it. */
 export interface Pin {
   stepId: StepId
@@ -28,8 +46,11 @@ export interface WeekAround {
   hands: readonly Hand[]
   others: readonly OtherDay[]
   /** the air each piece is expected to stand in */
-  airOf: (journey: Journey) => Air
+  airOf: (journey: Journey) => AirAhead
   learned: Learned
+  pace: Pace
+  /** when steps end as they were planned last, ms by {@link lineKey}: what dries after them is reckoned from then */
+  ends: ReadonlyMap<string, number>
   /** how many loose parts may lie to dry at one time; null where there is room enough */
   places: number | null
   pins: readonly Pin[]
@@ -47,4 +68,6 @@ export interface Workshop {
   stuck: readonly Place[]
   /** who is at work now until which minute, on what */
   running: readonly { place: Place; hand: number; until: number }[]
+  /** how far minutes, by step, and drying, by wait, scatter about their middle: in logarithms */
+  scatter: { minutes: number[]; drying: number[] }
 }

@@ -9,7 +9,7 @@ import { checkWeek } from '@/core/schedule/check'
 import { type PlanOptions, planWorkshop } from '@/core/schedule/planWorkshop'
 import { isHeld, type Lag, NoSchedule, type WorkshopSchedule } from '@/core/schedule/problem'
 import { givingUp } from './giveUp'
-import type { Place, Workshop } from './place'
+import { type LineFigures, lineKey, type Place, type Workshop } from './place'
 
 /** Why a step stands where it does. */
 export type WeekReason =
@@ -57,17 +57,18 @@ export interface KeptLine {
   side: 1 | 2 | null
   at: number
   personId: PersonId | null
+  /** what it was reckoned by; of a plan from before that was kept, none */
+  figures?: LineFigures | null | undefined
 }
 
 /** Where the steps of a plan in force stand now; null where none of them is ahead any more. */
 export function goingOn({ places, hands, startMs, problem }: Workshop, kept: readonly KeptLine[]): WorkshopSchedule | undefined {
-  const keyOf = (stepId: StepId, side: 1 | 2 | null | undefined) => `${stepId} ${side ?? ''}`
-  const known = new Map(kept.map((line) => [keyOf(line.stepId, line.side), line]))
+  const known = new Map(kept.map((line) => [lineKey(line.stepId, line.side), line]))
   let any = false
   const start: number[] = []
   const painter: number[] = []
   for (const { step, side } of places) {
-    const line = step ? known.get(keyOf(step.id, side)) : undefined
+    const line = step ? known.get(lineKey(step.id, side)) : undefined
     any ||= line !== undefined
     start.push(line ? Math.max(0, Math.round((line.at - startMs) / 60_000 / problem.grid) * problem.grid) : never)
     painter.push(
@@ -163,6 +164,8 @@ export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: num
 }
 
 export const keptLines = ({ hands, startMs }: Workshop, { lines }: Pick<PlannedWeekView, 'lines'>): KeptLine[] =>
-  lines.flatMap(({ step, side, start, hand }) =>
-    step ? [{ stepId: step.id, side: side ?? null, at: startMs + start * 60_000, personId: hands[hand]?.id ?? null }] : [],
+  lines.flatMap(({ step, side, start, hand, figures }) =>
+    step
+      ? [{ stepId: step.id, side: side ?? null, at: startMs + start * 60_000, personId: hands[hand]?.id ?? null, figures }]
+      : [],
   )

@@ -10,13 +10,17 @@ describe('the week worked by chance', () => {
   const workshop = readWeek(data, [], ms('08:00'))
   const { schedule, ends } = planWeek(workshop, { seed: 1, rounds: 50 })
   test('without chance it comes out as planned', () => {
-    const odds = simulateWeeks(workshop.problem, schedule, { weeks: 3, seed: 1, spread: { minutes: 0, drying: 0 } })
+    const odds = simulateWeeks(workshop.problem, schedule, { weeks: 3, seed: 1, scatter: { minutes: [], drying: [] } })
     expect(odds.ends).toEqual(ends.map(({ end }) => [end, end, end]))
     expect(odds.missed).toBe(0)
   })
   test('the same seed gives the same weeks; more chance, later in four of five', () => {
     const worked = (minutes: number) =>
-      simulateWeeks(workshop.problem, schedule, { weeks: 200, seed: 4, spread: { minutes, drying: 0.2 } })
+      simulateWeeks(workshop.problem, schedule, {
+        weeks: 200,
+        seed: 4,
+        scatter: { ...workshop.scatter, minutes: workshop.scatter.minutes.map(() => minutes) },
+      })
     expect(worked(0.3)).toEqual(worked(0.3))
     const safe = (minutes: number) => endIn(worked(minutes).ends[0] ?? [], 0.8)
     expect(safe(0.8)).toBeGreaterThan(safe(0.05))

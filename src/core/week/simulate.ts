@@ -6,13 +6,7 @@ import { randomFrom } from '@/core/measure/random'
 import { earliestOf } from '@/core/schedule/bound'
 import { isHeld, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
 import { Timing } from '@/core/schedule/timing'
-
-/** Spread of minutes and of drying, in logarithms. Practice: what a new studio knows of itself. */
-export interface Spread {
-  minutes: number
-  drying: number
-}
-export const usualSpread: Spread = { minutes: 0.3, drying: 0.2 }
+import type { Workshop } from './place'
 
 export interface Odds {
   /** by piece: minutes at which it ended in each week, in order; infinite where it never did */
@@ -29,7 +23,7 @@ const most = 3
 export function simulateWeeks(
   problem: WorkshopProblem,
   { start, painter }: WorkshopSchedule,
-  { weeks, seed, spread = usualSpread }: { weeks: number; seed: number; spread?: Spread },
+  { weeks, seed, scatter }: { weeks: number; seed: number; scatter: Workshop['scatter'] },
 ): Odds {
   const random = randomFrom(seed)
   const { grid } = problem
@@ -44,14 +38,14 @@ export function simulateWeeks(
   const noise = problem.steps.map((): number[] => [])
   let missed = 0
   for (let week = 0; week < weeks; week += 1) {
-    const slow = problem.steps.map(() => bell() * spread.minutes)
+    const slow = problem.steps.map((_, k) => bell() * (scatter.minutes[k] ?? 0))
     slow.forEach((each, k) => noise[k]?.push(each))
     const worked: WorkshopProblem = {
       ...problem,
       steps: problem.steps.map((step, k) => ({ ...step, split: true, dur: stretched(step.dur, slow[k] ?? 0) })),
-      lags: problem.lags.map((lag) => {
+      lags: problem.lags.map((lag, k) => {
         if (lag.min === 0 || isHeld(lag)) return lag
-        const min = stretched(lag.min, bell() * spread.drying)
+        const min = stretched(lag.min, bell() * (scatter.drying[k] ?? 0))
         return { ...lag, min, max: lag.max === null ? null : lag.max + Math.max(0, min - lag.min) }
       }),
     }

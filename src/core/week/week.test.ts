@@ -75,8 +75,13 @@ describe('a week from the studio', () => {
   test('in colder, damper air everything is dry later', () => {
     const second = (over: Partial<WeekAsk>) => outlookOf(dataOf([twoCoats('table')]), over).lines[1]?.startMs ?? 0
     // 75 % at 21 °C halves the deficit: four hours for two
-    expect(second({ supposed: { air: { temperature: 21, humidity: 75 } } })).toBe(ms('13:10'))
-    expect(outlookOf(dataOf([twoCoats('table')]), { supposed: { air: { temperature: 8, humidity: 50 } } }).stuck).toHaveLength(1)
+    const said = (temperature: number, humidity: number, to = '2026-05-10') => ({
+      supposed: { forecasts: [{ id: '', roomId: null, from: '2026-05-04', to, air: { temperature, humidity } }] },
+    })
+    expect(second(said(21, 75))).toBe(ms('13:10'))
+    // too cold on Monday: it dries on Tuesday from midnight on, whenever it was laid
+    expect(second(said(8, 50, '2026-05-04'))).toBe(ms('09:00', 5))
+    expect(outlookOf(dataOf([twoCoats('table')]), said(8, 50, '2026-12-31')).stuck).toHaveLength(1)
   })
   test('a promise that can’t be kept is late by so much; another week mends it', () => {
     const data = dataOf([twoCoats('table', { promisedOn: '2026-05-01', client: 'the Ferrow household' })])

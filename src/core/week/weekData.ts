@@ -1,14 +1,17 @@
 /** The week as plain data: what the server reads and a device plans from, in its own time. Pure. */
 import { type BenchData, readBench } from '@/core/bench/benchData'
+import type { AirAhead, Forecast } from '@/core/climate/airAhead'
 import { climateIn, homeOf } from '@/core/climate/rooms'
 import { type Air, referenceAir } from '@/core/drying/air'
 import type { PlannedStep } from '@/core/finish/step'
+import type { Pace } from '@/core/learn/pace'
 import type { Entry } from '@/core/log/entry'
 import { untouched } from '@/core/log/stepStates'
 import type { Day, Instant, PartId, PieceId, RoomId, StepId } from '@/core/measure/named'
+import { dayAfter } from '@/core/measure/time'
 import type { Journey, PartJourney } from '@/core/piece/journey'
-import type { Hand, OtherDay } from './hands'
-import type { Pin, Workshop } from './place'
+import { type Hand, instantAt, type OtherDay } from './hands'
+import { lineKey, type Pin, type Workshop } from './place'
 import type { KeptLine } from './planWeek'
 import { workshopOf } from './workshop'
 
@@ -24,8 +27,12 @@ export interface WeekData {
   hands: Hand[]
   others: OtherDay[]
   places: number | null
-  /** the mean air of each room over the last weeks */
-  expected: Record<RoomId, Air>
+  /** the mean air of each room over the last weeks: a day from midnight UTC on, in stretches of one length */
+  expected: Record<RoomId, Air[]>
+  /** what somebody said of the days to come, the newest first */
+  forecasts: Forecast[]
+  /** how long work takes here */
+  pace: Pace
   week: WeekInForce | null
 }
 /** What is supposed in place of what is. */
@@ -35,8 +42,8 @@ export interface Supposed {
   /** in place of the days that were said otherwise */
   said?: readonly OtherDay[]
   pins?: readonly Pin[]
-  /** the air of every room */
-  air?: Air | undefined
+  /** air beside what was said of it, before that */
+  forecasts?: readonly Forecast[]
   /** promises other than they are: days by piece */
   promised?: Readonly<Record<PieceId, Day>>
   /** steps that are thought of for a part, in place of those ahead of it */
@@ -46,23 +53,44 @@ export interface Supposed {
 }
 export const onePieceMore = 'one piece more'
 
-/** The air a piece is expected to stand in: its room's mean, else as it was last read, else an ordinary room's. */
-export const expectedAir =
-  ({ expected, bench: { climates, rooms } }: WeekData) =>
-  ({ file: { piece } }: Pick<Journey, 'file'>): Air =>
-    expected[homeOf(piece.roomId, rooms)] ?? climateIn(climates, piece.roomId, rooms).at(-1) ?? referenceAir
+/** The air a piece is expected to stand in: as it was said, else its room's by the hour, else as it was last read, else an ordinary room's. */
+export function expectedAir({ expected, forecasts, zone, bench: { climates, rooms } }: WeekData, more: readonly Forecast[] = []) {
+  const said = [...more, ...forecasts].map(({ roomId, from, to, air }) => ({
+    ...{ roomId, air, fromMs: Date.parse(instantAt(from, 0, zone)) },
+    toMs: Date.parse(instantAt(dayAfter(to, 1), 0, zone)),
+  }))
+  return ({ file: { piece } }: Pick<Journey, 'file'>): AirAhead => {
+    const home = homeOf(piece.roomId, rooms)
+    const usual = expected[home] ?? [climateIn(climates, piece.roomId, rooms).at(-1) ?? referenceAir]
+    return { usual, said: said.filter(({ roomId }) => roomId === null || roomId === home) }
+  }
+}
 
-/** The workshop at a moment, with entries the server does not know yet, as it is or as it is supposed to be. */
-export function readWeek(data: WeekData, written: readonly Entry[], nowMs: number, supposed: Supposed = {}): Workshop {
-  const { bench, zone, hands, others, places, week } = data
-  const airOf = expectedAir(data)
+/** When the steps of a plan end. */
+const endsOf = (lines: readonly KeptLine[]): Map<string, number> =>
+  new Map(lines.map(({ stepId, side, at, figures }) => [lineKey(stepId, side), at + (figures?.minutes ?? 0) * 60_000]))
+
+/**
+ * The workshop at a moment, with entries the server does not know yet, as it is or as it is supposed to be. `last`: where its steps were
+ * planned to stand last, for what dries is reckoned from then.
+ */
+export function readWeek(
+  data: WeekData,
+  written: readonly Entry[],
+  nowMs: number,
+  supposed: Supposed = {},
+  last: readonly KeptLine[] = data.week?.lines ?? [],
+): Workshop {
+  const { bench, zone, hands, others, places, week, pace } = data
   return workshopOf(supposedOf(readBench(bench, written, nowMs), supposed), {
     nowMs,
     zone,
     hands,
     others: [...(supposed.others ?? []), ...(supposed.said ?? others)],
-    airOf: supposed.air ? () => supposed.air ?? referenceAir : airOf,
+    airOf: expectedAir(data, supposed.forecasts),
     learned: bench.learned,
+    pace,
+    ends: endsOf(last),
     places,
     pins: supposed.pins ?? week?.pins ?? [],
   })

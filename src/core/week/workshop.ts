@@ -3,10 +3,9 @@
  * what the studio has learned, what dries and runs now, promises, people's hours. Each step of the problem says what it is. Pure.
  */
 import type { Side } from '@/core/craft/job'
-import type { PlannedStep } from '@/core/finish/step'
+import { minutesHere, scatterOf } from '@/core/learn/pace'
 import { isAhead } from '@/core/log/stepStates'
-import type { PersonId } from '@/core/measure/named'
-import { dryDay, waitIn } from '@/core/piece/daysAhead'
+import { dryDay } from '@/core/piece/daysAhead'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 import { type Half, halvesOf } from '@/core/plan/halves'
@@ -14,21 +13,21 @@ import type { Wait } from '@/core/plan/timeline'
 import type { Lag, WorkPiece, WorkStep } from '@/core/schedule/problem'
 import {
   dayMinutes,
+  daysLooked,
   grid,
-  leastDays,
   lookOver,
   missed,
-  mostDays,
   nearMinutes,
   onGrid,
   setUp,
-  slack,
   tardy,
-  weights,
+  usualDrying,
+  weightOf,
   workOf,
 } from './figures'
-import { instantAt, stretchesOf, without } from './hands'
-import type { Pin, Place, WeekAround, Workshop } from './place'
+import { handOf, instantAt, stretchesOf, without } from './hands'
+import { lineKey, type Pin, type Place, type WeekAround, type Workshop } from './place'
+import { figuresOf, waitThrough } from './waits'
 
 /** Throws where nobody ever works. */
 export function workshopOf(journeys: readonly Journey[], around: WeekAround): Workshop {
@@ -45,7 +44,7 @@ interface LaneAsked {
   lane: PartJourney
   /** among the piece's lanes */
   index: number
-  wait: (step: PlannedStep) => Wait
+  wait: ReturnType<typeof waitThrough>
   side?: Side
 }
 /** A lane as it stands in the problem. */
@@ -60,6 +59,7 @@ class Build {
   private readonly steps: WorkStep[] = []
   private readonly places: Place[] = []
   private readonly lags: Lag[] = []
+  private readonly scatter: Workshop['scatter'] = { minutes: [], drying: [] }
   private readonly pieces: WorkPiece[] = []
   private readonly stuck: Place[] = []
   private readonly running: { place: Place; hand: number; until: number }[] = []
@@ -79,19 +79,26 @@ class Build {
     const own = all.filter((k) => pin?.personId !== null && this.around.hands[k]?.id === pin?.personId)
     const index = this.steps.push({ ...step, piece: this.pieces.length, part, painters: own.length > 0 ? own : all }) - 1
     this.places.push(place)
+    this.scatter.minutes.push(scatterOf(place.step ? this.around.pace[place.step.operation] : undefined))
     // what lies behind holds nothing any more
     const at = Math.round(this.minuteOf(pin?.at ?? -Infinity) / grid) * grid
-    if (at >= 0) this.lags.push({ from: null, to: index, min: at, max: at, hard: false, penalty: 0, rack: false, held: true })
+    if (at >= 0) {
+      this.lags.push({ from: null, to: index, min: at, max: at, hard: false, penalty: 0, rack: false, held: true })
+      this.scatter.drying.push(0)
+    }
     return index
   }
   private pinOf({ step, side }: Place): Pin | undefined {
     return this.around.pins.find((pin) => pin.stepId === step?.id && pin.side === (side ?? null))
   }
-  private lag(from: number | null, to: number, { opens, closes }: Wait, rack = false): void {
+  /** `after`: what dries in it */
+  private lag(from: number | null, to: number, { opens, closes }: Wait, rack = false, after: PlanStep | null = null): void {
     const min = Math.ceil(Math.max(0, opens) / grid) * grid
     const max = closes === Infinity ? null : Math.max(min, Math.floor(closes / grid) * grid)
     const near = closes - opens <= nearMinutes
     this.longest = Math.max(this.longest, min)
+    const seen = after?.family && this.around.learned[after.family]
+    this.scatter.drying.push(seen ? scatterOf(seen) : usualDrying)
     this.lags.push({
       from,
       to,
@@ -108,7 +115,7 @@ class Build {
   /** Puts a piece in; false where nothing of it is ahead. */
   piece(journey: Journey): boolean {
     const began = this.steps.length
-    const wait = waitIn(this.around.airOf(journey), this.around.learned)
+    const wait = waitThrough(this.around.airOf(journey), this.around.learned, this.around.nowMs)
     const parts = journey.parts.map((part, k) => ({ part, ...this.lane({ journey, lane: part, index: k, wait }) }))
     const { whole } = journey
     let finals = parts.flatMap(({ last, rest }) => (last === null ? [] : [{ last, rest: Math.max(0, rest) }]))
@@ -137,13 +144,13 @@ class Build {
       finals.length === 1 && only
         ? only.last
         : this.add(
-            { pieceId: piece.id, partId: null, step: null },
+            { pieceId: piece.id, partId: null, step: null, figures: null },
             { name: 'look over', dur: lookOver, split: false, product: null, spray: false },
             part,
           )
     if (finals.length !== 1) for (const { last, rest } of finals) this.lag(last, final, { opens: rest, closes: Infinity })
-    const weight = piece.promisedOn === null ? weights.none : piece.client !== null ? weights.client : weights.promised
-    this.pieces.push({ id: piece.id, due: piece.promisedOn === null ? Infinity : this.dueOf(piece.promisedOn), weight, final })
+    const due = piece.promisedOn === null ? Infinity : this.dueOf(piece.promisedOn)
+    this.pieces.push({ id: piece.id, due, weight: weightOf(piece), final })
   }
   private dueOf(day: string): number {
     const latest = Math.min(dayMinutes, Math.max(...this.around.hands.map(({ hours }) => hours.to)))
@@ -157,7 +164,13 @@ class Build {
     const isHere = (step: PlanStep) => side === undefined || (step.side === 'after') === (side === 'after')
     const runs = running && isHere(running.step) ? running : null
     const ahead = steps.filter(({ step, state }) => isAhead(state) && step.id !== runs?.step.id && isHere(step))
-    const placeOf = ({ step, side: turned }: Half<PlanStep>): Place => ({ pieceId, partId: part.id, step, side: turned })
+    const { pace, ends } = this.around
+    const waitAfter = ({ step, side: turned }: Half<PlanStep>, endMs = ends.get(lineKey(step.id, turned)) ?? null) =>
+      wait(step, endMs)
+    const placeOf = (half: Half<PlanStep>): Place => {
+      const figures = figuresOf(half.step, pace, waitAfter(half))
+      return { pieceId, partId: part.id, step: half.step, side: half.side, figures }
+    }
     const halves = halvesOf(ahead.map(({ step }) => step))
     const nowIn = (instant: string | null) => (instant === null ? Infinity : this.minuteOf(instant))
     let ready: Wait = { opens: 0, closes: Infinity }
@@ -166,27 +179,30 @@ class Build {
       halves.unshift(...halvesOf([runs.step], true))
       ready = { opens: nowIn(turn.times.opens), closes: Infinity }
     } else if (runs) {
-      const until = Math.max(0, this.minuteOf(this.around.nowMs)) + onGrid(runs.step.minutes - runs.state.minutes)
-      const { opens, closes } = wait(runs.step)
+      const until = Math.max(0, this.minuteOf(this.around.nowMs)) + onGrid(minutesHere(runs.step, pace) - runs.state.minutes)
+      const half = { step: runs.step, index: 0 }
+      const { opens, closes } = waitAfter(half, this.startMs + until * 60_000)
       ready = { opens: until + opens, closes: until + closes }
-      this.running.push({ place: placeOf({ step: runs.step, index: 0 }), hand: this.handOf(runs.state), until })
+      this.running.push({ place: placeOf(half), hand: handOf(this.around.hands, runs.state.byPerson), until })
     } else if (window && lane.next && isHere(lane.next)) {
       const over = window.times.closes !== null && Date.parse(window.times.closes) < this.around.nowMs
       ready = { opens: nowIn(window.times.opens), closes: over ? Infinity : nowIn(window.times.closes) }
     }
     let last: number | null = null
     let first: number | null = null
+    let before = runs?.step ?? null
     for (const half of halves) {
       if (ready.opens === Infinity) {
         this.stuck.push(placeOf(half))
         continue
       }
-      const node = this.add(placeOf(half), workOf(half.step, this.around.hands), index)
+      const node = this.add(placeOf(half), workOf(half.step, this.around.hands, pace), index)
       if (last !== null || ready.opens > 0 || ready.closes < Infinity)
-        this.lag(last, node, ready, this.around.places !== null && last !== null && ready.opens > 0)
+        this.lag(last, node, ready, this.around.places !== null && last !== null && ready.opens > 0, before)
       first ??= node
       last = node
-      ready = wait(half.step)
+      ready = waitAfter(half)
+      before = half.step
     }
     const finish = part.plan?.care ? 0 : dryDay
     if (first === null) {
@@ -196,18 +212,11 @@ class Build {
     return { first, last, rest: Math.max(ready.opens === Infinity ? 0 : ready.opens, part.plan?.care ? 0 : finish) }
   }
 
-  private handOf({ byPerson }: { byPerson: ReadonlyMap<PersonId, number> }): number {
-    const hand = this.around.hands.findIndex(({ id }) => id !== null && byPerson.has(id))
-    return Math.max(0, hand)
-  }
-
   done(journeys: readonly Journey[]): Workshop {
     const { hands, others, zone, places } = this.around
     const work = this.steps.reduce((sum, { dur }) => sum + dur, 0)
-    const perDay = hands.reduce((sum, { hours }) => sum + ((hours.to - hours.from) * hours.days.length) / 7, 0)
     const due = Math.max(0, ...this.pieces.map((piece) => (piece.due === Infinity ? 0 : piece.due)))
-    const needed = leastDays + (slack * work) / Math.max(1, perDay) + (2 * Math.max(this.longest, due)) / dayMinutes
-    const days = Math.min(mostDays, Math.ceil(needed))
+    const days = daysLooked(hands, work, Math.max(this.longest, due))
     const painters = hands.map((hand, k) => {
       const all = stretchesOf(hand, others, { startMs: this.startMs, zone, days, grid })
       const until = Math.max(0, ...this.running.filter((each) => each.hand === k).map((each) => each.until))
@@ -232,6 +241,7 @@ class Build {
       startMs: this.startMs,
       stuck: this.stuck,
       running: this.running,
+      scatter: this.scatter,
     }
   }
 }

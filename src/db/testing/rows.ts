@@ -1,6 +1,7 @@
 /** One whole piece with a row in every table, for tests: ids are fresh each time. */
 import { v7 as uuidv7 } from 'uuid'
 import type { Piece, Plan } from '@/core/piece/piece'
+import { addForecasts } from '@/db/airAhead'
 import { addCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
@@ -208,6 +209,8 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
   await addOtherDays(client, studioId, [{ id: whole.roomId, day: at.slice(0, 10), personId: whole.personId, hours: null }])
   await addWeek(client, studioId, { id: whole.roomId, lines: [], pins: [] })
   await saveRoom(client, studioId, { id: whole.roomId, name: 'Loft', sensor: whole.roomId }, 0)
+  const forecast = { from: at.slice(0, 10), to: at.slice(0, 10), air: { temperature: 14, humidity: 80 } }
+  await addForecasts(client, studioId, [{ id: whole.roomId, roomId: whole.roomId, ...forecast }])
   await addReading(client, studioId, {
     id: whole.readingId,
     at,

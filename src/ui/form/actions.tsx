@@ -31,7 +31,7 @@ import type {
   SplitText,
   TakeOutText,
 } from '@/core/input/piece'
-import type { DryingPlacesText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
+import type { DryingPlacesText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
 
 type Ask<T> = (typed: T) => Promise<Answer>
 
@@ -57,6 +57,7 @@ export interface Actions {
   keepChannel: Ask<ChannelText>
   keepConsumables: Ask<ConsumablesText>
   keepWeek: Ask<WeekText>
+  keepForecast: Ask<ForecastText>
   keepPerson: Ask<PersonText>
   keepPersonHours: Ask<PersonHoursText>
   keepDryingPlaces: Ask<DryingPlacesText>

@@ -1,9 +1,10 @@
 'use client'
 /** A day's steps in order: when, what, on what, who, why just then; a tap opens what may be changed. */
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
+import type { LineFigures } from '@/core/week/place'
 import { useHouse } from '@/ui/form/house'
 import { clockTime, momentWords } from '@/words/time'
-import { placeTitle, weekReasonWords } from '@/words/week'
+import { figuresWords, isReckonedAnew, placeTitle, weekReasonWords } from '@/words/week'
 import { given, letGo, moved } from './thoughts'
 import type { Week } from './useWeek'
 
@@ -85,6 +86,7 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
             {line.byMs !== null && ` Its window closes ${momentWords(new Date(line.byMs).toISOString(), house, nowMs)}.`}
             {held && !isHeld && ' It was held where it can’t be worked any more.'}
           </p>
+          {line.figures && <Figures now={line.figures} then={week.takenFigures.get(line.key) ?? null} />}
           {line.step && (
             <p className="hidden text-soft sm:block">
               The arrow keys move it by a quarter of an hour; Enter takes that, Escape leaves it.
@@ -133,5 +135,18 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
         </div>
       )}
     </li>
+  )
+}
+
+/** What it is reckoned by; and what it was, where it was taken by other figures. */
+function Figures({ now, then }: { now: LineFigures; then: LineFigures | null }) {
+  const house = useHouse()
+  return (
+    <p className="text-soft">
+      {figuresWords(now, house)}
+      {then && isReckonedAnew(now, then) && (
+        <span className="block">When the plan was taken it was: {figuresWords(then, house)}</span>
+      )}
+    </p>
   )
 }

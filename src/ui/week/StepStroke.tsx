@@ -13,40 +13,49 @@ interface Props {
   chosen: boolean
   choose: () => void
   move: (ms: number) => void
+  /** it was let go over the name of whose hands it is to be in */
+  give: (hand: number) => void
 }
 
 const stroke = 15
 /** A finger trembles by so much. */
 const tremble = 6
 
-export function StepStroke({ line, number, scale, y, wide, chosen, choose, move }: Props) {
-  const [pulled, setPulled] = useState(0)
-  const held = useRef<{ at: number; unit: number } | null>(null)
+export function StepStroke({ line, number, scale, y, wide, chosen, choose, move, give }: Props) {
+  const [pulled, setPulled] = useState({ x: 0, y: 0 })
+  const isPulled = Math.hypot(pulled.x, pulled.y) > tremble
+  const held = useRef<{ x: number; y: number; unit: number } | null>(null)
   const [from, to] = [scale.x(line.startMs), scale.x(line.endMs)]
   const stretches = workedIn(scale, from, Math.max(from + 5, to))
   const begin = (event: PointerEvent<SVGGElement>) => {
     const drawing = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
     if (!drawing) return
     event.currentTarget.setPointerCapture(event.pointerId)
-    held.current = { at: event.clientX, unit: wide / drawing.width }
+    held.current = { x: event.clientX, y: event.clientY, unit: wide / drawing.width }
   }
-  const end = () => {
-    const by = pulled
+  const pull = (event: PointerEvent<SVGGElement>) => {
+    if (!held.current) return
+    const { x, y: began, unit } = held.current
+    setPulled({ x: (event.clientX - x) * unit, y: (event.clientY - began) * unit })
+  }
+  const letGo = () => {
     held.current = null
-    setPulled(0)
-    if (Math.abs(by) > tremble && line.step) move(scale.at(from + by))
-    else choose()
+    setPulled({ x: 0, y: 0 })
+  }
+  const end = (event: PointerEvent<SVGGElement>) => {
+    const hand = handUnder(event)
+    letGo()
+    if (!isPulled || !line.step) return choose()
+    if (hand !== null) give(hand)
+    else if (Math.abs(pulled.x) > tremble) move(scale.at(from + pulled.x))
   }
   return (
     <g
       onPointerDown={begin}
-      onPointerMove={(event) => held.current && setPulled((event.clientX - held.current.at) * held.current.unit)}
-      onPointerUp={() => held.current && end()}
-      onPointerCancel={() => {
-        held.current = null
-        setPulled(0)
-      }}
-      transform={pulled === 0 ? undefined : `translate(${pulled} 0)`}
+      onPointerMove={pull}
+      onPointerUp={(event) => held.current && end(event)}
+      onPointerCancel={letGo}
+      transform={isPulled ? `translate(${pulled.x} ${pulled.y})` : undefined}
       className="cursor-grab touch-pan-y"
       data-step={line.key}
     >
@@ -56,7 +65,7 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move 
           .concat(stretches.length > 1 ? rest(from, to, y) : [])
           .join('')}
         fill={line.missed ? 'var(--late)' : 'var(--now)'}
-        stroke={chosen || pulled !== 0 ? 'var(--ink)' : 'none'}
+        stroke={chosen || isPulled ? 'var(--ink)' : 'none'}
         strokeWidth="3"
       />
       {number !== undefined && to - from > 18 && (
@@ -66,6 +75,12 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move 
       )}
     </g>
   )
+}
+
+/** The hand whose name is under the pointer. */
+function handUnder({ clientX, clientY }: PointerEvent): number | null {
+  const name = document.elementsFromPoint(clientX, clientY).find((each) => each instanceof HTMLElement && each.dataset.hand)
+  return name instanceof HTMLElement ? Number(name.dataset.hand) : null
 }
 
 /** Where hands are on a step that goes over a night: in the hours of each day, at its end at the least. */

@@ -32,10 +32,12 @@ interface Props {
   choose: (key: string) => void
   /** a step was pulled to a moment, ms */
   move: (line: OutlookLine, ms: number) => void
+  /** a step was pulled onto a name */
+  give: (line: OutlookLine, hand: number) => void
   className?: string
 }
 
-export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chosen, choose, move, className = '' }: Props) {
+export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chosen, choose, move, give, className = '' }: Props) {
   const house = useHouse()
   const nowMs = useBeat()
   const id = useId().replace(/[^a-zA-Z0-9]/g, '')
@@ -91,6 +93,7 @@ export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chose
           chosen={chosen === line.key}
           choose={() => choose(line.key)}
           move={(ms) => move(line, ms)}
+          give={(hand) => give(line, hand)}
         />
       ))}
       <path d={`M${plumb} ${head - 16}V${high}`} stroke="var(--ink)" strokeWidth="3.5" />
@@ -175,15 +178,16 @@ function Days({ scale, high, today, flagged }: { scale: DayScale; high: number; 
 export function Threads({ hands }: Pick<WeekOutlook, 'hands'>) {
   if (hands.length < 2) return null
   return (
-    <ul className="mt-2 flex flex-wrap gap-x-7">
+    <ul className="mt-2 flex flex-wrap items-center gap-x-3">
       {hands.map((name, k) => (
-        <li key={name ?? k} className="flex items-center gap-2">
+        <li key={name ?? k} data-hand={k} className="flex min-h-11 items-center gap-2 pr-4 text-lg">
           <svg viewBox="0 0 56 8" className="h-2 w-14" aria-hidden>
             <path d="M0 4H56" stroke="var(--ink)" strokeWidth="2.5" strokeDasharray={threads[k % threads.length]} />
           </svg>
           {name}
         </li>
       ))}
+      <li className="unprinted hidden text-soft sm:block">Pull a stroke along its line to another time, or onto a name.</li>
     </ul>
   )
 }

@@ -7,6 +7,7 @@ import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
 import { hoursOn, workDayOf } from '@/core/week/hands'
 import type { WeekData } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
+import { Link } from '@/ui/frame/Link'
 import { useBeat } from '@/ui/time/now'
 import { capital } from '@/words/text'
 import { dayWords, hoursWords, momentWords } from '@/words/time'
@@ -14,7 +15,7 @@ import { placeTitle } from '@/words/week'
 import { LineList } from './LineList'
 import { Promises } from './Promises'
 import { ThoughtLine } from './ThoughtLine'
-import { moved } from './thoughts'
+import { given, moved } from './thoughts'
 import { useWeek, type Week } from './useWeek'
 import { Threads, todaysNumbers, WeekDrawing } from './WeekDrawing'
 import { WhatIf } from './WhatIf'
@@ -44,8 +45,12 @@ export function WeekView({ data }: { data: WeekData }) {
   const numbers = todaysNumbers(outlook, today, dayOn)
   const move = (line: OutlookLine, ms: number) =>
     week.think(moved(line, week.pins, ms, `${placeTitle(line)} ${momentWords(new Date(ms).toISOString(), house, nowMs)}`))
+  const give = (line: OutlookLine, hand: number) => {
+    const { id, name } = data.hands[hand] ?? {}
+    if (id && hand !== line.hand) week.think(given(line, week.pins, id, `${placeTitle(line)} by ${name}`))
+  }
   const isWorked = (day: string) => data.hands.some((hand) => hoursOn(hand, data.others, day) !== null)
-  const drawing = { outlook: shown, hours, isWorked, chosen, choose, move }
+  const drawing = { outlook: shown, hours, isWorked, chosen, choose, move, give }
   const list = { week, outlook, chosen, choose, hands: data.hands, nowMs }
   return (
     <div className="pt-5">
@@ -144,9 +149,9 @@ function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; firs
             As it was before
           </button>
         )}
-        <button type="button" className="press" onClick={() => window.print()}>
-          Print for the wall
-        </button>
+        <Link href="/week/sheet" className="press">
+          A day for the wall
+        </Link>
         <button
           type="button"
           className="press press-now min-h-14 px-7 text-lg"

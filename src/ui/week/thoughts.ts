@@ -1,5 +1,6 @@
 /** What may be thought of: somebody away, longer hours, other air, one more piece, a client who waits. Each in words, and what it supposes. */
-import type { Day } from '@/core/measure/named'
+import type { Air } from '@/core/drying/air'
+import type { Day, PieceId } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
 import { stayLonger } from '@/core/measure/workingHours'
 import type { OutlookLine, PieceOutlook } from '@/core/week/ask'
@@ -17,9 +18,17 @@ export interface Thought {
   supposed: Supposed
   /** pins of the plan that is kept with it; null where it can't be taken */
   pins: Pin[] | null
-  /** days that are said with it */
-  days?: DayWanted[]
+  /** what is said with it */
+  says?: Partial<Said>
 }
+/** What is said with a plan that is taken. */
+export interface Said {
+  days: DayWanted[]
+  /** of all rooms; without air as usual after all */
+  forecasts: { from: Day; to: Day; air: Air | null }[]
+  promises: { pieceId: PieceId; day: Day }[]
+}
+export const nothingSaid: Said = { days: [], forecasts: [], promises: [] }
 /** A day as it is to be said: hours as a clock shows them. */
 export interface DayWanted {
   day: Day
@@ -63,16 +72,17 @@ export function thoughtsOf(around: Around): Offer[] {
   /** hours that are said for a day, and what is supposed with them */
   const withHours = (all: readonly { id: string | null; from: number; to: number }[]) => ({
     supposed: { others: all.map(({ id, from, to }) => ({ day, personId: id, hours: { from, to } })) },
-    days: all.map(({ id, from, to }) => ({
-      day,
-      personId: id,
-      kind: 'hours' as const,
-      from: minuteText(from),
-      to: minuteText(to),
-    })),
+    says: {
+      days: all.map(({ id, from, to }) => ({
+        ...{ day, personId: id, kind: 'hours' as const },
+        from: minuteText(from),
+        to: minuteText(to),
+      })),
+    },
     pins,
   })
   const works = hand && hoursOn(hand, said, day)
+  const dampWeek = { from: day, to: dayAfter(day, 6), air: damp }
   const longer = hands.flatMap((each) => {
     const hours = hoursOn(each, said, day)
     return hours ? [{ id: each.id, ...stayLonger(hours, longerBy) }] : []
@@ -82,7 +92,7 @@ export function thoughtsOf(around: Around): Offer[] {
     works
       ? offer(name ? `${name} is away` : 'Nobody works', `${name ? `${name} away` : 'Nobody works'} ${dayWords}`, {
           supposed: { others: [{ day, personId, hours: null }] },
-          days: [{ day, personId, kind: 'away', from: '', to: '' }],
+          says: { days: [{ day, personId, kind: 'away', from: '', to: '' }] },
           pins,
         })
       : offer(
@@ -91,7 +101,11 @@ export function thoughtsOf(around: Around): Offer[] {
           withHours(hand ? [{ id: personId, from: hand.hours.from, to: hand.hours.to }] : []),
         ),
     ...(longer.length > 0 ? [offer('We stay two hours longer', `Two hours longer ${dayWords}`, withHours(longer))] : []),
-    offer('It gets cold and damp', 'It gets cold and damp, 14 °C and 80 %', { supposed: { air: damp }, pins: null }),
+    offer('It gets cold and damp', `Cold and damp for a week from ${dayWords} on, 14 °C and 80 %`, {
+      supposed: { forecasts: [{ id: '', roomId: null, ...dampWeek }] },
+      says: { forecasts: [dampWeek] },
+      pins,
+    }),
     ...(piece ? ofPiece(piece) : []),
   ]
 
@@ -107,7 +121,8 @@ export function thoughtsOf(around: Around): Offer[] {
         ? [
             offer('It may be a week later', `${name} may be a week later`, {
               supposed: { promised: { [pieceId]: dayAfter(promisedOn, 7) } },
-              pins: null,
+              says: { promises: [{ pieceId, day: dayAfter(promisedOn, 7) }] },
+              pins,
             }),
           ]
         : []),
@@ -119,11 +134,19 @@ export function thoughtsOf(around: Around): Offer[] {
 export function usualAgain({ day, personId }: OtherDay, days: readonly OtherDay[], pins: Pin[], words: string): Thought {
   const left = days.filter((each) => each.day !== day || each.personId !== personId)
   const again = { day, personId, kind: 'usual' as const, from: '', to: '' }
-  return { key: `usual ${day} ${personId}`, words, supposed: { said: left }, days: [again], pins }
+  return { key: `usual ${day} ${personId}`, words, supposed: { said: left }, says: { days: [again] }, pins }
 }
 
-/** A day as it is said now, to come back to. */
-export function asSaid({ day, personId }: Pick<DayWanted, 'day' | 'personId'>, said: readonly OtherDay[]): DayWanted {
+/** What is said now of all that a plan says, to come back to it. */
+export const asItWas = (says: Said, said: readonly OtherDay[], pieces: readonly PieceOutlook[]): Said => ({
+  days: says.days.map((day) => asSaid(day, said)),
+  forecasts: says.forecasts.map((forecast) => ({ ...forecast, air: null })),
+  promises: says.promises.flatMap(({ pieceId }) => {
+    const day = pieces.find((piece) => piece.pieceId === pieceId)?.promisedOn
+    return day ? [{ pieceId, day }] : []
+  }),
+})
+function asSaid({ day, personId }: Pick<DayWanted, 'day' | 'personId'>, said: readonly OtherDay[]): DayWanted {
   const now = said.find((each) => each.day === day && each.personId === personId)
   if (!now) return { day, personId, kind: 'usual', from: '', to: '' }
   if (!now.hours) return { day, personId, kind: 'away', from: '', to: '' }
@@ -169,5 +192,8 @@ export function keeping({ line, way, supposed, hands, pins, dayWords }: Found): 
   const made: Thought = { key: `keep ${line.key}`, words, supposed, pins: [...(supposed.pins ?? pins)] }
   if (way.kind === 'given' || !way.other.hours) return made
   const { from, to } = way.other.hours
-  return { ...made, days: [{ day: way.day, personId: way.personId, kind: 'hours', from: minuteText(from), to: minuteText(to) }] }
+  return {
+    ...made,
+    says: { days: [{ day: way.day, personId: way.personId, kind: 'hours', from: minuteText(from), to: minuteText(to) }] },
+  }
 }

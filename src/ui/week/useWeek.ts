@@ -5,7 +5,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { dayOf } from '@/core/measure/time'
 import type { OutlookLine, WeekAnswer, WeekOutlook } from '@/core/week/ask'
 import { supposedBy } from '@/core/week/keep'
-import type { Pin } from '@/core/week/place'
+import { lineKey, type Pin } from '@/core/week/place'
 import type { KeptLine } from '@/core/week/planWeek'
 import { isSupposed, type WeekData } from '@/core/week/weekData'
 import { useActions } from '@/ui/form/actions'
@@ -15,7 +15,7 @@ import { useOutbox } from '@/ui/outbox/useOutbox'
 import { useRefresh } from '@/ui/time/useRefresh'
 import { promiseWords } from '@/words/time'
 import { type Compared, Planner } from './planner'
-import { asSaid, type DayWanted, keeping, type Thought } from './thoughts'
+import { asItWas, keeping, nothingSaid, type Said, type Thought } from './thoughts'
 
 /** A first answer, a better one, and what is thought of. Milliseconds. */
 const budgets = { first: 150, better: 1500, thought: 500 }
@@ -36,6 +36,13 @@ export function useWeek(data: WeekData, nowMs: number) {
   const [thoughtAnswer, setThoughtAnswer] = useState<Compared | null>(null)
   const [before, setBefore] = useState<Taken | null>(null)
   const pins = useMemo(() => data.week?.pins ?? [], [data.week])
+  const takenFigures = useMemo(
+    () =>
+      new Map(
+        (data.week?.lines ?? []).flatMap(({ stepId, side, figures }) => (figures ? [[lineKey(stepId, side), figures]] : [])),
+      ),
+    [data.week],
+  )
   const asked = useRef(0)
 
   useEffect(() => () => planner.end(), [planner])
@@ -93,13 +100,14 @@ export function useWeek(data: WeekData, nowMs: number) {
       .catch(() => undefined)
   }
 
-  const keep = async ({ lines, pins: held, days }: Taken) => {
-    setBefore(data.week && { lines: data.week.lines, pins: data.week.pins, days: days.map((day) => asSaid(day, data.others)) })
+  const keep = async ({ lines, pins: held, says }: Taken) => {
+    setBefore(
+      data.week && { lines: data.week.lines, pins: data.week.pins, says: asItWas(says, data.others, outlook?.pieces ?? []) },
+    )
     const stored = lines.filter(({ stepId }) => !isSupposed(stepId))
     const ahead = new Set(lines.map(({ stepId }) => stepId))
     const pinsKept = held.filter(({ stepId }) => ahead.has(stepId))
-    const daysSaid = days.map((day) => ({ id: uuidv7(), ...day }))
-    if (await write.send({ id: uuidv7(), lines: stored, pins: pinsKept, days: daysSaid })) {
+    if (await write.send({ id: uuidv7(), lines: stored, pins: pinsKept, ...typed(says) })) {
       setThought(null)
       await refresh()
     }
@@ -109,6 +117,8 @@ export function useWeek(data: WeekData, nowMs: number) {
     outlook,
     falling,
     pins,
+    /** by which figures the steps of the plan in force were reckoned when it was taken, by their keys */
+    takenFigures,
     thought,
     thoughtAnswer,
     think,
@@ -116,10 +126,14 @@ export function useWeek(data: WeekData, nowMs: number) {
     issue: write.issue,
     pending: write.pending,
     isKept: outlook !== null && data.week !== null && sameLines(outlook.kept, data.week.lines),
-    keepNow: () => outlook && keep({ lines: outlook.kept, pins, days: [] }),
+    keepNow: () => outlook && keep({ lines: outlook.kept, pins, says: nothingSaid }),
     take: async () => {
       if (!thought || !thoughtAnswer || !('outlook' in thoughtAnswer.then)) return
-      await keep({ lines: thoughtAnswer.then.outlook.kept, pins: thought.pins ?? pins, days: thought.days ?? [] })
+      await keep({
+        lines: thoughtAnswer.then.outlook.kept,
+        pins: thought.pins ?? pins,
+        says: { ...nothingSaid, ...thought.says },
+      })
     },
     /** back to the plan that was in force before, and to the days as they were said then */
     undo: before && (() => keep(before)),
@@ -127,12 +141,22 @@ export function useWeek(data: WeekData, nowMs: number) {
 }
 export type Week = ReturnType<typeof useWeek>
 
-/** A plan with the days that are said with it. */
+/** A plan with what is said with it. */
 interface Taken {
   lines: readonly KeptLine[]
   pins: readonly Pin[]
-  days: readonly DayWanted[]
+  says: Said
 }
+/** As the server is told it. */
+const typed = ({ days, forecasts, promises }: Said) => ({
+  days: days.map((day) => ({ id: uuidv7(), ...day })),
+  forecasts: forecasts.map(({ air, ...rest }) => ({
+    ...{ id: uuidv7(), roomId: '', ...rest, usual: air === null },
+    temperature: String(air?.temperature ?? ''),
+    humidity: String(air?.humidity ?? ''),
+  })),
+  promises: promises.map((promise) => ({ entryId: uuidv7(), ...promise })),
+})
 
 /** a step that stands so much earlier or later is the same week still */
 const slips = 30 * 60_000

@@ -1,0 +1,34 @@
+/** How long work takes in this studio against the plan's minutes, by what is done. Ratios without unit; pure. */
+import type { OperationCode } from '@/core/craft/operations'
+import { isForgotten } from '@/core/log/labour'
+import { calibrate, type Calibration } from './calibrate'
+
+/** A step that was worked: the minutes planned for it, and those that hands were on it. */
+export interface Worked {
+  operation: OperationCode
+  planned: number
+  actual: number
+}
+export type Pace = Partial<Record<OperationCode, Calibration>>
+
+/** Begun and ended at a tap: less than this share of its minutes is no work. Practice. */
+const tapped = 0.1
+
+/** What the work of a studio teaches; a clock that was forgotten, or only tapped, teaches nothing. */
+export function paceOf(all: readonly Worked[]): Pace {
+  const ratios = new Map<OperationCode, number[]>()
+  for (const { operation, planned, actual } of all) {
+    if (planned <= 0 || actual < planned * tapped || isForgotten(actual, planned)) continue
+    ratios.set(operation, [...(ratios.get(operation) ?? []), actual / planned])
+  }
+  return Object.fromEntries([...ratios].map(([operation, own]) => [operation, calibrate({ ratios: own })]))
+}
+
+/** The minutes a step takes here, at the middle. */
+export const minutesHere = ({ operation, minutes }: { operation: OperationCode; minutes: number }, pace: Pace): number =>
+  minutes * (pace[operation]?.p50 ?? 1)
+
+const z80 = 0.8416
+/** How far minutes scatter about the middle, in logarithms. */
+export const scatterOf = ({ p50, p80 }: Pick<Calibration, 'p50' | 'p80'> = calibrate({ ratios: [] })): number =>
+  Math.log(p80 / p50) / z80
