@@ -160,3 +160,61 @@ test('taken, the bench says what is next in it; offline the week is still there'
   await expect(page.getByText(/h of work ahead/)).toBeVisible({ timeout: 20_000 })
   await context.setOffline(false)
 })
+
+test('as it was before: the day that was said with the plan is taken back with it', async ({ page }, { project }) => {
+  await page.goto('/week')
+  await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
+  const whatIf = page.getByRole('region', { name: 'What if' })
+  const thought = page.getByRole('region', { name: 'What it would do' })
+  // a day that nobody else asks after meanwhile
+  const day = whatIf.getByLabel('The day')
+  await day.selectOption({ index: project.name === 'desk' ? 4 : 3 })
+  const words = ((await day.locator('option:checked').textContent()) ?? '').trim()
+  const said = whatIf.locator('li').filter({ hasText: words })
+  const before = await said.count()
+  await whatIf.getByRole('button', { name: /is away|Nobody works|works? that day/ }).click()
+  await expect(thought.getByText(/steps move|Nothing else moves/)).toBeVisible({ timeout: 20_000 })
+  await thought.getByRole('button', { name: 'Take it' }).click()
+  await expect(said).toHaveCount(before + 1, { timeout: 20_000 })
+  await page.getByRole('button', { name: 'As it was before' }).click()
+  await expect(said).toHaveCount(before, { timeout: 20_000 })
+})
+
+test('a day hangs on the wall: what, on what, when, by whom, and when the next may be', async ({ page }) => {
+  await page.goto('/week/sheet')
+  await expect(page.getByText(/by the week taken/)).toBeVisible()
+  await expect(page.locator('article li').first()).toContainText(/\d+ min/)
+  await expect(
+    page
+      .locator('article')
+      .getByText(/then (from|by)/)
+      .first(),
+  ).toBeVisible()
+  await expectAxeClean(page)
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation', { name: 'Days' })).toBeHidden()
+  await expect(page.locator('article li').first()).toBeVisible()
+})
+
+test('what the air will be is said, told, and taken back', async ({ page }, { project }) => {
+  await page.goto('/air')
+  const temperature = project.name === 'desk' ? '12.5' : '12.7'
+  // what is said later of the same days takes the place of it: each says it of days of their own
+  const dayAhead = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+  const first = project.name === 'desk' ? 10 : 20
+  await page.getByLabel('From').fill(dayAhead(first + 1))
+  await page.getByLabel('To', { exact: true }).fill(dayAhead(first))
+  await page.getByLabel('°C then').fill('warm')
+  await page.getByLabel('% humidity then').fill('82')
+  await page.getByRole('button', { name: 'Expect it' }).click()
+  await expect(page.getByText('Write the temperature in °C, from -30 to 50.')).toBeVisible()
+  await page.getByLabel('°C then').fill(temperature)
+  await expect(page.getByText(/The last day is the first one or later/)).toBeVisible()
+  await page.getByLabel('From').fill(dayAhead(first))
+  await page.getByRole('button', { name: 'Expect it' }).click()
+  const told = page.locator('li').filter({ hasText: `${temperature} °C, 82 %` })
+  await expect(told).toHaveCount(1, { timeout: 20_000 })
+  await expectAxeClean(page)
+  await told.getByRole('button', { name: 'As usual after all' }).click()
+  await expect(told).toHaveCount(0, { timeout: 20_000 })
+})

@@ -33,15 +33,17 @@ export function weekReasonWords(line: OutlookLine, all: readonly OutlookLine[]):
   return plain[line.reason]
 }
 
-/** What a step was reckoned by: its minutes, and what passes after it in which air. */
+/** What a step was reckoned by: its minutes, those of them in which the brush is changed, and what passes after it in which air. */
 export function figuresWords(
   { minutes, planned, seen, opens, closes, temperature, humidity }: LineFigures,
   writing: Writing,
+  changing = 0,
 ): string {
   const here = seen > 0 && Math.abs(minutes - planned) >= 5
+  const brush = changing > 0 ? `, ${changing} of them to change the brush` : ''
   const work = here
-    ? `${minutes} min, as it takes here (${seen === 1 ? 'seen once' : `seen ${seen} times`}); ${planned} by the plan.`
-    : `${minutes} min by the plan.`
+    ? `${minutes} min, as it takes here (${seen === 1 ? 'seen once' : `seen ${seen} times`})${brush}; ${planned} by the plan.`
+    : `${minutes} min by the plan${brush}.`
   if (opens === null && closes === null) return work
   const dries = opens === null ? 'What follows may be done at once' : `What follows may be done after ${spanWords(opens)}`
   const until = closes === null ? '' : `, and must within ${spanWords(closes)}`

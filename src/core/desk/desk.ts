@@ -44,7 +44,7 @@ export type DeskAct =
   | { kind: 'as-planned' }
 
 /** The paint as a look takes it. */
-const paintFor = (look: LookCode, paint: FamilyCode): FamilyCode => {
+export const paintFor = (look: LookCode, paint: FamilyCode): FamilyCode => {
   const { paints } = getLook(look)
   return paints.includes(paint) ? paint : (paints[0] ?? 'chalk-style')
 }

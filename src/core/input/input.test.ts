@@ -4,6 +4,7 @@ import { correctionInput, endInput, readingInput } from './entry'
 import { type House, parseMinutes } from './fields'
 import { studioInput } from './house'
 import { endingInput, findingInput, intakeInput, type IntakeText, planInput } from './piece'
+import { forecastInput } from './week'
 
 const house: House = { currency: 'GBP', units: 'metric', zone: 'Europe/London', locale: 'en-GB' }
 const words = (result: { success: boolean; error?: { issues: { path: PropertyKey[]; message: string }[] } | undefined }) =>
@@ -195,4 +196,28 @@ describe('other entries', () => {
     })
     expect(words(studioInput.safeParse({ ...studio, worksDays: [] }))).toEqual({ worksDays: 'Choose at least one day.' })
   })
+})
+
+describe('what the air will be', () => {
+  const typed = {
+    id: uuidv7(),
+    roomId: '',
+    from: '2026-12-01',
+    to: '2026-12-03',
+    usual: false,
+    temperature: '12,5',
+    humidity: '82',
+  }
+  test('two figures for days in order; as usual it asks for none', () => {
+    expect(forecastInput.parse(typed)).toMatchObject({ roomId: null, air: { temperature: 12.5, humidity: 82 } })
+    expect(forecastInput.parse({ ...typed, usual: true, temperature: '', humidity: '' })).toMatchObject({ air: null })
+  })
+  test('everything that is wrong is said at once', () =>
+    expect(words(forecastInput.safeParse({ ...typed, to: '2026-11-30', temperature: 'warm', humidity: '182' }))).toEqual({
+      to: 'The last day is the first one or later, at most sixty days on.',
+      temperature: 'Write the temperature in °C, from -30 to 50.',
+      humidity: 'Write the humidity in %, from 1 to 100.',
+    }))
+  test('no forecast for longer than two months', () =>
+    expect(forecastInput.safeParse({ ...typed, to: '2027-02-15' }).success).toBe(false))
 })

@@ -55,8 +55,6 @@ export type OtherDayText = z.input<typeof otherDayInput>
 
 const longestForecast = 60
 const daysSaid = { id, from: day, to: day }
-const inOrder = ({ from, to }: { from: string; to: string }) => from <= to && daysBetween(from, to) <= longestForecast
-const orderTrouble = { path: ['to'], message: 'The last day is the first one or later, at most sixty days on.' }
 /** What the air will be, or, with nothing typed, that it is as usual after all. */
 export const forecastInput = z
   .object({
@@ -66,8 +64,13 @@ export const forecastInput = z
     temperature: z.string(),
     humidity: z.string(),
   })
-  .refine(inOrder, orderTrouble)
   .transform(({ usual, temperature, humidity, ...rest }, context) => {
+    if (rest.from > rest.to || daysBetween(rest.from, rest.to) > longestForecast)
+      context.addIssue({
+        code: 'custom',
+        path: ['to'],
+        message: 'The last day is the first one or later, at most sixty days on.',
+      })
     if (usual) return { ...rest, air: null }
     const read = (path: 'temperature' | 'humidity', schema: z.ZodType<number, string>, typed: string): number => {
       const parsed = schema.safeParse(typed)

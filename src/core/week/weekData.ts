@@ -9,7 +9,8 @@ import type { Entry } from '@/core/log/entry'
 import { untouched } from '@/core/log/stepStates'
 import type { Day, Instant, PartId, PieceId, RoomId, StepId } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
-import type { Journey, PartJourney } from '@/core/piece/journey'
+import { type Journey, type PartJourney, readPiece } from '@/core/piece/journey'
+import type { PieceFile } from '@/core/piece/piece'
 import { type Hand, instantAt, type OtherDay } from './hands'
 import { lineKey, type Pin, type Workshop } from './place'
 import type { KeptLine } from './planWeek'
@@ -48,6 +49,8 @@ export interface Supposed {
   promised?: Readonly<Record<PieceId, Day>>
   /** steps that are thought of for a part, in place of those ahead of it */
   plans?: Readonly<Record<PartId, readonly PlannedStep[]>>
+  /** a piece that may come in, with what is planned for it */
+  comes?: PieceFile
   /** one more piece that asks for all that this one asks for, promised or not */
   like?: { pieceId: PieceId; promisedOn: Day | null } | undefined
 }
@@ -82,7 +85,7 @@ export function readWeek(
   last: readonly KeptLine[] = data.week?.lines ?? [],
 ): Workshop {
   const { bench, zone, hands, others, places, week, pace } = data
-  return workshopOf(supposedOf(readBench(bench, written, nowMs), supposed), {
+  return workshopOf(supposedOf([...readBench(bench, written, nowMs), ...comingIn(supposed, nowMs)], supposed), {
     nowMs,
     zone,
     hands,
@@ -98,6 +101,8 @@ export function readWeek(
 
 /** Whether a step is none of the studio's, only supposed. */
 export const isSupposed = (stepId: StepId): boolean => stepId.endsWith('+')
+
+const comingIn = ({ comes }: Supposed, nowMs: number): Journey[] => (comes ? [readPiece(comes, { climate: [], nowMs })] : [])
 
 function supposedOf(journeys: readonly Journey[], { promised = {}, plans = {}, like }: Supposed): Journey[] {
   const all = journeys.map((journey) => {

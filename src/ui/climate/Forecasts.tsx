@@ -10,7 +10,6 @@ import type { Day } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, TextField, Trouble } from '@/ui/form/Field'
-import { FormFoot } from '@/ui/form/FormFoot'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useWrite } from '@/ui/form/useWrite'
@@ -80,8 +79,11 @@ export function Forecasts({ forecasts, rooms, today }: { forecasts: readonly For
             options={[['', 'All rooms'], ...rooms.map(({ id, name }) => [id, name] as const)]}
           />
         )}
-        <FormFoot {...{ issue, pending }} words="Expect it" kept={false} />
+        <button type="submit" disabled={pending} className="press press-now min-h-12">
+          Expect it
+        </button>
       </form>
+      <Trouble>{issue}</Trouble>
     </>
   )
 }

@@ -47,7 +47,7 @@ export function PaceList({ pace, studio }: { pace: Pace; studio: Writing }) {
 
 /** The plan's minutes as a line in the middle; to the right of it what takes longer. */
 function Bar({ p50, p80 }: { p50: number; p80: number }) {
-  const x = (factor: number) => Math.max(4, Math.min(most - 4, middle * factor))
+  const x = (factor: number) => Math.max(4, Math.min(most - 4, middle + (factor - 1) * most))
   const [from, to] = [Math.min(middle, x(p50)), Math.max(middle, x(p50))]
   return (
     <svg viewBox={`0 0 ${most} 22`} className="hidden h-6 w-60 sm:block" aria-hidden>

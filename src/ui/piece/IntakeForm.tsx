@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
 import { type Control, type FieldPath, useFieldArray, type UseFormRegister } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
+import type { HouseMethod } from '@/core/craft/method'
 import { intakeInput, type IntakeText } from '@/core/input/piece'
 import { dayOf } from '@/core/measure/time'
 import { sources } from '@/core/piece/piece'
@@ -15,10 +16,11 @@ import { Counts } from '@/ui/job/Counts'
 import { PhotoPicker, usePhotos } from '@/ui/photo/PhotoPicker'
 import { useNow } from '@/ui/time/now'
 import { ArticleForm } from './ArticleForm'
+import { IntakeReady, type LookName } from './IntakeReady'
 import { newPart, PartFields, type PartsText, type PartText } from './PartFields'
 import { forgetArticle, useArticle } from './useArticle'
 
-export function IntakeForm() {
+export function IntakeForm({ method, looks }: { method: HouseMethod; looks: readonly LookName[] }) {
   const house = useHouse()
   const nowMs = useNow()
   const { takeIn } = useActions()
@@ -113,6 +115,8 @@ export function IntakeForm() {
           className="mt-2 grid gap-x-14 border-t border-line md:grid-cols-2"
         />
       </section>
+
+      <IntakeReady form={form} method={method} looks={looks} />
 
       <div className="sticky bottom-16 space-y-3 border-t-2 border-ink bg-ground py-4 sm:bottom-0">
         <Trouble>{issue}</Trouble>

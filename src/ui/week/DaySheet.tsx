@@ -3,7 +3,7 @@ import type { CautionCode } from '@/core/craft/cautions'
 import type { PersonId } from '@/core/measure/named'
 import type { SheetLine } from '@/core/week/sheet'
 import { cautionWords, stepTitle, withWhat } from '@/words/craft'
-import { clockTime, momentWords, spanWords, type Wall } from '@/words/time'
+import { clockTime, momentWords, type Wall } from '@/words/time'
 
 interface Props {
   title: string
@@ -17,63 +17,67 @@ interface Props {
 
 export function DaySheet({ title, lines, names, taken, studio }: Props) {
   const cautions = [...new Set(lines.flatMap(({ step }) => step.cautions))]
-  const minutes = lines.reduce((sum, line) => sum + line.minutes, 0)
+  // whose hands work each is a column of their own
+  const hands = [...names].filter(([id]) => lines.some(({ personId }) => personId === id))
   return (
-    <article>
+    <article className="print:text-[11pt]">
       <header className="flex flex-wrap items-end justify-between gap-x-8 border-b-4 border-ink pb-2">
-        <h1 className="title text-5xl">{title}</h1>
-        <p className="text-xl">
-          <strong className="figure text-3xl">{spanWords(minutes)}</strong> of work, by the week taken {taken}
-        </p>
+        <h1 className="title text-5xl print:text-3xl">{title}</h1>
+        <p className="text-lg text-soft">by the week taken {taken}</p>
       </header>
-      <ol>
-        {lines.map((line) => (
-          <Line
-            key={`${line.step.id} ${line.side}`}
-            line={line}
-            name={names.size > 1 ? names.get(line.personId) : null}
-            studio={studio}
-          />
-        ))}
-      </ol>
+      <div className={hands.length > 1 ? 'grid gap-x-10 lg:grid-cols-2 print:grid-cols-2 print:gap-x-6' : ''}>
+        {hands.map(([id, name]) => {
+          const own = lines.filter(({ personId }) => personId === id)
+          return (
+            <section key={id} aria-label={name ?? title} className="pt-3">
+              {name && hands.length > 1 && (
+                <h2 className="flex items-baseline justify-between border-b-2 border-ink pb-1">
+                  <span className="text-2xl font-bold print:text-xl">{name}</span>
+                  <span className="text-lg">{own.length === 1 ? '1 step' : `${own.length} steps`}</span>
+                </h2>
+              )}
+              <ol>
+                {own.map((line) => (
+                  <Line key={`${line.step.id} ${line.side}`} line={line} studio={studio} />
+                ))}
+              </ol>
+            </section>
+          )
+        })}
+      </div>
       {cautions.length > 0 && <Cautions cautions={cautions} />}
     </article>
   )
 }
 
-function Line({ line, name, studio }: { line: SheetLine; name: string | null | undefined; studio: Wall }) {
+function Line({ line, studio }: { line: SheetLine; studio: Wall }) {
   const { at, step, side, pieceName, partName, minutes, opens, closes } = line
   const moment = (ms: number) => momentWords(new Date(ms).toISOString(), studio, at)
+  const then = [opens !== null && `from ${moment(opens)}`, closes !== null && `by ${moment(closes)}`].filter(Boolean).join(', ')
   return (
-    <li className="grid break-inside-avoid grid-cols-[2.2rem_5.2rem_1fr] items-start gap-x-4 border-b border-ink py-3 sm:grid-cols-[2.2rem_6rem_1fr_auto]">
-      <span aria-hidden className="mt-1 size-8 border-[3px] border-ink" />
-      <span className="figure text-4xl leading-none">{clockTime(new Date(at).toISOString(), studio)}</span>
+    <li className="grid break-inside-avoid grid-cols-[1.5rem_4.6rem_1fr] items-baseline gap-x-3 border-b border-line py-1.5 sm:grid-cols-[1.5rem_4.6rem_1fr_auto] print:grid-cols-[1.5rem_4rem_1fr_auto] print:py-1">
+      <span aria-hidden className="size-5 self-start border-2 border-ink" />
+      <span className="figure text-3xl leading-none print:text-xl">{clockTime(new Date(at).toISOString(), studio)}</span>
       <div>
-        <p className="text-2xl leading-tight">
+        <p className="text-xl leading-snug print:text-[12pt]">
           <strong>{stepTitle(step)}</strong>
           {side === 2 && ', turned'}
         </p>
-        <p className="text-xl">{[pieceName, partName?.toLowerCase()].filter(Boolean).join(', ')}</p>
-        <p className="flex flex-wrap items-center gap-x-2 text-lg text-soft">
+        <p className="leading-snug">{[pieceName, partName?.toLowerCase()].filter(Boolean).join(', ')}</p>
+        <p className="flex flex-wrap items-center gap-x-2 leading-snug text-soft">
           {step.colour && (
             <span
               aria-hidden
-              className="inline-block size-5 border border-ink [print-color-adjust:exact]"
+              className="inline-block size-4 border border-ink [print-color-adjust:exact]"
               style={{ background: step.colour.hex }}
             />
           )}
-          {[step.colour?.name, withWhat(step)].filter(Boolean).join(', ')}
+          {withWhat(step)}
         </p>
-        {(opens !== null || closes !== null) && (
-          <p className="text-lg font-semibold">
-            Then {opens === null ? 'at once' : `from ${moment(opens)} on`}
-            {closes !== null && `, by ${moment(closes)}`}
-          </p>
-        )}
       </div>
-      <p className="col-start-3 text-xl sm:col-start-4 sm:text-right">
-        {name && <strong className="mr-2 sm:mr-0 sm:block">{name}</strong>}
+      <p className="col-start-3 leading-snug sm:col-start-4 sm:text-right print:col-start-4 print:text-right">
         {minutes} min
+        {then && <span className="font-semibold sm:block sm:max-w-32 print:block print:max-w-32"> then {then}</span>}
       </p>
     </li>
   )
@@ -81,10 +85,10 @@ function Line({ line, name, studio }: { line: SheetLine; name: string | null | u
 
 function Cautions({ cautions }: { cautions: readonly CautionCode[] }) {
   return (
-    <section aria-label="Take care" className="mt-5 break-inside-avoid border-l-4 border-late pl-4">
-      <h2 className="text-xl font-bold">Take care today</h2>
+    <section aria-label="Take care" className="mt-4 break-inside-avoid border-l-4 border-late pl-4">
+      <h2 className="text-xl font-bold print:text-[12pt]">Take care today</h2>
       {cautions.map((code) => (
-        <p key={code} className="text-lg">
+        <p key={code} className="leading-snug">
           {cautionWords[code]}
         </p>
       ))}

@@ -86,7 +86,7 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
             {line.byMs !== null && ` Its window closes ${momentWords(new Date(line.byMs).toISOString(), house, nowMs)}.`}
             {held && !isHeld && ' It was held where it can’t be worked any more.'}
           </p>
-          {line.figures && <Figures now={line.figures} then={week.takenFigures.get(line.key) ?? null} />}
+          {line.figures && <Figures line={line} now={line.figures} then={week.takenFigures.get(line.key) ?? null} />}
           {line.step && (
             <p className="hidden text-soft sm:block">
               The arrow keys move it by a quarter of an hour; Enter takes that, Escape leaves it.
@@ -139,11 +139,11 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
 }
 
 /** What it is reckoned by; and what it was, where it was taken by other figures. */
-function Figures({ now, then }: { now: LineFigures; then: LineFigures | null }) {
+function Figures({ line, now, then }: { line: OutlookLine; now: LineFigures; then: LineFigures | null }) {
   const house = useHouse()
   return (
     <p className="text-soft">
-      {figuresWords(now, house)}
+      {figuresWords(now, house, Math.max(0, now.minutes - (line.end - line.start)))}
       {then && isReckonedAnew(now, then) && (
         <span className="block">When the plan was taken it was: {figuresWords(then, house)}</span>
       )}

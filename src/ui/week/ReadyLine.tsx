@@ -2,11 +2,10 @@
 /** "When could it be ready?": the day that is kept in eighty of a hundred weeks, and what it pushes aside. */
 import type { PieceId } from '@/core/measure/named'
 import { dayOf } from '@/core/measure/time'
-import type { Supposed } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { momentWords, promiseWords } from '@/words/time'
 import { differenceWords } from '@/words/week'
-import { type Ready, useReady } from './useReady'
+import { type Ready, type ToSuppose, useReady } from './useReady'
 
 const mostSaid = 3
 
@@ -18,7 +17,7 @@ export function ReadyLine({
 }: {
   pieceId: PieceId
   /** what is thought of: steps of a part */
-  supposed: Supposed
+  supposed: ToSuppose
   /** takes the day as the promise, where one may be given here */
   promise?: (day: string) => void
   className?: string

@@ -19,16 +19,21 @@ export interface Ready {
 }
 export type Asking = { state: 'not-asked' | 'asking' | 'unreachable' | 'nothing' } | { state: 'found'; ready: Ready }
 
+/** What is supposed, or how it is found out; null where that can't be said yet. */
+export type ToSuppose = Supposed | (() => Promise<Supposed | null>)
+
 /** `ask` answers for a piece, with what is supposed of it. */
-export function useReady(pieceId: PieceId): { asking: Asking; ask: (supposed: Supposed) => Promise<void> } {
+export function useReady(pieceId: PieceId): { asking: Asking; ask: (toSuppose: ToSuppose) => Promise<void> } {
   const { entries } = useOutbox()
   const [planner] = useState(() => new Planner(() => undefined))
   const [asking, setAsking] = useState<Asking>({ state: 'not-asked' })
   useEffect(() => () => planner.end(), [planner])
 
-  const ask = async (supposed: Supposed) => {
+  const ask = async (toSuppose: ToSuppose) => {
     setAsking({ state: 'asking' })
     try {
+      const supposed = typeof toSuppose === 'function' ? await toSuppose() : toSuppose
+      if (!supposed) return setAsking({ state: 'nothing' })
       const response = await fetch('/api/week')
       if (!response.ok) return setAsking({ state: 'unreachable' })
       const data = (await response.json()) as WeekData

@@ -1,12 +1,18 @@
+import { loadStudio } from '@/app/_server/session'
+import { looks } from '@/core/craft/looks'
 import { IntakeForm } from '@/ui/piece/IntakeForm'
+import type { LookName } from '@/ui/piece/IntakeReady'
 
 export const metadata = { title: 'Take a piece in' }
 
-export default function TakeIn() {
+const lookNames = Object.entries(looks).map(([code, { words }]) => [code, words] as LookName)
+
+export default async function TakeIn() {
+  const { method } = await loadStudio()
   return (
     <div className="pt-6">
       <h1 className="title mb-6 text-5xl">Take a piece in</h1>
-      <IntakeForm />
+      <IntakeForm method={method} looks={lookNames} />
     </div>
   )
 }
