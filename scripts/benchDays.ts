@@ -1,13 +1,14 @@
 /**
  * The demo studio's pieces worked to their end a hundred times by chance, minutes longer or shorter: once by the bench's order alone, once by
- * the week that is planned and follows. How late promises are, how many windows are missed, when pieces are done. Usage: npm run bench:days [WEEKS].
+ * the week that is planned and follows. How late promises are, how many windows are missed, when pieces are done. Usage: npm run bench:days [WEEKS]
+ * [pressed]: one pair of hands, in the mornings, and every piece promised, one a day.
  */
 import { v7 as uuidv7 } from 'uuid'
 import { readBench } from '../src/core/bench/benchData'
 import { type BenchLine, benchOrder } from '../src/core/bench/benchOrder'
 import { type Entry, type EntryDraft, wholeEntry } from '../src/core/log/entry'
 import { randomFrom } from '../src/core/measure/random'
-import { dayOf } from '../src/core/measure/time'
+import { dayAfter, dayOf } from '../src/core/measure/time'
 import type { Journey } from '../src/core/piece/journey'
 import { lanesOf } from '../src/core/piece/lanes'
 import type { PlanStep } from '../src/core/piece/piece'
@@ -17,6 +18,7 @@ import { readWeek, type WeekData } from '../src/core/week/weekData'
 import { ownDatabase } from './ownDatabase'
 
 const weeks = Number(process.argv[2] ?? 100)
+const isPressed = process.argv[3] === 'pressed'
 /** the spread of minutes, in logarithms; how long it may all take */
 const [spread, mostDays] = [0.3, 60]
 /** rounds of search: before anybody begins, and whenever something was done */
@@ -206,7 +208,19 @@ class Days {
   }
 }
 
-const data = await demoWeek()
+function pressed(data: WeekData): WeekData {
+  const today = dayOf(new Date().toISOString(), data.zone)
+  const open = data.bench.files.filter(({ log }) => !log.some(({ kind }) => kind === 'sold' || kind === 'handed-over'))
+  const promises = new Map(open.map(({ piece }, k) => [piece.id, dayAfter(today, 2 + k)]))
+  const promised = data.bench.files.map((file) => ({
+    ...file,
+    piece: { ...file.piece, promisedOn: promises.get(file.piece.id) ?? null, client: 'somebody' },
+  }))
+  const hands = data.hands.slice(0, 1).map((hand) => ({ ...hand, hours: { ...hand.hours, from: 540, to: 780 } }))
+  return { ...data, hands, bench: { ...data.bench, files: promised } }
+}
+
+const data = isPressed ? pressed(await demoWeek()) : await demoWeek()
 const startMs = Date.now()
 const mean = (all: readonly Outcome[], of: (each: Outcome) => number) =>
   (all.reduce((sum, each) => sum + of(each), 0) / all.length).toFixed(1)

@@ -139,7 +139,7 @@ const otherWork = query(
   workRow,
   `with near as (
      select distinct (d::date + beside)::timestamp at time zone 'UTC' as midnight
-     from unnest($2::text[]) d cross join generate_series(-1, 1) beside
+     from unnest($2::text[]) d cross join generate_series(-$3::int, $3::int) beside
    ), touched as materialized (
      select distinct w.step_id from near cross join lateral (
        select step_id from entry w
@@ -159,11 +159,15 @@ const otherWork = query(
    order by e.at, e.id`,
 )
 /**
- * Clocks of other pieces' steps that were touched on the days given or beside them, corrections applied, with what was worked:
+ * Clocks of other pieces' steps that were touched on the days given or so many days beside them, corrections applied, with what was worked:
  * they may have run beside these. A step comes whole, whenever it was begun. Days YYYY-MM-DD in UTC.
  */
-export const listOtherWork = (client: Client, pieceIds: readonly PieceId[], days: readonly string[]): Promise<OtherWork[]> =>
-  days.length === 0 ? Promise.resolve([]) : many(client, otherWork, [pieceIds, days])
+export const listOtherWork = (
+  client: Client,
+  pieceIds: readonly PieceId[],
+  days: readonly string[],
+  beside = 1,
+): Promise<OtherWork[]> => (days.length === 0 ? Promise.resolve([]) : many(client, otherWork, [pieceIds, days, beside]))
 
 const assistRow = z.object({
   kind: z.enum(['assisted', 'unassisted']),
