@@ -8,6 +8,7 @@ import { hard } from '@/core/craft/looks/lines'
 import type { Look } from '@/core/craft/looks/look'
 import { materialLooks } from '@/core/craft/looks/materials'
 import { overLooks } from '@/core/craft/looks/over'
+import type { FamilyCode } from './families'
 import type { SubstrateKind } from './parts'
 
 export type { Look } from '@/core/craft/looks/look'
@@ -20,3 +21,9 @@ export function getLook(code: LookCode): Look {
   return looks[code]
 }
 export const materialsOf = (look: Look): readonly SubstrateKind[] => look.on ?? hard
+
+/** The paint as a look takes it. */
+export const paintFor = (look: LookCode, paint: FamilyCode): FamilyCode => {
+  const { paints } = getLook(look)
+  return paints.includes(paint) ? paint : (paints[0] ?? 'chalk-style')
+}

@@ -3,7 +3,7 @@
  * else on the desk follows from the state. Pure; ids are made by whoever asks.
  */
 import type { FamilyCode } from '@/core/craft/families'
-import { getLook, type LookCode } from '@/core/craft/looks'
+import { type LookCode, paintFor } from '@/core/craft/looks'
 import type { HouseMethod, SchoolCode } from '@/core/craft/method'
 import type { Slot } from '@/core/craft/recipe'
 import type { TopcoatCode } from '@/core/craft/topcoats'
@@ -43,11 +43,6 @@ export type DeskAct =
   | { kind: 'drop-step'; id: string }
   | { kind: 'as-planned' }
 
-/** The paint as a look takes it. */
-export const paintFor = (look: LookCode, paint: FamilyCode): FamilyCode => {
-  const { paints } = getLook(look)
-  return paints.includes(paint) ? paint : (paints[0] ?? 'chalk-style')
-}
 /** The wish with another look, in the same paint and colours. */
 export const wishForLook = ({ look, extras, paint, colours, seal }: DeskState, code: LookCode): FinishWish => ({
   look: code,

@@ -1,9 +1,8 @@
 /** A piece that may come in, with one look on every part: what the week would have to hold of it. Pure. */
 import type { Counted } from '@/core/craft/job'
 import { mayHoldLead } from '@/core/craft/lead'
-import type { LookCode } from '@/core/craft/looks'
+import { type LookCode, paintFor } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
-import { paintFor } from '@/core/desk/desk'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Instant, PieceId } from '@/core/measure/named'
 import { factsOf } from '@/core/piece/facts'
