@@ -9,6 +9,8 @@ describe('how long it takes here', () => {
     expect(pace.coat?.p50).toBeCloseTo(Math.SQRT2)
     expect(minutesHere({ operation: 'coat', minutes: 30 }, pace)).toBeCloseTo(30 * Math.SQRT2)
     expect(minutesHere({ operation: 'sand', minutes: 30 }, pace)).toBe(30)
+    // what the painter wrote for it stands
+    expect(minutesHere({ operation: 'coat', minutes: 30, changed: true }, pace)).toBe(30)
   })
   test('a clock that ran on over the night and one that was tapped teach nothing', () =>
     expect(paceOf([worked(600), worked(1), worked(0), worked(20, 0)])).toEqual({}))

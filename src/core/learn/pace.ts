@@ -24,9 +24,15 @@ export function paceOf(all: readonly Worked[]): Pace {
   return Object.fromEntries([...ratios].map(([operation, own]) => [operation, calibrate({ ratios: own })]))
 }
 
-/** The minutes a step takes here, at the middle. */
-export const minutesHere = ({ operation, minutes }: { operation: OperationCode; minutes: number }, pace: Pace): number =>
-  minutes * (pace[operation]?.p50 ?? 1)
+interface Planned {
+  operation: OperationCode
+  minutes: number
+  own?: string | undefined
+  changed?: boolean | undefined
+}
+/** The minutes a step takes here, at the middle; those that the painter wrote for it stand. */
+export const minutesHere = ({ operation, minutes, own, changed }: Planned, pace: Pace): number =>
+  own !== undefined || changed ? minutes : minutes * (pace[operation]?.p50 ?? 1)
 
 const z80 = 0.8416
 /** How far minutes scatter about the middle, in logarithms. */

@@ -88,7 +88,12 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
         trouble={troubleOf('priceStep')}
       />
       <TextField label="Work begins" type="time" {...register('worksFrom')} trouble={troubleOf('worksFrom')} />
-      <TextField label="Work ends" type="time" {...register('worksTo')} trouble={troubleOf('worksTo')} />
+      <TextField
+        label={watch('worksTo') < watch('worksFrom') ? 'Work ends, the next morning' : 'Work ends'}
+        type="time"
+        {...register('worksTo')}
+        trouble={troubleOf('worksTo')}
+      />
       <DaysField field={register('worksDays')} trouble={troubleOf('worksDays')} />
       <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} className="col-span-2 sm:col-span-4" />
     </form>

@@ -58,7 +58,12 @@ export function HoursForm({ person, own, usual }: { person: Person; own: Working
       {watch('own') && (
         <>
           <TextField label="Begins" type="time" {...register('from')} trouble={troubleOf('from')} />
-          <TextField label="Ends" type="time" {...register('to')} trouble={troubleOf('to')} />
+          <TextField
+            label={watch('to') < watch('from') ? 'Ends, the next morning' : 'Ends'}
+            type="time"
+            {...register('to')}
+            trouble={troubleOf('to')}
+          />
           <DaysField field={register('days')} trouble={troubleOf('days')} />
         </>
       )}

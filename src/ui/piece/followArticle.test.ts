@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { PartTemplate } from '@/core/piece/article'
 import { getArticle } from '@/core/piece/articles'
-import { followArticle } from './followArticle'
+import { besideArticle, followArticle } from './followArticle'
 import { newPart, type PartText } from './PartFields'
 
 const house = { units: 'metric', currency: 'GBP', locale: 'en-GB', zone: 'Europe/London' } as unknown as Parameters<
@@ -49,5 +49,15 @@ describe('the parts of a form follow the drawing', () => {
       'Mirror',
     ])
     expect(names(followArticle(chest(0).map(make), chest(0), chest(2), make))).toEqual(['Carcass', 'Top', 'Drawer fronts'])
+  })
+  test('another article: what was typed beside the one before stays, what was its own and what is blank goes', () => {
+    const mirror = { ...newPart(null, house), name: 'Mirror' }
+    const measured = newPart(null, house)
+    const wide = { ...measured, surfaces: measured.surfaces.map((each) => ({ ...each, width: '40' })) }
+    const said = [...chest(4).map(make), mirror, newPart(null, house), wide]
+    expect(besideArticle(said, chest(4))).toEqual([mirror, wide])
+    // before any was chosen
+    expect(besideArticle([newPart(null, house)], [])).toEqual([])
+    expect(besideArticle([mirror], [])).toEqual([mirror])
   })
 })

@@ -1,4 +1,5 @@
 /** The parts of a form after its article was drawn otherwise: faces and counts follow, what was said of a part stays. Pure. */
+import { shapeLengths } from '@/core/measure/surfaceArea'
 import type { PartTemplate } from '@/core/piece/article'
 import type { PartText } from './PartFields'
 
@@ -47,4 +48,13 @@ export function followArticle(
     return [{ ...part, count, surfaces, name: part.name === known.get(key)?.name ? name : part.name }]
   })
   return [...drawn, ...(before.length > 0 ? said.filter((part) => !own.has(part)) : [])]
+}
+
+const isMeasured = (surface: PartText['surfaces'][number]) =>
+  shapeLengths[surface.shape].some((name) => String((surface as Record<string, unknown>)[name] ?? '').trim() !== '')
+
+/** What was typed beside an article, or before one was chosen, and stays where another is: parts that are none of its, unless they are blank. */
+export function besideArticle(said: readonly PartText[], article: readonly PartTemplate[]): PartText[] {
+  const own = new Set(matched(said, article).values())
+  return said.filter((part) => !own.has(part) && (part.name.trim() !== '' || part.surfaces.some(isMeasured)))
 }

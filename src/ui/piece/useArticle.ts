@@ -7,7 +7,7 @@ import { type ArticleCode, getArticle } from '@/core/piece/articles'
 import { useHouse } from '@/ui/form/house'
 import { useStored } from '@/ui/form/useStored'
 import { type Article, type OfAll, readArticle } from './ArticleForm'
-import { followArticle } from './followArticle'
+import { besideArticle, followArticle } from './followArticle'
 import { newPart } from './PartFields'
 
 const key = 'draft:intake:article'
@@ -24,10 +24,12 @@ export function useArticle(form: UseFormReturn<IntakeText>, parts: UseFieldArray
     const { parts: partsOf, counted } = getArticle(next.code)
     const said = form.getValues('parts')
     const all = article ? said[0] : undefined
-    const before = article?.code === next.code ? partsOf(article.facts) : []
+    const was = article ? getArticle(article.code).parts(article.facts) : []
+    const isSame = article?.code === next.code
     keep(JSON.stringify(next))
     const make = (template: PartTemplate) => ({ ...newPart(template, house), ...(all && ofAll(all)) })
-    parts.replace(followArticle(said, before, partsOf(next.facts), make))
+    const drawn = followArticle(said, isSame ? was : [], partsOf(next.facts), make)
+    parts.replace(isSame ? drawn : [...drawn, ...besideArticle(said, was)])
     form.setValue('counted', counted(next.facts))
   }
   const choose = (code: ArticleCode) => {

@@ -54,10 +54,9 @@ export class Planner {
     return new Promise((done, failed) => {
       const [inWork] = this.waiting
       const question = { kind, asked, done, failed }
-      // a first answer is there in a moment: it is reckoned to its end, else there would be none while others write on
-      const ends = inWork?.kind === 'first' ? [inWork] : []
+      // a first answer, and what a hand waits for, are reckoned to their end: else there would be none while others write on
+      const ends = inWork?.kind === 'first' || (inWork?.kind === 'thought' && kind !== 'thought') ? [inWork] : []
       const rest = this.waiting.filter((each) => !ends.includes(each) && !replaced[kind].includes(each.kind))
-      // what the hand waits for comes first, then what the eye does
       const soon = kind === 'better' ? [...rest, question] : [question, ...rest]
       this.waiting = [...ends, ...soon]
       if (this.waiting[0] === inWork) return

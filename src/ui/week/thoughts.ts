@@ -1,5 +1,5 @@
 /** What may be thought of: somebody away, longer hours, other air, one more piece, a client who waits. Each in words, and what it supposes. */
-import type { Air } from '@/core/drying/air'
+import { type Forecast, inForce } from '@/core/climate/airAhead'
 import type { Day, PieceId } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
 import { stayLonger } from '@/core/measure/workingHours'
@@ -24,8 +24,8 @@ export interface Thought {
 /** What is said with a plan that is taken. */
 export interface Said {
   days: DayWanted[]
-  /** of all rooms; without air as usual after all */
-  forecasts: { from: Day; to: Day; air: Air | null }[]
+  /** without air as usual after all */
+  forecasts: Omit<Forecast, 'id'>[]
   promises: { pieceId: PieceId; day: Day }[]
 }
 export const nothingSaid: Said = { days: [], forecasts: [], promises: [] }
@@ -82,7 +82,7 @@ export function thoughtsOf(around: Around): Offer[] {
     pins,
   })
   const works = hand && hoursOn(hand, said, day)
-  const dampWeek = { from: day, to: dayAfter(day, 6), air: damp }
+  const dampWeek = { roomId: null, from: day, to: dayAfter(day, 6), air: damp }
   const longer = hands.flatMap((each) => {
     const hours = hoursOn(each, said, day)
     return hours ? [{ id: each.id, ...stayLonger(hours, longerBy) }] : []
@@ -102,7 +102,7 @@ export function thoughtsOf(around: Around): Offer[] {
         ),
     ...(longer.length > 0 ? [offer('We stay two hours longer', `Two hours longer ${dayWords}`, withHours(longer))] : []),
     offer('It gets cold and damp', `Cold and damp for a week from ${dayWords} on, 14 °C and 80 %`, {
-      supposed: { forecasts: [{ id: '', roomId: null, ...dampWeek }] },
+      supposed: { forecasts: [{ id: '', ...dampWeek }] },
       says: { forecasts: [dampWeek] },
       pins,
     }),
@@ -137,10 +137,19 @@ export function usualAgain({ day, personId }: OtherDay, days: readonly OtherDay[
   return { key: `usual ${day} ${personId}`, words, supposed: { said: left }, says: { days: [again] }, pins }
 }
 
+interface SaidNow {
+  others: readonly OtherDay[]
+  forecasts: readonly Forecast[]
+  pieces: readonly PieceOutlook[]
+}
 /** What is said now of all that a plan says, to come back to it. */
-export const asItWas = (says: Said, said: readonly OtherDay[], pieces: readonly PieceOutlook[]): Said => ({
-  days: says.days.map((day) => asSaid(day, said)),
-  forecasts: says.forecasts.map((forecast) => ({ ...forecast, air: null })),
+export const asItWas = (says: Said, { others, forecasts, pieces }: SaidNow): Said => ({
+  days: says.days.map((day) => asSaid(day, others)),
+  // as usual, and then what was said before, the newest last
+  forecasts:
+    says.forecasts.length === 0
+      ? []
+      : [...says.forecasts.map((each) => ({ ...each, air: null })), ...[...inForce(forecasts)].reverse()],
   promises: says.promises.flatMap(({ pieceId }) => {
     const day = pieces.find((piece) => piece.pieceId === pieceId)?.promisedOn
     return day ? [{ pieceId, day }] : []

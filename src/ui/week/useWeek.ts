@@ -102,7 +102,11 @@ export function useWeek(data: WeekData, nowMs: number) {
 
   const keep = async ({ lines, pins: held, says }: Taken) => {
     setBefore(
-      data.week && { lines: data.week.lines, pins: data.week.pins, says: asItWas(says, data.others, outlook?.pieces ?? []) },
+      data.week && {
+        lines: data.week.lines,
+        pins: data.week.pins,
+        says: asItWas(says, { ...data, pieces: outlook?.pieces ?? [] }),
+      },
     )
     const stored = lines.filter(({ stepId }) => !isSupposed(stepId))
     const ahead = new Set(lines.map(({ stepId }) => stepId))
@@ -150,8 +154,8 @@ interface Taken {
 /** As the server is told it. */
 const typed = ({ days, forecasts, promises }: Said) => ({
   days: days.map((day) => ({ id: uuidv7(), ...day })),
-  forecasts: forecasts.map(({ air, ...rest }) => ({
-    ...{ id: uuidv7(), roomId: '', ...rest, usual: air === null },
+  forecasts: forecasts.map(({ air, roomId, from, to }) => ({
+    ...{ id: uuidv7(), roomId: roomId ?? '', from, to, usual: air === null },
     temperature: String(air?.temperature ?? ''),
     humidity: String(air?.humidity ?? ''),
   })),
