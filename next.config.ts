@@ -9,7 +9,7 @@ const config: NextConfig = {
   // the door sees the framework's own headers too, and stops those that can't be read
   skipProxyUrlNormalize: true,
   // maps of the server's code are three quarters of what a build weighs, and nobody reads them where it is served
-  experimental: { serverActions: { bodySizeLimit: '512kb' }, turbopackSourceMaps: process.env.NODE_ENV !== 'production' },
+  experimental: { serverActions: { bodySizeLimit: '1mb' }, turbopackSourceMaps: process.env.NODE_ENV !== 'production' },
   headers: () =>
     Promise.resolve([
       {

@@ -2,9 +2,11 @@
  * What a colour asks of the painter: how well it hides, whether two are far enough apart. Lightness and chroma in OKLCH
  * (by culori); thresholds are the craft's rules of thumb put into figures, editable.
  */
-import { converter, formatHex, parse } from 'culori'
+import { formatHex, modeOklch, modeRgb, parseHex, useMode as withMode } from 'culori/fn'
 
-const toOklch = converter('oklch')
+// only the spaces that are asked for: all of them weigh as much as the rest of the page
+withMode(modeRgb)
+const toOklch = withMode(modeOklch)
 
 export interface Lch {
   lightness: number
@@ -25,7 +27,7 @@ export function lchOf(hex: string): Lch {
 const seen = new Map<string, Lch>()
 
 function convert(hex: string): Lch {
-  const colour = /^#[0-9a-f]{6}$/i.test(hex) ? toOklch(parse(hex)) : undefined
+  const colour = /^#[0-9a-f]{6}$/i.test(hex) ? toOklch(parseHex(hex)) : undefined
   if (!colour) throw new Error(`no colour value: ${hex}`)
   return { lightness: colour.l, chroma: colour.c, hue: colour.h ?? 0 }
 }
