@@ -66,6 +66,11 @@ export function stretchesOf(
   })
 }
 
+/** From when anybody works to when nobody does any more. */
+export const hoursOfAll = (hands: readonly Pick<Hand, 'hours'>[]): { from: number; to: number } => ({
+  from: Math.min(...hands.map(({ hours }) => hours.from)),
+  to: Math.max(...hands.map(({ hours }) => hours.to)),
+})
 /** The day whose work a moment belongs to; `begins`: the minute at which it is told from the day before. */
 export const workDayOf = (ms: number, zone: string, begins: number): Day =>
   dayOf(new Date(ms - begins * 60_000).toISOString(), zone)

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import type { Day } from '@/core/measure/named'
 import { dayBegins } from '@/core/measure/workingHours'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
-import { hoursOn, workDayOf } from '@/core/week/hands'
+import { hoursOfAll, hoursOn, workDayOf } from '@/core/week/hands'
 import type { WeekData } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { Link } from '@/ui/frame/Link'
@@ -35,10 +35,7 @@ export function WeekView({ data }: { data: WeekData }) {
   if (outlook.lines.length === 0) return <Nothing answer={null} />
   const shown =
     week.thought && week.thoughtAnswer && 'outlook' in week.thoughtAnswer.then ? week.thoughtAnswer.then.outlook : outlook
-  const hours = {
-    from: Math.min(...data.hands.map((hand) => hand.hours.from)),
-    to: Math.max(...data.hands.map((hand) => hand.hours.to)),
-  }
+  const hours = hoursOfAll(data.hands)
   // a night's work is of the day on which it begins
   const dayOn = (ms: number) => workDayOf(ms, house.zone, dayBegins(hours))
   const today = dayOn(nowMs)

@@ -3,7 +3,7 @@ import { loadWeek } from '@/app/_server/loadWeek'
 import { loadStudio } from '@/app/_server/session'
 import { readBench } from '@/core/bench/benchData'
 import { dayBegins } from '@/core/measure/workingHours'
-import { workDayOf } from '@/core/week/hands'
+import { hoursOfAll, workDayOf } from '@/core/week/hands'
 import { sheetsOf } from '@/core/week/sheet'
 import { Link } from '@/ui/frame/Link'
 import { PrintButton } from '@/ui/piece/PrintButton'
@@ -19,11 +19,7 @@ export default async function Sheet({ searchParams }: { searchParams: Promise<{ 
   const { day: asked } = await searchParams
   const data = await loadWeek()
   const nowMs = clock()
-  const hours = {
-    from: Math.min(...data.hands.map((hand) => hand.hours.from)),
-    to: Math.max(...data.hands.map((hand) => hand.hours.to)),
-  }
-  const begins = dayBegins(hours)
+  const begins = dayBegins(hoursOfAll(data.hands))
   const days = sheetsOf(data.week?.lines ?? [], readBench(data.bench, [], nowMs), { zone: data.zone, begins })
   const today = workDayOf(nowMs, data.zone, begins)
   const day = asked && days.has(asked) ? asked : ([...days.keys()].find((each) => each >= today) ?? [...days.keys()].at(-1))
