@@ -91,7 +91,7 @@ class Days {
     return readBench(this.data.bench, this.written, this.now)
   }
   private plan(many: number): ReturnType<typeof planWeek> & { startMs: number } {
-    const workshop = readWeek(this.data, this.written, this.now)
+    const workshop = readWeek(this.data, this.journeys(), this.now)
     const view = planWeek(workshop, { seed: this.seed, rounds: many, from: goingOn(workshop, this.kept) })
     this.kept = keptLines(workshop, view)
     return { ...view, startMs: workshop.startMs }

@@ -1,7 +1,8 @@
 /** What is asked of the week, and the answer: plain data both ways, so that it may be reckoned beside the page. Pure; time is told. */
-import { isSteady } from '@/core/climate/airAhead'
+import { readBench } from '@/core/bench/benchData'
 import type { Entry } from '@/core/log/entry'
 import type { PieceId, StepId } from '@/core/measure/named'
+import type { Journey } from '@/core/piece/journey'
 import { NoSchedule } from '@/core/schedule/problem'
 import { lineKey, type Place } from './place'
 import { goingOn, type KeptLine, keptLines, planWeek, type WeekLine } from './planWeek'
@@ -15,6 +16,8 @@ export interface WeekAsk {
   supposed: Supposed
   /** the plan to go on from */
   from: readonly KeptLine[]
+  /** where steps were planned to stand last, where that is not the plan to go on from: what dries is reckoned from then */
+  last?: readonly KeptLine[]
   budgetMs: number
   seed: number
   /** weeks to be worked by chance; none for a quick answer */
@@ -60,39 +63,29 @@ export interface WeekOutlook {
 export type WeekAnswer = { outlook: WeekOutlook } | { stepId: StepId | null; partId: string | null; why: 'nobody' | 'no-place' }
 
 const minuteMs = 60_000
-/** Where the air is not the same at every hour: so much of the time before what dries is reckoned anew. */
-const firstShare = 0.6
 
-const isSteadyAhead = ({ data: { expected, forecasts }, supposed }: WeekAsk): boolean =>
-  forecasts.length + (supposed.forecasts?.length ?? 0) === 0 &&
-  Object.values(expected).every((usual) => isSteady({ usual, said: [] }))
+/** Every piece as it stands, with what was written since: read once for several answers. */
+export const journeysOf = ({ data, written, nowMs }: WeekAsk): Journey[] => readBench(data.bench, written, nowMs)
 
 /** Plans a week, and works it by chance where that is asked for. `elapsedMs` tells the time that was taken. */
-export function answerWeek(ask: WeekAsk, elapsedMs: () => number, onBetter?: (cost: number) => void): WeekAnswer {
-  const read = (last: readonly KeptLine[]) => readWeek(ask.data, ask.written, ask.nowMs, ask.supposed, last)
-  let workshop = read(ask.from)
-  const { startMs, journeys, hands } = workshop
+export function answerWeek(
+  ask: WeekAsk,
+  elapsedMs: () => number,
+  { onBetter, journeys: journeysIn = journeysOf(ask) }: { onBetter?: (cost: number) => void; journeys?: readonly Journey[] } = {},
+): WeekAnswer {
+  const workshop = readWeek(ask.data, journeysIn, ask.nowMs, ask.supposed, ask.last ?? ask.from)
+  const { problem, startMs, journeys, hands } = workshop
   // the work around the paint is the piece's own
   const partNames = new Map(journeys.flatMap(({ parts }) => parts.map(({ part }) => [part.id as string | null, part.name])))
   const msOf = (minute: number) => startMs + minute * minuteMs
   try {
-    const plan = (kept: readonly KeptLine[], budgetMs: number) =>
-      planWeek(workshop, {
-        seed: ask.seed,
-        elapsedMs,
-        budgetMs,
-        from: goingOn(workshop, kept),
-        onBetter: (_, cost) => onBetter?.(cost),
-      })
-    const steady = isSteadyAhead(ask)
-    let view = plan(ask.from, steady ? ask.budgetMs : ask.budgetMs * firstShare)
-    if (!steady) {
-      // what dries in other air at other hours is reckoned anew from where its step stands now
-      const kept = keptLines(workshop, view)
-      workshop = read(kept)
-      view = plan(kept, ask.budgetMs)
-    }
-    const { problem } = workshop
+    const view = planWeek(workshop, {
+      seed: ask.seed,
+      elapsedMs,
+      budgetMs: ask.budgetMs,
+      from: goingOn(workshop, ask.from),
+      onBetter: (_, cost) => onBetter?.(cost),
+    })
     const odds =
       ask.weeks > 0
         ? simulateWeeks(problem, view.schedule, { weeks: ask.weeks, seed: ask.seed, scatter: workshop.scatter })
@@ -138,7 +131,7 @@ export function answerWeek(ask: WeekAsk, elapsedMs: () => number, onBetter?: (co
   } catch (trouble) {
     if (!(trouble instanceof NoSchedule)) throw trouble
     const place = workshop.places[trouble.step]
-    const works = workshop.problem.painters.some(({ work }) => work.length > 0)
+    const works = problem.painters.some(({ work }) => work.length > 0)
     return { stepId: place?.step?.id ?? null, partId: place?.partId ?? null, why: works ? 'no-place' : 'nobody' }
   }
 }

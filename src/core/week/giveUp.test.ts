@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { readBench } from '@/core/bench/benchData'
 import { isHeld } from '@/core/schedule/problem'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
 import { dataOf, outlookOf } from '@/core/testing/studioWeek'
@@ -28,7 +29,8 @@ describe('a window that closes as it opens', () => {
   })
   test('letting go of what is held leaves it', () => {
     const pins = [{ stepId: 'off', side: null, at: ms('13:00'), personId: null }]
-    const { problem } = readWeek(dataOf([file]), [], ms('08:00'), { pins })
+    const data = dataOf([file])
+    const { problem } = readWeek(data, readBench(data.bench, [], ms('08:00')), ms('08:00'), { pins })
     expect(problem.lags.map(isHeld)).toEqual([true, false])
     const less = givingUp(problem, 0)
     expect(less?.lags).toEqual([expect.objectContaining({ min: 120, max: 120 })])

@@ -2,7 +2,7 @@
 import type { Day, PersonId, StepId } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import { stayLonger } from '@/core/measure/workingHours'
-import { answerWeek, type OutlookLine, type WeekAnswer, type WeekAsk } from './ask'
+import { answerWeek, journeysOf, type OutlookLine, type WeekAnswer, type WeekAsk } from './ask'
 import { hoursOn, type OtherDay } from './hands'
 import type { Supposed } from './weekData'
 
@@ -75,12 +75,13 @@ const missedIn = (answer: WeekAnswer): OutlookLine[] | null =>
  */
 export function smallestChange(ask: WeekAsk, step: Step, clock: () => () => number): KeptWindow | null {
   const quick = { ...ask, budgetMs, weeks: 0 }
-  const now = answerWeek(quick, clock())
+  const journeys = journeysOf(ask)
+  const now = answerWeek(quick, clock(), { journeys })
   const line = missedIn(now)?.find(isStep(step))
   const count = missedIn(now)?.length ?? 0
   if (!line || line.byMs === null) return null
   for (const way of waysToKeep(ask, line.hand, line.byMs)) {
-    const answer = answerWeek({ ...quick, supposed: supposedBy(way, step, ask) }, clock())
+    const answer = answerWeek({ ...quick, supposed: supposedBy(way, step, ask) }, clock(), { journeys })
     const missed = missedIn(answer)
     if (missed && missed.length < count && !missed.some(isStep(step))) return { way, now, then: answer }
   }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { readBench } from '@/core/bench/benchData'
 import { ms } from '@/core/testing/piece'
 import { dataOf, twoCoats } from '@/core/testing/studioWeek'
 import { planWeek } from './planWeek'
@@ -7,7 +8,7 @@ import { readWeek } from './weekData'
 
 describe('the week worked by chance', () => {
   const data = dataOf([twoCoats('table', { promisedOn: '2026-05-04' }), twoCoats('bench')])
-  const workshop = readWeek(data, [], ms('08:00'))
+  const workshop = readWeek(data, readBench(data.bench, [], ms('08:00')), ms('08:00'))
   const { schedule, ends } = planWeek(workshop, { seed: 1, rounds: 50 })
   test('without chance it comes out as planned', () => {
     const odds = simulateWeeks(workshop.problem, schedule, { weeks: 3, seed: 1, scatter: { minutes: [], drying: [] } })

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { readBench } from '@/core/bench/benchData'
 import type { PlanStep } from '@/core/piece/piece'
 import { checkWeek } from '@/core/schedule/check'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
@@ -129,7 +130,7 @@ describe('a week from the studio', () => {
     const first = outlookOf(data)
     const then = outlookOf(data, { from: first.kept, seed: 9, budgetMs: 200 })
     expect(then.kept).toEqual(first.kept)
-    expect(goingOn(readWeek(data, [], ms('08:00')), [])).toBeUndefined()
+    expect(goingOn(readWeek(data, readBench(data.bench, [], ms('08:00')), ms('08:00')), [])).toBeUndefined()
   })
   test('nobody works: it says so, and which step found no place', () => {
     const idle = { ...ada, hours: { ...ada.hours, days: [] } }
@@ -192,7 +193,8 @@ test('whatever is ahead, whoever works: the week may be worked, and every step o
             { id: `p${p}`, name: `p${p}` },
           ),
         )
-        const workshop = readWeek(dataOf(files, { hands: [ada, ben] }), [], ms('08:00'))
+        const data = dataOf(files, { hands: [ada, ben] })
+        const workshop = readWeek(data, readBench(data.bench, [], ms('08:00')), ms('08:00'))
         const week = planWeek(workshop, { seed, rounds: 30 })
         expect(checkWeek(workshop.problem, week.schedule).faults).toEqual([])
         expect(week.lines.flatMap(({ step: own }) => own?.id ?? []).sort()).toEqual(

@@ -1,11 +1,10 @@
 /** The week as plain data: what the server reads and a device plans from, in its own time. Pure. */
-import { type BenchData, readBench } from '@/core/bench/benchData'
+import type { BenchData } from '@/core/bench/benchData'
 import type { AirAhead, Forecast } from '@/core/climate/airAhead'
 import { climateIn, homeOf } from '@/core/climate/rooms'
 import { type Air, referenceAir } from '@/core/drying/air'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Pace } from '@/core/learn/pace'
-import type { Entry } from '@/core/log/entry'
 import { untouched } from '@/core/log/stepStates'
 import type { Day, Instant, PartId, PieceId, RoomId, StepId } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
@@ -74,18 +73,18 @@ const endsOf = (lines: readonly KeptLine[]): Map<string, number> =>
   new Map(lines.map(({ stepId, side, at, figures }) => [lineKey(stepId, side), at + (figures?.minutes ?? 0) * 60_000]))
 
 /**
- * The workshop at a moment, with entries the server does not know yet, as it is or as it is supposed to be. `last`: where its steps were
+ * The workshop at a moment, its pieces as they stand, as it is or as it is supposed to be. `last`: where its steps were
  * planned to stand last, for what dries is reckoned from then.
  */
 export function readWeek(
   data: WeekData,
-  written: readonly Entry[],
+  journeys: readonly Journey[],
   nowMs: number,
   supposed: Supposed = {},
   last: readonly KeptLine[] = data.week?.lines ?? [],
 ): Workshop {
   const { bench, zone, hands, others, places, week, pace } = data
-  return workshopOf(supposedOf([...readBench(bench, written, nowMs), ...comingIn(supposed, nowMs)], supposed), {
+  return workshopOf(supposedOf([...journeys, ...comingIn(supposed, nowMs)], supposed), {
     nowMs,
     zone,
     hands,

@@ -1,14 +1,10 @@
 /** Asks the worker for weeks: one question at a time, the newest of each kind; the page never waits for it. */
 import type { WeekAnswer, WeekAsk } from '@/core/week/ask'
 import type { KeptWindow, Step } from '@/core/week/keep'
-import type { Asked, Told } from './planner.worker'
+import type { Asked, Compared, Told } from './planner.worker'
 
 /** What is asked for: a first answer of the week as it is, a better one, or what is thought of. */
 export type AskKind = 'first' | 'better' | 'thought'
-export interface Compared {
-  now: WeekAnswer
-  then: WeekAnswer
-}
 interface Question {
   kind: AskKind
   asked: Asked
@@ -34,10 +30,8 @@ export class Planner {
   ask(kind: AskKind, ask: WeekAsk): Promise<WeekAnswer> {
     return this.send(kind, { ask })
   }
-  /** What is thought of, beside the week as it is: both gone on from the same week and looked at as long. */
-  async compare(ask: WeekAsk): Promise<Compared> {
-    const now = await this.ask('thought', { ...ask, supposed: {}, weeks: 0 })
-    return { now, then: await this.ask('thought', ask) }
+  compare(ask: WeekAsk): Promise<Compared> {
+    return this.send('thought', { ask, compare: true })
   }
   /** What would keep the window of a step; null where nothing small does. */
   keep(ask: WeekAsk, step: Step): Promise<KeptWindow | null> {
@@ -83,6 +77,7 @@ export class Planner {
       this.waiting = this.waiting.slice(1)
       if ('answer' in told) inWork.done(told.answer as never)
       else if ('found' in told) inWork.done(told.found as never)
+      else if ('compared' in told) inWork.done(told.compared as never)
       else inWork.failed(new Error(told.trouble))
       this.begin()
     }

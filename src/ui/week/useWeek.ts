@@ -14,7 +14,8 @@ import { useWrite } from '@/ui/form/useWrite'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { useRefresh } from '@/ui/time/useRefresh'
 import { promiseWords } from '@/words/time'
-import { type Compared, Planner } from './planner'
+import { Planner } from './planner'
+import type { Compared } from './planner.worker'
 import { asItWas, keeping, nothingSaid, type Said, type Thought } from './thoughts'
 
 /** A first answer, a better one, and what is thought of. Milliseconds. */
@@ -58,7 +59,8 @@ export function useWeek(data: WeekData, nowMs: number) {
       if (!isNewest()) return
       setAnswer(first)
       const from = 'outlook' in first ? first.outlook.kept : kept
-      const better = await planner.ask('better', { ...base, from: kept.length > 0 ? from : [], budgetMs: budgets.better, weeks })
+      const goOn = { from: kept.length > 0 ? from : [], last: from }
+      const better = await planner.ask('better', { ...base, ...goOn, budgetMs: budgets.better, weeks })
       if (isNewest()) setAnswer(better)
     })().catch(() => undefined)
     // anew where something was written, the plan in force is another, or the time has gone on
