@@ -215,6 +215,6 @@ test('what the air will be is said, told, and taken back', async ({ page }, { pr
   const told = page.locator('li').filter({ hasText: `${temperature} °C, 82 %` })
   await expect(told).toHaveCount(1, { timeout: 20_000 })
   await expectAxeClean(page)
-  await told.getByRole('button', { name: 'As usual after all' }).click()
+  await told.getByRole('button', { name: 'Take it back' }).click()
   await expect(told).toHaveCount(0, { timeout: 20_000 })
 })

@@ -232,8 +232,9 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
     }),
     keepForecast: () => ({
       ...{ id: uuidv7(), roomId: '', from: '2026-11-30', to: '2026-12-02' },
-      ...{ usual: false, temperature: '14', humidity: '80' },
+      ...{ temperature: '14', humidity: '80' },
     }),
+    takeBackForecast: () => ({ id: uuidv7(), forecastId: uuidv7() }),
     keepPerson: () => ({ id: uuidv7(), name: 'Pell' }),
     keepPersonHours: () => ({ personId: uuidv7(), own: false, from: '09:00', to: '17:00', days: ['1'] }),
     keepDryingPlaces: () => ({ places: '6' }),

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
-import { addForecasts, listForecasts, listMeanAir } from './airAhead'
+import { addForecasts, listForecasts, listMeanAir, takeBackForecasts } from './airAhead'
 import { addReadings, saveRoom } from './climate'
 
 let db: TestDatabase
@@ -43,6 +43,14 @@ describe('the air that is expected', () => {
     expect(await from('2026-05-06')).toEqual([first])
     expect(await from('2026-05-07')).toEqual([])
     expect(await db.as(db.elsewhere, (client) => listForecasts(client, '2026-05-01'))).toEqual([])
+    // taken back, by whoever is first: what was said before it holds again; nobody elsewhere takes it back
+    const back = (studioId: string) =>
+      db.as(studioId, (client) => takeBackForecasts(client, [{ id: uuidv7(), forecastId: second.id }]))
+    await back(db.elsewhere)
+    expect(await from('2026-05-05')).toEqual([second, first])
+    await back(db.here)
+    await back(db.here)
+    expect(await from('2026-05-05')).toEqual([first])
     await expect(db.as(db.here, (client) => client.query('delete from air_forecast'))).rejects.toThrow(/permission denied/)
     // no days the wrong way round, no temperature alone, no room of another studio
     const add = (over: object) =>

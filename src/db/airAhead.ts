@@ -56,9 +56,11 @@ const forecasts = query(
     })),
   `select id, room_id as "roomId", from_day::text as "from", to_day::text as "to", temperature::float8 as temperature,
           humidity::float8 as humidity
-   from air_forecast where to_day >= $1::date order by said_at desc, id desc limit 100`,
+   from air_forecast as said
+   where to_day >= $1::date and takes_back is null and not exists (select from air_forecast as back where back.takes_back = said.id)
+   order by said_at desc, id desc limit 100`,
 )
-/** What was said of days from one on, the newest first. */
+/** What was said of days from one on and not taken back, the newest first. */
 export const listForecasts = (client: Client, from: Day): Promise<Forecast[]> => many(client, forecasts, [from])
 
 export async function addForecasts(client: Client, studioId: StudioId, all: readonly Forecast[]): Promise<void> {
@@ -73,5 +75,17 @@ export async function addForecasts(client: Client, studioId: StudioId, all: read
      select id, $1, room_id, from_day, to_day, temperature, humidity
      from jsonb_to_recordset($2) as said (id uuid, room_id uuid, from_day date, to_day date, temperature numeric, humidity numeric)`,
     [studioId, JSON.stringify(rows)],
+  )
+}
+
+/** What was said before them holds again, or the air is as usual; what was taken back already stays so. */
+export async function takeBackForecasts(client: Client, all: readonly { id: string; forecastId: string }[]): Promise<void> {
+  if (all.length === 0) return
+  await client.query(
+    `insert into air_forecast (id, studio_id, room_id, from_day, to_day, takes_back)
+     select back.id, said.studio_id, said.room_id, said.from_day, said.to_day, said.id
+     from jsonb_to_recordset($1) as back (id uuid, "forecastId" uuid) join air_forecast as said on said.id = back."forecastId"
+     on conflict (takes_back) do nothing`,
+    [JSON.stringify(all)],
   )
 }

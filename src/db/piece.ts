@@ -52,6 +52,8 @@ export const listPieces = (
   many(client, piecesPage, [limit, likeOf(sought), after?.left ?? null, after?.at ?? null, after?.id ?? null])
 
 const pieceById = query('a piece', pieceRow, `select ${pieceColumns} from piece p where p.id = $1`)
+const piecesById = query('a piece', pieceRow, `select ${pieceColumns} from piece p where p.id = any($1)`)
+export const findPieces = (client: Client, ids: readonly PieceId[]): Promise<Piece[]> => many(client, piecesById, [ids])
 export const findPiece = (client: Client, id: PieceId): Promise<Piece | null> => maybe(client, pieceById, [id])
 
 function groupBy<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {

@@ -1,6 +1,6 @@
 /** Pieces, parts, measured faces and plans, as they are written. An id that is there already is refused by its table. */
 import type { Counted } from '@/core/craft/job'
-import type { Instant, PartId, PieceId, StudioId } from '@/core/measure/named'
+import type { Day, Instant, PartId, PieceId, StudioId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
 import type { Part, Piece, Plan } from '@/core/piece/piece'
 import { wholeKind } from './codes'
@@ -73,6 +73,15 @@ export async function changePiece(client: Client, id: PieceId, facts: PieceFacts
       facts.condition,
       facts.roomId,
     ],
+  )
+}
+
+/** Promises pieces for days; the caller writes what was promised before into the log in the same transaction. */
+export async function promisePieces(client: Client, promises: readonly { pieceId: PieceId; day: Day }[]): Promise<void> {
+  await client.query(
+    `update piece set promised_on = promised.day
+     from jsonb_to_recordset($1) as promised ("pieceId" uuid, day date) where piece.id = promised."pieceId"`,
+    [JSON.stringify(promises)],
   )
 }
 

@@ -1,11 +1,13 @@
 'use server'
 /** The week that is planned, and when people work. */
-import { amendFacts } from '@/app/_server/amending'
+import { promiseAnew } from '@/app/_server/amending'
 import { write, writeOnce } from '@/app/_server/write'
 import type { Answer } from '@/core/input/issues'
 import {
   dryingPlacesInput,
   type DryingPlacesText,
+  forecastBackInput,
+  type ForecastBackText,
   forecastInput,
   type ForecastText,
   personHoursInput,
@@ -15,7 +17,7 @@ import {
   weekInput,
   type WeekText,
 } from '@/core/input/week'
-import { addForecasts } from '@/db/airAhead'
+import { addForecasts, takeBackForecasts } from '@/db/airAhead'
 import { savePerson } from '@/db/studio'
 import { addOtherDays, addWeek, saveDryingPlaces, savePersonHours } from '@/db/week'
 
@@ -25,11 +27,11 @@ export async function keepWeek(typed: WeekText): Promise<Answer> {
     weekInput,
     typed,
     ({ id }) => id,
-    async (client, studio, { days, forecasts, promises, ...week }) => {
+    async (client, studio, { days, forecasts, takenBack, promises, ...week }) => {
       await addOtherDays(client, studio.id, days)
       await addForecasts(client, studio.id, forecasts)
-      for (const { entryId, pieceId, day } of promises)
-        await amendFacts(client, studio.id, { pieceId, entryId, facts: { promisedOn: day } })
+      await takeBackForecasts(client, takenBack)
+      await promiseAnew(client, studio.id, promises)
       await addWeek(client, studio.id, week)
     },
   )
@@ -42,6 +44,16 @@ export async function keepForecast(typed: ForecastText): Promise<Answer> {
     typed,
     ({ id }) => id,
     (client, studio, forecast) => addForecasts(client, studio.id, [forecast]),
+  )
+}
+
+export async function takeBackForecast(typed: ForecastBackText): Promise<Answer> {
+  return writeOnce(
+    'takeBackForecast',
+    forecastBackInput,
+    typed,
+    ({ id }) => id,
+    (client, _studio, taken) => takeBackForecasts(client, [taken]),
   )
 }
 

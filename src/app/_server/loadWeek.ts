@@ -5,14 +5,16 @@ import type { Planned } from '@/core/bench/benchOrder'
 import { homeOf, type Room } from '@/core/climate/rooms'
 import type { Studio } from '@/core/house/studio'
 import { dayAfter, dayOf } from '@/core/measure/time'
+import type { WorkingHours } from '@/core/measure/workingHours'
 import { stepsOf } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
+import type { Hand } from '@/core/week/hands'
 import type { WeekData, WeekInForce } from '@/core/week/weekData'
 import { listForecasts, listMeanAir } from '@/db/airAhead'
 import { listOpenPieces, listPieceFiles } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
-import { listPeople, listProducts } from '@/db/studio'
+import { getStudio, listPeople, listProducts } from '@/db/studio'
 import { findDryingPlaces, findWeek, listOtherDays, listPersonHours } from '@/db/week'
 import { daysAgo, loadContext } from './context'
 import { loadPace } from './pace'
@@ -56,6 +58,19 @@ async function expectedIn(client: Client, nowMs: number, rooms: readonly Room[])
   const first = homeOf(null, rooms)
   return nowhere && !byRoom[first] ? { ...byRoom, [first]: nowhere } : byRoom
 }
+/** Everybody with their hours; one pair of hands without a name where nobody is named. */
+async function readHands(client: Client, usual: WorkingHours): Promise<Hand[]> {
+  const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
+  const hands = (await listPeople(client)).map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
+  return hands.length > 0 ? hands : [{ id: null, name: null, hours: usual }]
+}
+/** What hangs on the wall: the plan in force, its pieces, and whose hands. */
+export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFile[]; hands: Hand[] }> =>
+  readStudio(async (client) => ({
+    week: await findWeek(client),
+    files: await listPieceFiles(client, await listOpenPieces(client)),
+    hands: await readHands(client, (await getStudio(client)).hours),
+  }))
 /** The week as data: a device plans it by itself. */
 export const loadWeek = (): Promise<WeekData> =>
   readStudio(async (client) => {
@@ -63,13 +78,10 @@ export const loadWeek = (): Promise<WeekData> =>
     const { bench, studio, week } = await readBenchData(client, nowMs)
     const { hours: usual, zone } = studio
     const today = dayOf(daysAgo(nowMs, 0), zone)
-    const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
-    const people = await listPeople(client)
-    const hands = people.map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
     return {
       bench,
       zone,
-      hands: hands.length > 0 ? hands : [{ id: null, name: null, hours: usual }],
+      hands: await readHands(client, usual),
       others: await listOtherDays(client, dayAfter(today, -1)),
       places: await findDryingPlaces(client),
       expected: await expectedIn(client, nowMs, bench.rooms),

@@ -204,13 +204,11 @@ describe('what the air will be', () => {
     roomId: '',
     from: '2026-12-01',
     to: '2026-12-03',
-    usual: false,
     temperature: '12,5',
     humidity: '82',
   }
-  test('two figures for days in order; as usual it asks for none', () => {
+  test('two figures for days in order', () => {
     expect(forecastInput.parse(typed)).toMatchObject({ roomId: null, air: { temperature: 12.5, humidity: 82 } })
-    expect(forecastInput.parse({ ...typed, usual: true, temperature: '', humidity: '' })).toMatchObject({ air: null })
   })
   test('everything that is wrong is said at once', () =>
     expect(words(forecastInput.safeParse({ ...typed, to: '2026-11-30', temperature: 'warm', humidity: '182' }))).toEqual({

@@ -55,23 +55,21 @@ export type OtherDayText = z.input<typeof otherDayInput>
 
 const longestForecast = 60
 const daysSaid = { id, from: day, to: day }
-/** What the air will be, or, with nothing typed, that it is as usual after all. */
+/** What the air will be. */
 export const forecastInput = z
   .object({
     ...daysSaid,
     roomId: chosen,
-    usual: z.boolean(),
     temperature: z.string(),
     humidity: z.string(),
   })
-  .transform(({ usual, temperature, humidity, ...rest }, context) => {
+  .transform(({ temperature, humidity, ...rest }, context) => {
     if (rest.from > rest.to || daysBetween(rest.from, rest.to) > longestForecast)
       context.addIssue({
         code: 'custom',
         path: ['to'],
         message: 'The last day is the first one or later, at most sixty days on.',
       })
-    if (usual) return { ...rest, air: null }
     const read = (path: 'temperature' | 'humidity', schema: z.ZodType<number, string>, typed: string): number => {
       const parsed = schema.safeParse(typed)
       if (parsed.success) return parsed.data
@@ -87,6 +85,9 @@ export const forecastInput = z
     }
   })
 export type ForecastText = z.input<typeof forecastInput>
+/** A forecast that holds no more. */
+export const forecastBackInput = z.object({ id, forecastId: id })
+export type ForecastBackText = z.input<typeof forecastBackInput>
 const promiseInput = z.object({ entryId: id, pieceId: id, day })
 
 /** The plan that is taken, with what was said for it: other days, other air, other promises. */
@@ -95,7 +96,8 @@ export const weekInput = z.object({
   lines: z.array(keptLine).max(3000),
   pins: z.array(weekPin).max(500),
   days: z.array(otherDayInput).max(100).default([]),
-  forecasts: z.array(forecastInput).max(20).default([]),
+  forecasts: z.array(forecastInput).max(100).default([]),
+  takenBack: z.array(forecastBackInput).max(100).default([]),
   promises: z.array(promiseInput).max(20).default([]),
 })
 export type WeekText = z.input<typeof weekInput>

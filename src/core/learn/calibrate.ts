@@ -27,3 +27,7 @@ export function calibrate({ ratios }: { ratios: readonly number[] }): Calibratio
   const variance = (priorWorth * priorSpread ** 2 + logs.reduce((sum, x) => sum + (x - mean) ** 2, 0)) / worth
   return { p50: Math.exp(mean), p80: Math.exp(mean + z80 * Math.sqrt(variance)), count: ratios.length }
 }
+
+/** How far what is measured scatters about its middle, in logarithms; of nothing measured as of the prior. */
+export const scatterOf = ({ p50, p80 }: Pick<Calibration, 'p50' | 'p80'> = calibrate({ ratios: [] })): number =>
+  Math.log(p80 / p50) / z80

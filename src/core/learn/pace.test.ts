@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { minutesHere, paceOf, scatterOf } from './pace'
+import { scatterOf } from './calibrate'
+import { minutesHere, paceOf } from './pace'
 
 const worked = (actual: number, planned = 20) => ({ operation: 'coat' as const, planned, actual })
 

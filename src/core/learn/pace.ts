@@ -33,8 +33,3 @@ interface Planned {
 /** The minutes a step takes here, at the middle; those that the painter wrote for it stand. */
 export const minutesHere = ({ operation, minutes, own, changed }: Planned, pace: Pace): number =>
   own !== undefined || changed ? minutes : minutes * (pace[operation]?.p50 ?? 1)
-
-const z80 = 0.8416
-/** How far minutes scatter about the middle, in logarithms. */
-export const scatterOf = ({ p50, p80 }: Pick<Calibration, 'p50' | 'p80'> = calibrate({ ratios: [] })): number =>
-  Math.log(p80 / p50) / z80

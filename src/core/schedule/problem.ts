@@ -35,6 +35,8 @@ export interface Lag {
   rack: boolean
   /** it is a minute that a step is held to; where it isn't said, a wait from the first moment without any play is one */
   held?: boolean
+  /** how far what dries in it comes out otherwise, in logarithms; where it isn't said, not at all */
+  scatter?: number
 }
 export interface WorkPiece {
   id: string

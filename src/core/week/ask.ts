@@ -88,7 +88,7 @@ export function answerWeek(
     })
     const odds =
       ask.weeks > 0
-        ? simulateWeeks(problem, view.schedule, { weeks: ask.weeks, seed: ask.seed, scatter: workshop.scatter })
+        ? simulateWeeks(view.problem, view.schedule, { weeks: ask.weeks, seed: ask.seed, scatter: workshop.scatter })
         : null
     const pieces = view.ends.map(({ pieceIndex, end, late }): PieceOutlook => {
       const { piece } = journeys[pieceIndex]?.file ?? {}

@@ -68,6 +68,6 @@ export interface Workshop {
   stuck: readonly Place[]
   /** who is at work now until which minute, on what */
   running: readonly { place: Place; hand: number; until: number }[]
-  /** how far minutes, by step, and drying, by wait, scatter about their middle: in logarithms */
-  scatter: { minutes: number[]; drying: number[] }
+  /** how far the minutes of each step scatter about their middle: in logarithms */
+  scatter: number[]
 }

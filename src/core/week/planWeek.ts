@@ -7,7 +7,7 @@ import { lowerBound } from '@/core/schedule/bound'
 import { never } from '@/core/schedule/calendar'
 import { checkWeek } from '@/core/schedule/check'
 import { type PlanOptions, planWorkshop } from '@/core/schedule/planWorkshop'
-import { isHeld, type Lag, NoSchedule, type WorkshopSchedule } from '@/core/schedule/problem'
+import { isHeld, type Lag, NoSchedule, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
 import { givingUp } from './giveUp'
 import { type LineFigures, lineKey, type Place, type Workshop } from './place'
 
@@ -50,6 +50,8 @@ export interface PlannedWeekView {
   cost: number
   bound: number
   schedule: WorkshopSchedule
+  /** what was planned: what is asked for, without what was let go */
+  problem: WorkshopProblem
 }
 /** A line as a plan in force keeps it. */
 export interface KeptLine {
@@ -89,7 +91,7 @@ export function goingOn({ places, hands, startMs, problem }: Workshop, kept: rea
  */
 export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekView {
   let { problem } = workshop
-  if (problem.steps.length === 0) return { lines: [], ends: [], cost: 0, bound: 0, schedule: { start: [], painter: [] } }
+  if (problem.steps.length === 0) return { lines: [], ends: [], cost: 0, bound: 0, schedule: { start: [], painter: [] }, problem }
   for (;;)
     try {
       const { start, painter, cost } = planWorkshop(problem, options)
@@ -160,7 +162,14 @@ export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: num
     end: endOf(final),
     late: due < problem.horizon ? Math.max(0, endOf(final) - due) : 0,
   }))
-  return { lines: lines.sort((a, b) => a.start - b.start || a.index - b.index), ends, cost, bound: lowerBound(problem), schedule }
+  return {
+    lines: lines.sort((a, b) => a.start - b.start || a.index - b.index),
+    ends,
+    cost,
+    bound: lowerBound(problem),
+    schedule,
+    problem,
+  }
 }
 
 export const keptLines = ({ hands, startMs }: Workshop, { lines }: Pick<PlannedWeekView, 'lines'>): KeptLine[] =>

@@ -6,7 +6,6 @@ import { randomFrom } from '@/core/measure/random'
 import { earliestOf } from '@/core/schedule/bound'
 import { isHeld, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
 import { Timing } from '@/core/schedule/timing'
-import type { Workshop } from './place'
 
 export interface Odds {
   /** by piece: minutes at which it ended in each week, in order; infinite where it never did */
@@ -19,11 +18,11 @@ export interface Odds {
 
 const most = 3
 
-/** `weeks` worked weeks; a step begun longer than planned pushes what follows. */
+/** `weeks` worked weeks; `scatter`: of each step's minutes, in logarithms. A step begun longer than planned pushes what follows. */
 export function simulateWeeks(
   problem: WorkshopProblem,
   { start, painter }: WorkshopSchedule,
-  { weeks, seed, scatter }: { weeks: number; seed: number; scatter: Workshop['scatter'] },
+  { weeks, seed, scatter }: { weeks: number; seed: number; scatter: readonly number[] },
 ): Odds {
   const random = randomFrom(seed)
   const { grid } = problem
@@ -38,14 +37,14 @@ export function simulateWeeks(
   const noise = problem.steps.map((): number[] => [])
   let missed = 0
   for (let week = 0; week < weeks; week += 1) {
-    const slow = problem.steps.map((_, k) => bell() * (scatter.minutes[k] ?? 0))
+    const slow = problem.steps.map((_, k) => bell() * (scatter[k] ?? 0))
     slow.forEach((each, k) => noise[k]?.push(each))
     const worked: WorkshopProblem = {
       ...problem,
       steps: problem.steps.map((step, k) => ({ ...step, split: true, dur: stretched(step.dur, slow[k] ?? 0) })),
-      lags: problem.lags.map((lag, k) => {
+      lags: problem.lags.map((lag) => {
         if (lag.min === 0 || isHeld(lag)) return lag
-        const min = stretched(lag.min, bell() * (scatter.drying[k] ?? 0))
+        const min = stretched(lag.min, bell() * (lag.scatter ?? 0))
         return { ...lag, min, max: lag.max === null ? null : lag.max + Math.max(0, min - lag.min) }
       }),
     }

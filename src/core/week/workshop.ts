@@ -3,7 +3,8 @@
  * what the studio has learned, what dries and runs now, promises, people's hours. Each step of the problem says what it is. Pure.
  */
 import type { Side } from '@/core/craft/job'
-import { minutesHere, scatterOf } from '@/core/learn/pace'
+import { scatterOf } from '@/core/learn/calibrate'
+import { minutesHere } from '@/core/learn/pace'
 import { isAhead } from '@/core/log/stepStates'
 import { dryDay } from '@/core/piece/daysAhead'
 import type { Journey, PartJourney } from '@/core/piece/journey'
@@ -27,7 +28,7 @@ import {
 } from './figures'
 import { handOf, instantAt, stretchesOf, without } from './hands'
 import { lineKey, type Pin, type Place, type WeekAround, type Workshop } from './place'
-import { figuresOf, waitThrough } from './waits'
+import { figuresOf, type WaitInAir, waitThrough } from './waits'
 
 /** Throws where nobody ever works. */
 export function workshopOf(journeys: readonly Journey[], around: WeekAround): Workshop {
@@ -59,7 +60,7 @@ class Build {
   private readonly steps: WorkStep[] = []
   private readonly places: Place[] = []
   private readonly lags: Lag[] = []
-  private readonly scatter: Workshop['scatter'] = { minutes: [], drying: [] }
+  private readonly scatter: number[] = []
   private readonly pieces: WorkPiece[] = []
   private readonly stuck: Place[] = []
   private readonly running: { place: Place; hand: number; until: number }[] = []
@@ -79,13 +80,10 @@ class Build {
     const own = all.filter((k) => pin?.personId !== null && this.around.hands[k]?.id === pin?.personId)
     const index = this.steps.push({ ...step, piece: this.pieces.length, part, painters: own.length > 0 ? own : all }) - 1
     this.places.push(place)
-    this.scatter.minutes.push(scatterOf(place.step ? this.around.pace[place.step.operation] : undefined))
+    this.scatter.push(scatterOf(place.step ? this.around.pace[place.step.operation] : undefined))
     // what lies behind holds nothing any more
     const at = Math.round(this.minuteOf(pin?.at ?? -Infinity) / grid) * grid
-    if (at >= 0) {
-      this.lags.push({ from: null, to: index, min: at, max: at, hard: false, penalty: 0, rack: false, held: true })
-      this.scatter.drying.push(0)
-    }
+    if (at >= 0) this.lags.push({ from: null, to: index, min: at, max: at, hard: false, penalty: 0, rack: false, held: true })
     return index
   }
   private pinOf({ step, side }: Place): Pin | undefined {
@@ -98,7 +96,6 @@ class Build {
     const near = closes - opens <= nearMinutes
     this.longest = Math.max(this.longest, min)
     const seen = after?.family && this.around.learned[after.family]
-    this.scatter.drying.push(seen ? scatterOf(seen) : usualDrying)
     this.lags.push({
       from,
       to,
@@ -109,6 +106,7 @@ class Build {
       penalty: max === null ? 0 : near ? missed.near : missed.soft,
       rack,
       held: false,
+      scatter: seen ? scatterOf(seen) : usualDrying,
     })
   }
 
@@ -167,9 +165,8 @@ class Build {
     const { pace, ends } = this.around
     const waitAfter = ({ step, side: turned }: Half<PlanStep>, endMs = ends.get(lineKey(step.id, turned)) ?? null) =>
       wait(step, endMs)
-    const placeOf = (half: Half<PlanStep>): Place => {
-      const figures = figuresOf(half.step, pace, waitAfter(half))
-      return { pieceId, partId: part.id, step: half.step, side: half.side, figures }
+    const placeOf = ({ step, side: turned }: Half<PlanStep>, after: WaitInAir): Place => {
+      return { pieceId, partId: part.id, step, side: turned, figures: figuresOf(step, pace, after) }
     }
     const halves = halvesOf(ahead.map(({ step }) => step))
     const nowIn = (instant: string | null) => (instant === null ? Infinity : this.minuteOf(instant))
@@ -181,9 +178,9 @@ class Build {
     } else if (runs) {
       const until = Math.max(0, this.minuteOf(this.around.nowMs)) + onGrid(minutesHere(runs.step, pace) - runs.state.minutes)
       const half = { step: runs.step, index: 0 }
-      const { opens, closes } = waitAfter(half, this.startMs + until * 60_000)
-      ready = { opens: until + opens, closes: until + closes }
-      this.running.push({ place: placeOf(half), hand: handOf(this.around.hands, runs.state.byPerson), until })
+      const after = waitAfter(half, this.startMs + until * 60_000)
+      ready = { opens: until + after.opens, closes: until + after.closes }
+      this.running.push({ place: placeOf(half, after), hand: handOf(this.around.hands, runs.state.byPerson), until })
     } else if (window && lane.next && isHere(lane.next)) {
       const over = window.times.closes !== null && Date.parse(window.times.closes) < this.around.nowMs
       ready = { opens: nowIn(window.times.opens), closes: over ? Infinity : nowIn(window.times.closes) }
@@ -192,16 +189,17 @@ class Build {
     let first: number | null = null
     let before = runs?.step ?? null
     for (const half of halves) {
+      const after = waitAfter(half)
       if (ready.opens === Infinity) {
-        this.stuck.push(placeOf(half))
+        this.stuck.push(placeOf(half, after))
         continue
       }
-      const node = this.add(placeOf(half), workOf(half.step, this.around.hands, pace), index)
+      const node = this.add(placeOf(half, after), workOf(half.step, this.around.hands, pace), index)
       if (last !== null || ready.opens > 0 || ready.closes < Infinity)
         this.lag(last, node, ready, this.around.places !== null && last !== null && ready.opens > 0, before)
       first ??= node
       last = node
-      ready = waitAfter(half)
+      ready = after
       before = half.step
     }
     const finish = part.plan?.care ? 0 : dryDay

@@ -18,12 +18,12 @@ import { capital } from '@/words/text'
 import { promiseWords } from '@/words/time'
 
 export function Forecasts({ forecasts, rooms, today }: { forecasts: readonly Forecast[]; rooms: readonly Room[]; today: Day }) {
-  const { keepForecast } = useActions()
+  const { keepForecast, takeBackForecast } = useActions()
   const router = useRouter()
   const house = useHouse()
-  const write = useWrite(keepForecast)
+  const write = useWrite(takeBackForecast)
   const fresh = (): ForecastText => ({
-    ...{ id: uuidv7(), roomId: '', usual: false, temperature: '', humidity: '' },
+    ...{ id: uuidv7(), roomId: '', temperature: '', humidity: '' },
     ...{ from: today, to: dayAfter(today, 2) },
   })
   const [first] = useState(fresh)
@@ -37,9 +37,8 @@ export function Forecasts({ forecasts, rooms, today }: { forecasts: readonly For
     },
   )
   const { register } = form
-  const takeBack = async ({ roomId, from, to }: Forecast) => {
-    const usual = { ...fresh(), roomId: roomId ?? '', from, to, usual: true }
-    if (await write.send(usual)) router.refresh()
+  const takeBack = async ({ id }: Forecast) => {
+    if (await write.send({ id: uuidv7(), forecastId: id })) router.refresh()
   }
   const day = (each: Day) => promiseWords(each, today, house)
   return (
@@ -57,7 +56,7 @@ export function Forecasts({ forecasts, rooms, today }: { forecasts: readonly For
               </span>
             </span>
             <button type="button" className="press" disabled={write.pending} onClick={() => void takeBack(forecast)}>
-              As usual after all
+              Take it back
             </button>
           </li>
         ))}

@@ -31,7 +31,7 @@ import type {
   SplitText,
   TakeOutText,
 } from '@/core/input/piece'
-import type { DryingPlacesText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
+import type { DryingPlacesText, ForecastBackText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
 
 type Ask<T> = (typed: T) => Promise<Answer>
 
@@ -58,6 +58,7 @@ export interface Actions {
   keepConsumables: Ask<ConsumablesText>
   keepWeek: Ask<WeekText>
   keepForecast: Ask<ForecastText>
+  takeBackForecast: Ask<ForecastBackText>
   keepPerson: Ask<PersonText>
   keepPersonHours: Ask<PersonHoursText>
   keepDryingPlaces: Ask<DryingPlacesText>

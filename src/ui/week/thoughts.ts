@@ -1,5 +1,6 @@
 /** What may be thought of: somebody away, longer hours, other air, one more piece, a client who waits. Each in words, and what it supposes. */
-import { type Forecast, inForce } from '@/core/climate/airAhead'
+import type { Forecast } from '@/core/climate/airAhead'
+import type { Air } from '@/core/drying/air'
 import type { Day, PieceId } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
 import { stayLonger } from '@/core/measure/workingHours'
@@ -24,11 +25,12 @@ export interface Thought {
 /** What is said with a plan that is taken. */
 export interface Said {
   days: DayWanted[]
-  /** without air as usual after all */
-  forecasts: Omit<Forecast, 'id'>[]
+  forecasts: (Omit<Forecast, 'id' | 'air'> & { air: Air })[]
+  /** forecasts that hold no more */
+  takenBack: string[]
   promises: { pieceId: PieceId; day: Day }[]
 }
-export const nothingSaid: Said = { days: [], forecasts: [], promises: [] }
+export const nothingSaid: Said = { days: [], forecasts: [], takenBack: [], promises: [] }
 /** A day as it is to be said: hours as a clock shows them. */
 export interface DayWanted {
   day: Day
@@ -141,15 +143,14 @@ interface SaidNow {
   others: readonly OtherDay[]
   forecasts: readonly Forecast[]
   pieces: readonly PieceOutlook[]
+  /** the forecasts that were said with the plan */
+  told: readonly { id: string }[]
 }
 /** What is said now of all that a plan says, to come back to it. */
-export const asItWas = (says: Said, { others, forecasts, pieces }: SaidNow): Said => ({
+export const asItWas = (says: Said, { others, forecasts, pieces, told }: SaidNow): Said => ({
   days: says.days.map((day) => asSaid(day, others)),
-  // as usual, and then what was said before, the newest last
-  forecasts:
-    says.forecasts.length === 0
-      ? []
-      : [...says.forecasts.map((each) => ({ ...each, air: null })), ...[...inForce(forecasts)].reverse()],
+  forecasts: forecasts.flatMap(({ air, ...each }) => (air && says.takenBack.includes(each.id) ? [{ ...each, air }] : [])),
+  takenBack: told.map(({ id }) => id),
   promises: says.promises.flatMap(({ pieceId }) => {
     const day = pieces.find((piece) => piece.pieceId === pieceId)?.promisedOn
     return day ? [{ pieceId, day }] : []

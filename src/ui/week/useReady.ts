@@ -33,7 +33,8 @@ export function useReady(pieceId: PieceId): { asking: Asking; ask: (toSuppose: T
     setAsking({ state: 'asking' })
     try {
       const supposed = typeof toSuppose === 'function' ? await toSuppose() : toSuppose
-      if (!supposed) return setAsking({ state: 'nothing' })
+      // what is missing is said where it is typed
+      if (!supposed) return setAsking({ state: 'not-asked' })
       const response = await fetch('/api/week')
       if (!response.ok) return setAsking({ state: 'unreachable' })
       const data = (await response.json()) as WeekData

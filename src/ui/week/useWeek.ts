@@ -103,17 +103,20 @@ export function useWeek(data: WeekData, nowMs: number) {
   }
 
   const keep = async ({ lines, pins: held, says }: Taken) => {
+    // a key held down asks again before it is answered
+    if (write.pending) return
+    const told = typed(says)
     setBefore(
       data.week && {
         lines: data.week.lines,
         pins: data.week.pins,
-        says: asItWas(says, { ...data, pieces: outlook?.pieces ?? [] }),
+        says: asItWas(says, { ...data, pieces: outlook?.pieces ?? [], told: told.forecasts }),
       },
     )
     const stored = lines.filter(({ stepId }) => !isSupposed(stepId))
     const ahead = new Set(lines.map(({ stepId }) => stepId))
     const pinsKept = held.filter(({ stepId }) => ahead.has(stepId))
-    if (await write.send({ id: uuidv7(), lines: stored, pins: pinsKept, ...typed(says) })) {
+    if (await write.send({ id: uuidv7(), lines: stored, pins: pinsKept, ...told })) {
       setThought(null)
       await refresh()
     }
@@ -154,13 +157,14 @@ interface Taken {
   says: Said
 }
 /** As the server is told it. */
-const typed = ({ days, forecasts, promises }: Said) => ({
+const typed = ({ days, forecasts, takenBack, promises }: Said) => ({
   days: days.map((day) => ({ id: uuidv7(), ...day })),
   forecasts: forecasts.map(({ air, roomId, from, to }) => ({
-    ...{ id: uuidv7(), roomId: roomId ?? '', from, to, usual: air === null },
-    temperature: String(air?.temperature ?? ''),
-    humidity: String(air?.humidity ?? ''),
+    ...{ id: uuidv7(), roomId: roomId ?? '', from, to },
+    temperature: String(air.temperature),
+    humidity: String(air.humidity),
   })),
+  takenBack: takenBack.map((forecastId) => ({ id: uuidv7(), forecastId })),
   promises: promises.map((promise) => ({ entryId: uuidv7(), ...promise })),
 })
 

@@ -1,8 +1,8 @@
 /** A day of the week that was taken, as a sheet for the wall. */
-import { loadWeek } from '@/app/_server/loadWeek'
+import { loadSheet } from '@/app/_server/loadWeek'
 import { loadStudio } from '@/app/_server/session'
-import { readBench } from '@/core/bench/benchData'
 import { dayBegins } from '@/core/measure/workingHours'
+import { readPiece } from '@/core/piece/journey'
 import { hoursOfAll, workDayOf } from '@/core/week/hands'
 import { sheetsOf } from '@/core/week/sheet'
 import { Link } from '@/ui/frame/Link'
@@ -17,19 +17,21 @@ const daysOffered = 7
 export default async function Sheet({ searchParams }: { searchParams: Promise<{ day?: string }> }) {
   const studio = await loadStudio()
   const { day: asked } = await searchParams
-  const data = await loadWeek()
+  const { week, hands, files } = await loadSheet()
   const nowMs = clock()
-  const begins = dayBegins(hoursOfAll(data.hands))
-  const days = sheetsOf(data.week?.lines ?? [], readBench(data.bench, [], nowMs), { zone: data.zone, begins })
-  const today = workDayOf(nowMs, data.zone, begins)
+  const begins = dayBegins(hoursOfAll(hands))
+  // what is ahead does not hang on the air
+  const journeys = files.map((file) => readPiece(file, { climate: [], nowMs }))
+  const days = sheetsOf(week?.lines ?? [], journeys, { zone: studio.zone, begins })
+  const today = workDayOf(nowMs, studio.zone, begins)
   const day = asked && days.has(asked) ? asked : ([...days.keys()].find((each) => each >= today) ?? [...days.keys()].at(-1))
-  if (!data.week || !day)
+  if (!week || !day)
     return (
       <section className="py-14">
         <h1 className="title text-5xl">For the wall</h1>
         <p className="mt-4 max-w-prose text-xl">
-          {data.week ? 'Nothing of the week that was taken is ahead any more.' : 'No week was taken yet.'} Take the week as it
-          stands now, and each of its days can be printed here.
+          {week ? 'Nothing of the week that was taken is ahead any more.' : 'No week was taken yet.'} Take the week as it stands
+          now, and each of its days can be printed here.
         </p>
         <Link href="/week" className="press press-now mt-6 inline-flex min-h-14 px-7 text-lg">
           To the week
@@ -56,8 +58,8 @@ export default async function Sheet({ searchParams }: { searchParams: Promise<{ 
       <DaySheet
         title={dayWords(day, studio)}
         lines={days.get(day) ?? []}
-        names={new Map(data.hands.map(({ id, name }) => [id, name]))}
-        taken={momentWords(data.week.madeAt, studio, nowMs)}
+        names={new Map(hands.map(({ id, name }) => [id, name]))}
+        taken={momentWords(week.madeAt, studio, nowMs)}
         studio={studio}
       />
     </div>
