@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { launch } from './e2e/browser'
+import { launch, sessionFile } from './e2e/browser'
 
 const once = /(photos|security|doors|crash|keyboard|desk|offline|bench)\.spec\.ts/
 /** worked from the door to the record: on a phone they are asked last, see scripts/test.sh */
@@ -10,6 +10,7 @@ const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile:
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
+  globalSetup: './e2e/comeIn.ts',
   workers: 2,
   // asked once more on a busy machine; what passed only then is counted apart
   retries: 1,
@@ -19,6 +20,7 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   use: {
     baseURL: process.env.ITINERUM_URL,
+    storageState: sessionFile,
     // what never comes is told, not waited for until the test ends
     actionTimeout: 40_000,
     launchOptions: launch,

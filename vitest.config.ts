@@ -1,7 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
-const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+// what must not reach a browser may well reach a test
+const alias = { '@': here('./src'), 'server-only': here('./node_modules/server-only/empty.js') }
 /** Walks everything there is, or minute by minute: asked before something lands, not after every word. */
 const slow = ['src/**/*.slow.test.ts']
 

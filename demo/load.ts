@@ -13,8 +13,9 @@ import type { Counted } from '@/core/craft/job'
 import type { LookCode } from '@/core/craft/looks'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { TopcoatCode } from '@/core/craft/topcoats'
+import type { Role } from '@/core/house/roles'
 import type { CostKind, Outcome, SnagSeverity } from '@/core/log/entry'
-import type { Instant, PartId, PieceId, StepId, StudioId } from '@/core/measure/named'
+import type { Instant, PartId, PersonId, PieceId, StepId, StudioId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
 import { dayOf, instantOf } from '@/core/measure/time'
 import { areaOfPart } from '@/core/piece/area'
@@ -22,11 +23,14 @@ import type { Photo, PlanStep, Source } from '@/core/piece/piece'
 import { plainPlan } from '@/core/piece/plainPlan'
 import { jobPlanStep, proposeJob } from '@/core/plan/job'
 import { planFinish } from '@/core/plan/planFinish'
+import { addAccount, addMembership } from '@/db/account'
 import { addReading, addReadings, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
 import { addWithMaterial } from '@/db/material'
 import { addPhoto } from '@/db/photo'
 import { addParts, addPiece, addPlan, countPiece, type NewPart, wholeOf } from '@/db/pieceWrite'
+import { freshSecret } from '@/db/secret'
+import { openSession } from '@/db/session'
 import { addLot } from '@/db/stock'
 import { type Product, type SalesChannel, saveChannel, savePerson, saveProduct, saveStudio, type Studio } from '@/db/studio'
 import { readSensor, rooms } from '../sensor/air'
@@ -34,7 +38,7 @@ import { type Drawing, drawPiece } from './draw'
 
 interface StudioData {
   studio: Studio
-  people: string[]
+  people: { name: string; role: Role }[]
   channels: Omit<SalesChannel, 'id'>[]
   /** each with its tins: what is stamped on it, and days from now when it was bought */
   products: {
@@ -134,7 +138,6 @@ export async function loadDemo(client: pg.Client, now: Date): Promise<void> {
   const found = await client.query('select from studio where id = $1', [data.studio.id])
   if (found.rowCount) return
   await client.query('begin')
-  await client.query("select set_config('itinerum.studio', $1, true)", [data.studio.id])
   try {
     await loadAll(client, data, now)
     await client.query('commit')
@@ -144,11 +147,24 @@ export async function loadDemo(client: pg.Client, now: Date): Promise<void> {
   }
 }
 
+/** Everybody of the demo comes in by one tap; and this transaction works as the studio from here on. */
+async function letIn(client: pg.Client, studioId: StudioId, people: readonly { id: PersonId; name: string; role: Role }[]) {
+  for (const { id: personId, name, role } of people) {
+    const [accountId, id] = [uuidv7(), uuidv7()]
+    await addAccount(client, { id: accountId, name, password: null, isDemo: true })
+    await addMembership(client, { id, accountId, studioId, personId, role })
+  }
+  const secret = freshSecret()
+  await openSession(client, { id: uuidv7(), secret, studioId, membershipId: null, days: 1, agent: 'loading the demo' })
+  await client.query('select enter($1)', [secret])
+}
+
 async function loadAll(client: pg.Client, data: StudioData, now: Date): Promise<void> {
   const { studio } = data
   await saveStudio(client, studio)
-  const people = data.people.map((name) => ({ id: uuidv7(), name }))
+  const people = data.people.map(({ name, role }) => ({ id: uuidv7(), name, role }))
   for (const person of people) await savePerson(client, studio.id, person)
+  await letIn(client, studio.id, people)
   const channels = data.channels.map((channel) => ({ id: uuidv7(), ...channel }))
   for (const [position, channel] of channels.entries()) await saveChannel(client, studio.id, channel, position)
   const products = data.products.map(({ colour, ...product }) => ({

@@ -1,5 +1,10 @@
 /** How Debian's Chromium is started where no network is reached and nothing may be asked of one; and what several journeys do. */
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { expect, type LaunchOptions, type Page } from '@playwright/test'
+
+/** The session that the tests of one server go on in. */
+export const sessionFile = join(tmpdir(), `itinerum-session-${new URL(process.env.ITINERUM_URL ?? 'http://none').port}.json`)
 
 export const launch: LaunchOptions = {
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

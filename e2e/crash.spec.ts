@@ -8,6 +8,7 @@ test.beforeAll(async () => {
   await own.begin()
 })
 test.afterAll(() => own.end())
+test.beforeEach(({ context }) => own.letIn(context))
 
 /** Whether the page has asked for nothing for so long: what is asked while the records go may not be answered at all. */
 function watchAsking(page: Page) {

@@ -23,13 +23,16 @@ test.afterAll(async () => {
   rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
 })
 
-const device = (folder: string): Promise<BrowserContext> =>
-  chromium.launchPersistentContext(folder, {
+const device = async (folder: string): Promise<BrowserContext> => {
+  const context = await chromium.launchPersistentContext(folder, {
     ...launch,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     viewport: { width: 390, height: 844 },
   })
+  if ((await context.cookies(own.address())).length === 0) await own.letIn(context)
+  return context
+}
 
 /** Ends a browser as a phone that lost its power would: nothing is asked, nothing is written any more. */
 async function kill(context: BrowserContext, folder: string): Promise<void> {
@@ -183,6 +186,7 @@ test('fourteen entries on two devices without a connection are stored once each,
 test('what one device writes, another shows within two seconds, and again after the server was gone', async ({ browser }) => {
   test.setTimeout(180_000)
   const [one, two] = [await browser.newContext(), await browser.newContext()]
+  for (const each of [one, two]) await own.letIn(each)
   const [first, second] = [await one.newPage(), await two.newPage()]
   for (const page of [first, second]) {
     await page.goto(`${own.address()}/pieces`)

@@ -5,7 +5,9 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
+import type { BrowserContext } from '@playwright/test'
 import pg from 'pg'
+import { comeIn, type Cookie, cookieAt, cookieOf } from '../scripts/comeIn'
 
 const run = promisify(execFile)
 export const freePort = () =>
@@ -20,19 +22,20 @@ export const freePort = () =>
 export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
   const home = mkdtempSync(join(tmpdir(), `itinerum-${name}-`))
   const command = (...words: string[]) => run('./itinerum', words, { env: { ...process.env, ITINERUM_HOME: home } })
-  let urls = { owner: '', app: '' }
+  let urls = { owner: '', app: '', door: '' }
   let server: ChildProcess | undefined
   let address = ''
-  let studio = ''
+  let key = ''
+  let owner: Cookie | undefined
 
   const database = async (): Promise<void> => {
     const { stdout } = await command('database', 'up')
-    const [owner, app] = stdout.trim().split('\n').slice(-2) as [string, string]
-    urls = { owner, app }
+    const [owner, app, door] = stdout.trim().split('\n').slice(-3) as [string, string, string]
+    urls = { owner, app, door }
   }
   const start = async (): Promise<void> => {
     server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', new URL(address).port], {
-      env: { ...process.env, DATABASE_URL: urls.app, ITINERUM_STUDIO: studio },
+      env: { ...process.env, DATABASE_URL: urls.app, DOOR_DATABASE_URL: urls.door },
       stdio: 'ignore',
     })
     const answers = () =>
@@ -52,6 +55,22 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
   return {
     address: () => address,
     database,
+    /** the address by which the first owner comes in */
+    firstDoor: () => `${address}/join/${key}`,
+    /** a browser of somebody of the demo */
+    letIn: async (context: BrowserContext, who?: string): Promise<void> =>
+      context.addCookies([cookieAt(address, await comeIn(address, who))]),
+    /** a browser of the studio's first owner, who comes in by the address that was printed */
+    letOwnerIn: async (context: BrowserContext): Promise<void> => {
+      owner ??= cookieOf(
+        await fetch(`${address}/api/join`, {
+          method: 'POST',
+          headers: { origin: address, 'content-type': 'application/json' },
+          body: JSON.stringify({ token: key, name: 'Isolt', called: 'Isolt', password: 'linen cupboard ladder' }),
+        }),
+      )
+      await context.addCookies([cookieAt(address, owner)])
+    },
     killDatabase: () => command('database', 'kill'),
     start,
     stop,
@@ -59,11 +78,11 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
     begin: async (): Promise<void> => {
       await run('chmod', ['755', home])
       await database()
-      const secret = new URL(urls.app).password
+      const secrets = { ITINERUM_APP_SECRET: new URL(urls.app).password, ITINERUM_DOOR_SECRET: new URL(urls.door).password }
       const { stdout } = await run('node_modules/.bin/tsx', ['scripts/prepare.ts', kind], {
-        env: { ...process.env, ITINERUM_OWNER_URL: urls.owner, ITINERUM_APP_SECRET: secret },
+        env: { ...process.env, ITINERUM_OWNER_URL: urls.owner, ...secrets },
       })
-      studio = stdout.trim().split('\n').at(-1) ?? ''
+      key = stdout.split('\n').at(-2) ?? ''
       address = `http://127.0.0.1:${await freePort()}`
       await start()
     },

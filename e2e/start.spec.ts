@@ -9,6 +9,7 @@ test.beforeAll(async () => {
   await own.begin()
 })
 test.afterAll(() => own.end())
+test.beforeEach(({ context }) => own.letOwnerIn(context))
 test.use({ locale: 'en-US', timezoneId: 'America/Chicago' })
 
 const chosen = (page: Page, label: string) => page.getByLabel(label).evaluate((field: HTMLSelectElement) => field.value)

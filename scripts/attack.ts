@@ -9,6 +9,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { benchActions } from '@/core/input/bench'
 import { ownServer } from '../e2e/ownServer'
 import { type Named, samplesOf } from './attackSamples'
+import { comeIn, cookieHeader } from './comeIn'
 
 const wanted = Number(process.argv[2] ?? 3000)
 let seed = Number(process.argv[3] ?? 20261125)
@@ -123,6 +124,7 @@ function send(address: string, { method, path, headers = {}, body }: Ask): Promi
 const own = ownServer('attack')
 await own.begin()
 const address = own.address()
+const cookie = cookieHeader(await comeIn(address))
 const [ids] = await own.ask<Named>(
   `select p.id as piece, a.id as part, s.id as step, e.id as entry, r.id as product, l.id as lot, c.id as channel
    from piece p join part a on a.piece_id = p.id join step s on s.part_id = a.id join entry e on e.piece_id = p.id and e.kind = 'note',
@@ -147,8 +149,20 @@ const missed = [...actionIds.keys(), ...benchActions].filter((name) => !(name in
 if (missed.length > 0) throw new Error(`the attack knows no body for: ${missed.join(', ')}`)
 if (actionIds.size === 0) throw new Error('the build names no actions: was it made by another version?')
 
-const origin = { origin: address }
-const pages = ['/', '/pieces', '/pieces/new', '/week', '/shelf', '/house', '/air', '/learned', '/blank']
+const origin = { origin: address, ...cookie }
+const pages = [
+  '/',
+  '/pieces',
+  '/pieces/new',
+  '/week',
+  '/week/sheet',
+  '/shelf',
+  '/house',
+  '/house/doors',
+  '/air',
+  '/learned',
+  '/blank',
+]
 const ofPiece = [
   '',
   '/facts',
@@ -167,6 +181,10 @@ const apis = [
   '/api/health',
   '/api/bench',
   '/api/live',
+  '/api/session',
+  '/api/join',
+  '/sign-in',
+  `/join/${'x'.repeat(43)}`,
   '/api/week',
   `/api/photos/${uuidv7()}`,
   '/api/calendar/0.ics',
@@ -246,7 +264,7 @@ function next(): Ask {
       { host: 'elsewhere.example', origin: 'http://elsewhere.example' },
       { origin: 'null' },
       { 'next-action': 'f'.repeat(42), ...origin },
-      { 'next-router-state-tree': '%5B', rsc: '1' },
+      { 'next-router-state-tree': '%5B', rsc: '1', ...cookie },
       { cookie: 'theme=' + 'x'.repeat(3000) },
       { 'x-forwarded-host': 'elsewhere.example' },
     ]),
@@ -292,7 +310,7 @@ const after = [
 ]
 let broken = 0
 for (const path of after) {
-  const { status } = await send(address, { method: 'GET', path }).catch(() => ({ status: 0 }))
+  const { status } = await send(address, { method: 'GET', path, headers: cookie }).catch(() => ({ status: 0 }))
   if (status !== 200) {
     broken += 1
     brokenAfter.push(`broken afterwards (${status}): ${path}`)

@@ -230,6 +230,9 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       lines: [{ stepId, side: null, at: Date.parse(at), personId: null }],
       pins: [{ stepId, side: null, at: null, personId: null }],
     }),
+    invite: () => ({ id: uuidv7(), token: 'k'.repeat(43), role: 'helper', personId: '' }),
+    takeBackInvitation: () => ({ entryId: uuidv7(), id: uuidv7(), at }),
+    sendMemberAway: () => ({ entryId: uuidv7(), membershipId: uuidv7() }),
     keepForecast: () => ({
       ...{ id: uuidv7(), roomId: '', from: '2026-11-30', to: '2026-12-02' },
       ...{ temperature: '14', humidity: '80' },

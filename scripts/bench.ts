@@ -2,13 +2,16 @@
  * How fast pages answer, against an empty page of the same app, in one run: medians and ratios. Usage: npm run bench, with
  * the demo running (`./itinerum demo`); another address as the first argument.
  */
+import { comeIn, cookieHeader } from './comeIn'
+
 const address = process.argv[2] ?? 'http://127.0.0.1:4700'
 const rounds = Number(process.argv[3] ?? 60)
 /** the most a page may take, as a multiple of the empty one */
 const allowed = 5
 
+const headers = cookieHeader(await comeIn(address))
 const answer = async (path: string) => {
-  const response = await fetch(`${address}${path}`)
+  const response = await fetch(`${address}${path}`, { headers })
   const body = await response.text()
   if (!response.ok) throw new Error(`${path} answered ${response.status}`)
   return body
@@ -39,5 +42,3 @@ if (slow > 0) {
   console.error(`${slow} above ${allowed} × the empty page`)
   process.exitCode = 1
 }
-
-export {}

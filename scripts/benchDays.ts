@@ -44,10 +44,11 @@ interface Outcome {
 async function demoWeek(): Promise<WeekData> {
   const database = await ownDatabase('days')
   try {
-    process.env.ITINERUM_STUDIO = await database.fillDemo('itinerum')
+    const { key } = await database.fillDemo('itinerum')
     process.env.DATABASE_URL = database.app('itinerum')
     const { loadWeek } = await import('../src/app/_server/loadWeek')
-    return await loadWeek()
+    const { actingWith } = await import('../src/app/_server/session')
+    return await actingWith(key, loadWeek)
   } finally {
     await database.end()
   }

@@ -7,6 +7,7 @@ import { type ChildProcess, spawn } from 'node:child_process'
 import { gzipSync } from 'node:zlib'
 import pg from 'pg'
 import { freePort } from '../e2e/ownServer'
+import { comeIn, type Cookie, cookieHeader } from './comeIn'
 import { ownDatabase } from './ownDatabase'
 import { growStudio } from './scaleStudio'
 
@@ -28,6 +29,7 @@ const asOwner = async (name: string) => {
 interface Studio {
   name: 'small' | 'large'
   address: string
+  cookie: Cookie
   owner: pg.Client
   server: ChildProcess
   pieces: Record<string, string>
@@ -37,15 +39,15 @@ async function serve(name: 'small' | 'large'): Promise<Studio> {
   const root = await asOwner('postgres')
   await root.query(`create database ${name}`)
   await root.end()
-  const studio = await database.fillDemo(name)
+  const { studioId } = await database.fillDemo(name)
   const owner = await asOwner(name)
   await owner.query('create extension pg_stat_statements')
-  if (name === 'large') await growStudio(owner, studio)
+  if (name === 'large') await growStudio(owner, studioId)
   await owner.query('vacuum analyze')
   const port = await freePort()
   const address = `http://127.0.0.1:${port}`
   const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    env: { ...process.env, DATABASE_URL: database.app(name), ITINERUM_STUDIO: studio },
+    env: { ...process.env, DATABASE_URL: database.app(name), DOOR_DATABASE_URL: database.door(name) },
     stdio: 'ignore',
   })
   for (let tries = 0; tries < 300; tries += 1) {
@@ -62,7 +64,7 @@ async function serve(name: 'small' | 'large'): Promise<Studio> {
   )
   const piece = rows.find((row) => row.name.startsWith('Washstand')) ?? rows[0]
   if (!piece) throw new Error('the demo has no washstand')
-  return { name, address, owner, server, pieces: { piece: piece.id, part: piece.part } }
+  return { name, address, cookie: await comeIn(address), owner, server, pieces: { piece: piece.id, part: piece.part } }
 }
 const studios = [await serve('small'), await serve('large')] as const
 const [small, large] = studios
@@ -98,7 +100,7 @@ const names = Object.keys(pathsOf(small))
 
 async function answer(studio: Studio, name: string): Promise<string> {
   const path = pathsOf(studio)[name] ?? ''
-  const response = await fetch(`${studio.address}${path}`)
+  const response = await fetch(`${studio.address}${path}`, { headers: cookieHeader(studio.cookie) })
   const body = await response.text()
   if (!response.ok) throw new Error(`${studio.name} ${path} answered ${response.status}`)
   return body
@@ -110,7 +112,7 @@ async function cost(studio: Studio, name: string): Promise<{ statements: number;
     const { rows } = await studio.owner.query<{ calls: string; blocks: string }>(
       `select sum(calls) as calls, sum(shared_blks_hit + shared_blks_read) as blocks
        from pg_stat_statements s join pg_roles r on r.oid = s.userid
-       where r.rolname = 'itinerum_app' and s.dbid = (select oid from pg_database where datname = current_database())`,
+       where r.rolname in ('itinerum_app', 'itinerum_door') and s.dbid = (select oid from pg_database where datname = current_database())`,
     )
     return { calls: Number(rows[0]?.calls ?? 0), blocks: Number(rows[0]?.blocks ?? 0) }
   }

@@ -4,6 +4,7 @@
  */
 import { chromium, type Page } from '@playwright/test'
 import { launch } from '../e2e/browser'
+import { comeIn, cookieAt } from './comeIn'
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4700'
 /** ms that a tap may take to show */
@@ -32,6 +33,7 @@ const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floo
 async function main(): Promise<void> {
   const browser = await chromium.launch(launch)
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await page.context().addCookies([cookieAt(address, await comeIn(address))])
   page.setDefaultTimeout(8_000)
   await page.goto(`${address}/blank`)
   // until the page has come alive: what is put in before that is swept out again

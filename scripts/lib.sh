@@ -91,6 +91,7 @@ use_home() { # NAME: demo, own or test; ITINERUM_HOME overrules
 pg_port() { cat "$home/port" 2>/dev/null || true; }
 pg_up() { [ -n "$(pg_port)" ] && [ -s "$pg/postmaster.pid" ] && alive "$(head -n 1 "$pg/postmaster.pid")" && "$pgbin/pg_isready" -q -h 127.0.0.1 -p "$(pg_port)"; }
 owner_url() { echo "postgresql://itinerum_owner:$(cat "$home/owner.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
+door_url() { echo "postgresql://itinerum_door:$(cat "$home/door.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
 app_url() { echo "postgresql://itinerum_app:$(cat "$home/app.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
 # PostgreSQL's own tools, as the owner: the password goes by the environment, for arguments are everybody's to read.
 as_pg_owner() { # TOOL DATABASE ARGUMENT…
@@ -104,6 +105,7 @@ make_cluster() (
   umask 077
   [ -s "$home/owner.secret" ] || secret > "$home/owner.secret"
   [ -s "$home/app.secret" ] || secret > "$home/app.secret"
+  [ -s "$home/door.secret" ] || secret > "$home/door.secret"
   word=$(mktemp "${TMPDIR:-/tmp}/itinerum.XXXXXX")
   cp "$home/owner.secret" "$word"
   [ "$(id -u)" != 0 ] || chown postgres "$word"
@@ -133,6 +135,9 @@ start_cluster() {
   owner_sql "select 1 from pg_database where datname = 'itinerum'" postgres | grep -q 1 || owner_sql 'create database itinerum' postgres
 }
 stop_cluster() { [ ! -s "$pg/postmaster.pid" ] || as_owner "$pgbin/pg_ctl" stop -D "$pg" -m fast -w -t 60 >/dev/null 2>&1 || true; }
-prepare() { # WHAT (demo, own, none) [DATABASE]: migrate, let the app's role in, load; prints the studio's id
-  ITINERUM_OWNER_URL=$(owner_url "${2:-itinerum}") ITINERUM_APP_SECRET=$(cat "$home/app.secret") node_modules/.bin/tsx scripts/prepare.ts "$1"
+prepare() { # WHAT (demo, own, none) [DATABASE]: migrate, let the app's role in, load; prints what prepare.ts does
+  # a home from before there was a door
+  [ -s "$home/door.secret" ] || (umask 077; secret > "$home/door.secret")
+  ITINERUM_OWNER_URL=$(owner_url "${2:-itinerum}") ITINERUM_APP_SECRET=$(cat "$home/app.secret") ITINERUM_DOOR_SECRET=$(cat "$home/door.secret") \
+    node_modules/.bin/tsx scripts/prepare.ts "$1"
 }

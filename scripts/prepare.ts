@@ -1,21 +1,53 @@
 /**
- * Brings a database ready for serving: migrates it, lets the application's role in, and sees that there is a studio.
- * Usage: tsx scripts/prepare.ts demo|own|none. Prints the studio's id on its last line.
+ * Brings a database ready for serving: migrates it, lets the application's roles in, and sees that there is a studio.
+ * Usage: tsx scripts/prepare.ts demo|own|none. Where nobody owns the studio yet, its last line is the secret of the address by which
+ * somebody will; else it is empty. ITINERUM_SENSOR_KEY, where it is set, is let in to write readings.
  */
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { findUnknownCodes, keepCodes } from '@/db/codes'
+import { addInvitation } from '@/db/invitation'
 import { migrate } from '@/db/migrate'
 import { types } from '@/db/pool'
+import { freshSecret } from '@/db/secret'
+import { openSession } from '@/db/session'
 import { loadDemo } from '../demo/load'
 
 const kind = process.argv[2] ?? 'own'
 const url = process.env.ITINERUM_OWNER_URL
-const secret = process.env.ITINERUM_APP_SECRET
-if (!url || !secret) throw new Error('ITINERUM_OWNER_URL and ITINERUM_APP_SECRET must be set')
+const secrets = { itinerum_app: process.env.ITINERUM_APP_SECRET, itinerum_door: process.env.ITINERUM_DOOR_SECRET }
+if (!url || !secrets.itinerum_app || !secrets.itinerum_door)
+  throw new Error('ITINERUM_OWNER_URL, ITINERUM_APP_SECRET and ITINERUM_DOOR_SECRET must be set')
 
 const applied = await migrate(url)
 if (applied.length > 0) console.log(`Migrated: ${applied.join(', ')}`)
+
+const keyHours = 72
+const sensorDays = 3650
+
+/** The secret of a fresh address for whoever will own the studio; null where somebody does. */
+async function keyFor(client: pg.Client, studioId: string): Promise<string | null> {
+  const owned = await client.query(`select from door.membership where studio_id = $1 and role = 'owner' and ended_at is null`, [
+    studioId,
+  ])
+  if (owned.rowCount) return null
+  // one address at a time
+  await client.query('update invitation set revoked_at = now() where studio_id = $1 and used_at is null and revoked_at is null', [
+    studioId,
+  ])
+  const secret = freshSecret()
+  await addInvitation(client, studioId, { id: uuidv7(), secret, role: 'owner', personId: null, hours: keyHours })
+  return secret
+}
+
+/** The reader of the air has one key at a time. */
+async function letSensorIn(client: pg.Client, studioId: string, secret: string): Promise<void> {
+  await client.query(
+    'update door.session set ended_at = now() where studio_id = $1 and membership_id is null and ended_at is null',
+    [studioId],
+  )
+  await openSession(client, { id: uuidv7(), secret, studioId, membershipId: null, days: sensorDays, agent: 'sensor' })
+}
 
 const client = new pg.Client({ connectionString: url, types })
 await client.connect()
@@ -26,7 +58,8 @@ try {
     console.error(`${table} ${id}: its ${column} says “${code}”, which this version does not know.`)
   if (unknown.length > 0)
     throw new Error('The rows above can’t be read by this version. Run the version that wrote them, or put them right by hand.')
-  await client.query(`alter role itinerum_app login password ${client.escapeLiteral(secret)}`)
+  for (const [role, secret] of Object.entries(secrets))
+    await client.query(`alter role ${role} login password ${client.escapeLiteral(secret ?? '')}`)
   if (kind === 'demo') await loadDemo(client, new Date())
   if (kind === 'own') {
     await client.query(
@@ -40,7 +73,10 @@ try {
   // what was just loaded or restored is known to the planner before the first page is asked for
   await client.query('analyze')
   const { rows } = await client.query<{ id: string }>('select id from studio order by created_at, id limit 1')
-  console.log(rows[0]?.id ?? '')
+  const studioId = rows[0]?.id
+  const sensorKey = process.env.ITINERUM_SENSOR_KEY
+  if (studioId && sensorKey) await letSensorIn(client, studioId, sensorKey)
+  console.log((studioId && (await keyFor(client, studioId))) ?? '')
 } finally {
   await client.end()
 }

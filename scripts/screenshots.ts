@@ -4,6 +4,7 @@
 import { mkdirSync } from 'node:fs'
 import { chromium, type Page } from '@playwright/test'
 import { launch } from '../e2e/browser'
+import { comeIn, cookieAt } from './comeIn'
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4700'
 const folder = process.argv[3] ?? 'docs/screenshots'
@@ -22,6 +23,7 @@ async function pieceCalled(page: Page, name: string): Promise<string> {
 
 const browser = await chromium.launch(launch)
 const page = await browser.newPage({ viewport: wide, reducedMotion: 'reduce' })
+await page.context().addCookies([cookieAt(address, await comeIn(address))])
 const washstand = await pieceCalled(page, 'Washstand')
 const chest = await pieceCalled(page, 'Blanket chest')
 const bureau = await pieceCalled(page, 'Bureau')

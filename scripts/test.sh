@@ -64,12 +64,12 @@ trap finish EXIT
 trap 'exit 130' INT TERM
 
 browser() {
-  local port studio
+  local port
   need_build
   need_cluster
-  studio=$(prepare demo | tail -n 1)
+  prepare demo >"$reports/prepare.log" 2>&1 || tail -n 20 "$reports/prepare.log"
   port=$(free_port 0)
-  DATABASE_URL=$(app_url) ITINERUM_STUDIO=$studio node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$reports/server.log" 2>&1 &
+  DATABASE_URL=$(app_url) DOOR_DATABASE_URL=$(door_url) node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$reports/server.log" 2>&1 &
   server=$!
   for _ in $(seq 100); do node -e "fetch(process.argv[1]).then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))" "http://127.0.0.1:$port/api/health" && break; sleep 0.2; done
   export ITINERUM_URL=http://127.0.0.1:$port

@@ -2,8 +2,8 @@ import { NextRequest } from 'next/server'
 import { describe, expect, test } from 'vitest'
 import { isOwnWrite, proxy } from './proxy'
 
-const ask = (method: string, headers: Record<string, string>) =>
-  new NextRequest('http://127.0.0.1:4700/pieces', { method, headers: { host: '127.0.0.1:4700', ...headers } })
+const ask = (method: string, headers: Record<string, string>, path = '/pieces') =>
+  new NextRequest(`http://127.0.0.1:4700${path}`, { method, headers: { host: '127.0.0.1:4700', ...headers } })
 
 describe('who may write', () => {
   test('reading needs no origin', () => expect(isOwnWrite(ask('GET', {}))).toBe(true))
@@ -38,12 +38,22 @@ describe('what goes out', () => {
     expect(await sent('[]', { 'content-length': '900000000' })).toBe(413)
   })
   test('every answer has a nonce of its own, and lets no other script in', async () => {
-    const answers = await Promise.all([1, 2].map(() => proxy(ask('GET', {}))))
+    const answers = await Promise.all([1, 2].map(() => proxy(ask('GET', {}, '/sign-in'))))
     const policies = answers.map((answer) => answer.headers.get('content-security-policy') ?? '')
     expect(new Set(policies).size).toBe(2)
     for (const policy of policies) {
       expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/)
       expect(policy).not.toMatch(/script-src[^;]*unsafe/)
     }
+  })
+  test('nobody who is not in sees a page, or is answered', async () => {
+    const to = async (path: string) =>
+      (await proxy(ask('GET', {}, path))).headers.get('location')?.replace(/^http:..[^/]+/, '') ?? null
+    expect(await to('/pieces?q=settle&_rsc=1a')).toBe('/sign-in?to=%2Fpieces%3Fq%3Dsettle')
+    expect(await to('/')).toBe('/sign-in')
+    expect(await to('/sign-inx')).toBe('/sign-in')
+    const api = await proxy(ask('GET', {}, '/api/week'))
+    expect([api.status, await api.json()]).toEqual([401, { issue: 'signed-out', revoked: false }])
+    for (const path of ['/sign-in', '/join/abc', '/api/session', '/api/health']) expect(await to(path), path).toBeNull()
   })
 })

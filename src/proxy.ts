@@ -4,7 +4,9 @@
  */
 import { type NextRequest, NextResponse } from 'next/server'
 import { isActionBody, isReadablePath, isRouterTree, mostActionBytes } from './actionBody'
+import { lookUp } from './app/_server/door'
 import { isOwnAddress, isOwnOrigin } from './origin'
+import { isTls, ownPlace, sessionCookie } from './sessionCookie'
 
 const reads = new Set(['GET', 'HEAD'])
 
@@ -36,6 +38,28 @@ const longestLine = 60
 const isCrowded = (): boolean =>
   ((globalThis as { itinerumPool?: { waitingCount: number } }).itinerumPool?.waitingCount ?? 0) > longestLine
 
+/** What answers to everybody: the door itself, an invitation, a private calendar, and what a browser needs to show them. */
+const open =
+  /^\/(?:sign-in|join\/[\w-]{1,80}|api\/(?:session|join|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
+
+/** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
+async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
+  const { pathname, search } = request.nextUrl
+  // an action answers by itself that nobody is signed in: what was typed stays on its page
+  if (open.test(pathname) || request.headers.has('next-action')) return null
+  const { name } = sessionCookie(request.headers.get('host'), isTls(request.headers))
+  const session = await lookUp(request.cookies.get(name)?.value ?? '').catch(() => 'unknown' as const)
+  // records that can't be reached are told by the page
+  if (session === 'unknown' || session?.isOpen) return null
+  const headers = { 'cache-control': 'no-store' }
+  if (pathname.startsWith('/api/'))
+    return NextResponse.json({ issue: 'signed-out', revoked: session?.isRevoked ?? false }, { status: 401, headers })
+  const to = new URL('/sign-in', request.url)
+  const place = ownPlace(pathname + search.replace(/[?&]_rsc=[^&]*/, ''))
+  if (place !== '/') to.searchParams.set('to', place)
+  return NextResponse.redirect(to, { status: 307, headers })
+}
+
 /** What is wrong with what was sent; null where it can be read. */
 async function unreadable(request: NextRequest): Promise<{ words: string; status: number } | null> {
   if (!isReadablePath(request.nextUrl.pathname)) return { words: 'This address can’t be read.', status: 400 }
@@ -59,6 +83,8 @@ export async function proxy(request: NextRequest) {
     return new NextResponse('Too many ask at once. Come again in a moment.', { status: 503, headers: { 'retry-after': '2' } })
   const wrong = await unreadable(request)
   if (wrong) return new NextResponse(wrong.words, { status: wrong.status })
+  const stopped = await stopAtDoor(request)
+  if (stopped) return stopped
   const nonce = btoa(crypto.randomUUID())
   const csp = policy(nonce)
   const headers = new Headers(request.headers)

@@ -4,12 +4,15 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import pg from 'pg'
+import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
 import { keepCodes } from './codes'
 import { migrate } from './migrate'
 import { listOpenPieces } from './piece'
-import { asStudio, makePool, types } from './pool'
+import { inSession, makePool, types } from './pool'
+import { freshSecret } from './secret'
+import { openSession } from './session'
 
 const run = promisify(execFile)
 const folder = mkdtempSync(join(tmpdir(), 'itinerum-backup-'))
@@ -18,7 +21,7 @@ const command = (home: string, ...words: string[]) =>
   run('./itinerum', words, { env: { ...process.env, ITINERUM_HOME: homeOf(home) }, timeout: 120_000 })
 const up = async (home: string) => {
   const { stdout } = await command(home, 'database', 'up')
-  const [owner, app] = stdout.trim().split('\n').slice(-2) as [string, string]
+  const [owner, app] = stdout.trim().split('\n').slice(-3) as [string, string]
   return { owner, app }
 }
 
@@ -66,7 +69,16 @@ test('a backup restored into a fresh cluster gives the same rows, and the applic
   expect(Object.keys(before).length).toBeGreaterThan(12)
 
   const pool = makePool(second.app)
-  const open = await asStudio(pool, '01900000-0000-7000-8000-00000000de40', listOpenPieces)
+  const owner = new pg.Client({ connectionString: second.owner, types })
+  await owner.connect()
+  // who was in is not in any more; what people are stays
+  expect((await owner.query('select from door.session where ended_at is null')).rowCount).toBe(0)
+  expect((await owner.query('select from door.membership where ended_at is null')).rowCount).toBe(2)
+  const secret = freshSecret()
+  const studioId = '01900000-0000-7000-8000-00000000de40'
+  await openSession(owner, { id: uuidv7(), secret, studioId, membershipId: null, days: 1 })
+  await owner.end()
+  const open = await inSession(pool, secret, listOpenPieces)
   expect(open).toHaveLength(9)
   await pool.end()
 }, 120_000)

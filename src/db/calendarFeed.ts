@@ -29,8 +29,3 @@ export const listCalendarFeeds = (client: Client): Promise<CalendarFeed[]> => ma
 export async function revokeCalendarFeed(client: Client, id: string, at: Instant): Promise<void> {
   await client.query('update calendar_feed set revoked_at = $2 where id = $1 and revoked_at is null', [id, at])
 }
-/** Whether an address with this digest still answers. */
-export async function isCalendarFeed(client: Client, digest: string): Promise<boolean> {
-  const { rowCount } = await client.query('select from calendar_feed where digest = $1 and revoked_at is null', [digest])
-  return rowCount === 1
-}

@@ -54,10 +54,39 @@ export function makePool(connectionString: string, max = 10): pg.Pool {
 /** How a transaction is begun: to write, or to read one moment of it all. */
 const begins = { write: 'begin', read: 'begin isolation level repeatable read read only' } as const
 
-/** Does work in one transaction that sees and writes one studio's rows alone; any throw undoes all of it. */
-export async function asStudio<T>(
+/** Thrown where a session is none, or none any more. */
+export class SignedOut extends Error {
+  constructor() {
+    super('nobody is signed in here')
+    this.name = 'SignedOut'
+  }
+}
+
+/**
+ * Does work in one transaction that sees and writes the rows of a session's studio alone; any throw undoes all of it. The studio
+ * follows from the session's secret. Throws {@link SignedOut} where there is no such session.
+ */
+export async function inSession<T>(
   pool: pg.Pool,
-  studioId: StudioId,
+  secret: string,
+  work: (client: Client, studioId: StudioId) => Promise<T>,
+  to: keyof typeof begins = 'write',
+): Promise<T> {
+  return inTransaction(
+    pool,
+    async (client) => {
+      const { rows } = await client.query<{ studioId: StudioId | null }>('select enter($1) as "studioId"', [secret])
+      const studioId = rows[0]?.studioId
+      if (!studioId) throw new SignedOut()
+      return work(client, studioId)
+    },
+    to,
+  )
+}
+
+/** Does work in one transaction, in no studio; any throw undoes all of it. */
+export async function inTransaction<T>(
+  pool: pg.Pool,
   work: (client: Client) => Promise<T>,
   to: keyof typeof begins = 'write',
 ): Promise<T> {
@@ -68,7 +97,6 @@ export async function asStudio<T>(
   client.on('error', lost)
   try {
     await client.query(begins[to])
-    await client.query("select set_config('itinerum.studio', $1, true)", [studioId])
     const result = await work(client)
     await client.query('commit')
     return result
@@ -99,6 +127,7 @@ const issueOf: Record<string, IssueCode> = {
  */
 export function troubleOf(error: unknown): IssueCode | null {
   if (!(error instanceof Error)) return null
+  if (error instanceof SignedOut) return 'signed-out'
   if (error instanceof AggregateError) return error.errors.map(troubleOf).find((issue) => issue !== null) ?? null
   const code = (error as { code?: unknown }).code
   if (typeof code === 'string' && (lostCodes.has(code) || passing.test(code))) return 'unreachable'

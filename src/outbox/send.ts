@@ -19,8 +19,9 @@ const unreachable: Answer = { issue: 'unreachable' }
 const ask = (path: string, request: RequestInit, patience: number) =>
   fetch(path, { ...request, signal: AbortSignal.timeout(patience) })
 
-/** 500 is a fault over what was sent; the others of its kind say that the server itself is not well. */
-const failing = (status: number): Heard | null => (status === 500 ? 'faulty' : status > 500 ? unreachable : null)
+/** 500 is a fault over what was sent; the others of its kind say that the server itself is not well. 401: it waits until somebody signs in. */
+const failing = (status: number): Heard | null =>
+  status === 500 ? 'faulty' : status > 500 || status === 401 ? unreachable : null
 
 async function askBench({ action, typed }: Sendable): Promise<Heard> {
   const body = JSON.stringify({ action, typed })

@@ -1,5 +1,5 @@
 /** What was written on this device and is not known to be stored: kept in the browser's own database, in order. */
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { type DBSchema, deleteDB, type IDBPDatabase, openDB } from 'idb'
 import type { BenchAction } from '@/core/input/bench'
 import type { IssueCode } from '@/core/input/issues'
 import type { EntryId, Instant, PartId, PieceId, StepId } from '@/core/measure/named'
@@ -37,10 +37,52 @@ interface Schema extends DBSchema {
   outbox: { key: number; value: Omit<Kept, 'seq'> & { seq?: number } }
 }
 let opened: Promise<IDBPDatabase<Schema>> | undefined
-const database = () =>
-  (opened ??= openDB<Schema>('itinerum', 1, {
-    upgrade: (made) => void made.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }),
-  }))
+let owner = ''
+const nameOf = (membershipId: string) => `itinerum-${membershipId}`
+/** from before anybody signed in */
+const oldName = 'itinerum'
+const open = (name: string) =>
+  openDB<Schema>(name, 1, { upgrade: (made) => void made.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }) })
+
+/** Whose entries are kept and sent from here on: each person of a device has a store of their own. */
+export function belongsTo(membershipId: string): void {
+  if (membershipId === owner) return
+  owner = membershipId
+  opened = undefined
+}
+const database = () => (opened ??= openOwn(owner))
+async function openOwn(membershipId: string): Promise<IDBPDatabase<Schema>> {
+  const own = await open(nameOf(membershipId))
+  await adopt(own).catch(() => undefined)
+  return own
+}
+/** What was written on this device before anybody signed in goes to who is the first to. */
+async function adopt(own: IDBPDatabase<Schema>): Promise<void> {
+  const all = await indexedDB.databases()
+  if (!all.some(({ name }) => name === oldName)) return
+  const old = await open(oldName)
+  for (const { seq, ...kept } of await old.getAll('outbox')) {
+    await own.add('outbox', kept)
+    if (seq !== undefined) await old.delete('outbox', seq)
+  }
+  old.close()
+  await deleteDB(oldName)
+}
+/** Throws away what a person kept on this device. */
+export async function throwAway(membershipId: string): Promise<void> {
+  if (membershipId === owner) {
+    ;(await opened)?.close()
+    opened = undefined
+  }
+  await deleteDB(nameOf(membershipId))
+}
+/** Throws away what everybody kept on this device. */
+export async function throwAllAway(): Promise<void> {
+  ;(await opened)?.close()
+  opened = undefined
+  const all = await indexedDB.databases()
+  for (const { name } of all) if (name?.startsWith(oldName)) await deleteDB(name)
+}
 
 /** Puts it on the device for good; resolves once it is written to the disk. */
 export async function keep(draft: Draft): Promise<Kept> {

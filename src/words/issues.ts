@@ -8,12 +8,16 @@ export const issueWords: Record<IssueCode, string> = {
   elsewhere: 'This came from somewhere else than the page that was opened here. Open Itinerum anew and send it from there.',
   'id-taken':
     'Under this number something else was stored before, and that stands. Reload the page to see it, then enter this anew.',
+  'last-owner': 'Somebody has to own the studio. Make somebody else an owner first.',
   'leaves-unfinished': 'Something about it is not done. Read what, below, and say that it leaves all the same.',
   'not-believable': 'That figure or day is beyond what can be. Check it and send again.',
   'not-found': 'What this belongs to is not here any more, or is not of each other. Reload the page.',
   'not-readable': 'Some of it can’t be read. Look at the marked fields.',
   'not-storable': 'The server broke over this and has not stored it. It stays on this device: send it again, or let it go.',
   'not-whole': 'Something is missing from this entry. Fill it in and send again.',
+  'not-yours': 'This is for the owner of the studio to do. Nothing was changed.',
+  'signed-out':
+    'Nobody is signed in here any more. What you typed is still here: sign in again in another tab, then send it once more.',
   'still-running': 'A clock runs on it. End or pause that step first.',
   unreachable: 'The records can’t be reached just now. Nothing was saved; what you typed is still here. Try again in a moment.',
 }

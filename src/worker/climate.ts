@@ -1,14 +1,14 @@
 /**
  * Reads the workshop's sensor and writes what changed into the log of the air: judged, and only as often as it says something
  * new. A process of its own, beside the server; ends with it. Usage: tsx src/worker/climate.ts, with DATABASE_URL,
- * ITINERUM_STUDIO and ITINERUM_SENSOR (the sensor's address).
+ * ITINERUM_SENSOR_KEY (by which it is let in) and ITINERUM_SENSOR (the sensor's address).
  */
 import { v7 as uuidv7 } from 'uuid'
 import { z } from 'zod'
 import { doubtOf } from '@/core/climate/believe'
 import { isNews } from '@/core/climate/isNews'
 import { addReadings, listJudged, listRooms, type NewReading } from '@/db/climate'
-import { asStudio, makePool } from '@/db/pool'
+import { inSession, makePool } from '@/db/pool'
 
 const everyMs = Number(process.env.ITINERUM_SENSOR_MS ?? 60_000)
 /** how much of what was said before a reading is judged by */
@@ -32,13 +32,13 @@ function needed(name: string): string {
   if (!value) throw new Error(`${name} is not set`)
   return value
 }
-const [url, studio, sensor] = [needed('DATABASE_URL'), needed('ITINERUM_STUDIO'), needed('ITINERUM_SENSOR')]
+const [url, key, sensor] = [needed('DATABASE_URL'), needed('ITINERUM_SENSOR_KEY'), needed('ITINERUM_SENSOR')]
 const pool = makePool(url, 1)
 
 async function read(): Promise<void> {
   const response = await fetch(`${sensor}/air`, { signal: AbortSignal.timeout(5_000) })
   const { readings } = said.parse(await response.json())
-  await asStudio(pool, studio, async (client) => {
+  await inSession(pool, key, async (client, studioId) => {
     const news: NewReading[] = []
     const judgedBefore = await listJudged(client, new Date(Date.now() - judgedByMs).toISOString())
     for (const room of await listRooms(client)) {
@@ -49,7 +49,7 @@ async function read(): Promise<void> {
       const judged = { at, temperature, humidity, doubt: doubtOf(reading, before) }
       if (isNews(judged, before.at(-1) ?? null)) news.push({ id: uuidv7(), roomId: room.id, source: 'sensor', ...judged })
     }
-    if (news.length > 0) await addReadings(client, studio, news)
+    if (news.length > 0) await addReadings(client, studioId, news)
   })
 }
 

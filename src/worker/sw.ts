@@ -3,7 +3,7 @@
  * The service worker: the app opens without a connection. Pages come from the server where it answers and from the last time
  * where it does not; what carries its own fingerprint in its name is kept for good. Writes never pass through here.
  */
-import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist } from 'serwist'
+import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist, type SerwistPlugin } from 'serwist'
 
 declare const self: ServiceWorkerGlobalScope
 
@@ -11,6 +11,13 @@ declare const self: ServiceWorkerGlobalScope
 const patienceSeconds = 4
 const pagesCache = 'itinerum-pages'
 const codeCache = 'itinerum-code'
+
+/** the door is never kept: it is another one each time */
+const door = /^\/(?:sign-in|join\/|house\/doors)/
+/** a page that led to the door is not the page that was asked for */
+const whole: SerwistPlugin = {
+  cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),
+}
 
 const serwist = new Serwist({
   skipWaiting: true,
@@ -39,12 +46,12 @@ const serwist = new Serwist({
       handler: new NetworkOnly(),
     },
     {
-      matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',
+      matcher: ({ request, sameOrigin, url }) => sameOrigin && request.mode === 'navigate' && !door.test(url.pathname),
       handler: new NetworkFirst({
         cacheName: pagesCache,
         networkTimeoutSeconds: patienceSeconds,
         matchOptions: { ignoreVary: true },
-        plugins: [new ExpirationPlugin({ maxEntries: 120, purgeOnQuotaError: true })],
+        plugins: [whole, new ExpirationPlugin({ maxEntries: 120, purgeOnQuotaError: true })],
       }),
     },
   ],
@@ -69,7 +76,7 @@ const codeIn = (html: string) => [...new Set(html.match(/\/_next\/static\/[\w./~
 
 async function keepPage(path: string): Promise<void> {
   const response = await fetch(path, { headers: { accept: 'text/html' }, credentials: 'same-origin' })
-  if (!response.ok) return
+  if (!response.ok || response.redirected) return
   const pages = await caches.open(pagesCache)
   await pages.put(new URL(path, self.location.origin).href, response.clone())
   const code = await caches.open(codeCache)

@@ -1,40 +1,46 @@
-/** Who is asking. Until there is sign-in the server listens on loopback alone, and the starter names the one studio. */
+/** Who is asking: the session that the request carries; its studio is found by the database, and can't be chosen here. */
 import 'server-only'
+import { AsyncLocalStorage } from 'node:async_hooks'
+import { cookies, headers } from 'next/headers'
 import type pg from 'pg'
 import { cache } from 'react'
 import type { Person, Studio } from '@/core/house/studio'
 import type { StudioId } from '@/core/measure/named'
 import { patiently } from '@/db/patiently'
-import { asStudio, type Client, makePool } from '@/db/pool'
+import { type Client, inSession, makePool } from '@/db/pool'
 import { getStudio, listPeople } from '@/db/studio'
+import { isTls, sessionCookie } from '@/sessionCookie'
 
 const holder = globalThis as { itinerumPool?: pg.Pool }
 
-function pool(): pg.Pool {
+export function pool(): pg.Pool {
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set. Start the server with ./itinerum start or ./itinerum demo.')
   return (holder.itinerumPool ??= makePool(url))
 }
 
-/** The studio of this session. Sign-in will replace this function and nothing else. */
-export function currentStudioId(): string {
-  const id = process.env.ITINERUM_STUDIO
-  if (!id) throw new Error('ITINERUM_STUDIO is not set. Start the server with ./itinerum start or ./itinerum demo.')
-  return id
+const acting = new AsyncLocalStorage<string>()
+/** Works with a secret other than the request's own: a calendar's address, a machine's key. */
+export const actingWith = <T>(secret: string, work: () => Promise<T>): Promise<T> => acting.run(secret, work)
+
+/** The secret of the request's session; empty where it carries none. */
+export async function sessionSecret(): Promise<string> {
+  const given = acting.getStore()
+  if (given !== undefined) return given
+  const sent = await headers()
+  return (await cookies()).get(sessionCookie(sent.get('host'), isTls(sent)).name)?.value ?? ''
 }
 
-/** Works in one transaction as the session's studio. */
-export const withStudio = <T>(work: (client: Client, studioId: StudioId) => Promise<T>): Promise<T> => {
-  const id = currentStudioId()
-  return asStudio(pool(), id, (client) => work(client, id))
-}
+type Work<T> = (client: Client, studioId: StudioId) => Promise<T>
+/** Works in one transaction as the session's studio. Throws `SignedOut` where there is no session. */
+export const withStudio = async <T>(work: Work<T>): Promise<T> => inSession(pool(), await sessionSecret(), work)
 
 /** a database that was killed is back sooner */
 const patienceMs = 5_000
 /** Reads in one transaction, all of it as it stood at one moment; waits a while for records that can't be reached. */
-export const readStudio = <T>(work: (client: Client, studioId: StudioId) => Promise<T>, waitMs = patienceMs): Promise<T> => {
-  const id = currentStudioId()
-  return patiently(() => asStudio(pool(), id, (client) => work(client, id), 'read'), waitMs)
+export const readStudio = async <T>(work: Work<T>, waitMs = patienceMs): Promise<T> => {
+  const secret = await sessionSecret()
+  return patiently(() => inSession(pool(), secret, work, 'read'), waitMs)
 }
 
 /** The studio's facts and its people, read once a request. */

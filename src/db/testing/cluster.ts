@@ -14,6 +14,7 @@ export async function setup() {
   await template.connect()
   await keepCodes(template)
   await template.end()
-  await owner.query(`alter role itinerum_app login password ${owner.escapeLiteral(process.env.ITINERUM_TEST_APP_SECRET ?? '')}`)
+  const secret = owner.escapeLiteral(process.env.ITINERUM_TEST_APP_SECRET ?? '')
+  for (const role of ['itinerum_app', 'itinerum_door']) await owner.query(`alter role ${role} login password ${secret}`)
   await owner.end()
 }

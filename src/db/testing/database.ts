@@ -2,9 +2,13 @@
 import { randomBytes } from 'node:crypto'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
+import type { Role } from '@/core/house/roles'
 import { usualHours } from '@/core/measure/workingHours'
-import { asStudio, type Client, makePool, types } from '@/db/pool'
-import { saveStudio, type StudioDraft } from '@/db/studio'
+import { addAccount, addMembership } from '@/db/account'
+import { type Client, inSession, makePool, types } from '@/db/pool'
+import { freshSecret } from '@/db/secret'
+import { openSession } from '@/db/session'
+import { savePerson, saveStudio, type StudioDraft } from '@/db/studio'
 
 export const templateName = 'itinerum_template'
 
@@ -36,12 +40,24 @@ export interface TestDatabase {
   name: string
   /** as the application's role */
   pool: pg.Pool
+  /** as the door's role */
+  door: pg.Pool
   owner: pg.Client
-  /** two studios that must not see each other */
+  /** two studios that must not see each other, each worked as its owner */
   here: string
   elsewhere: string
   as: <T>(studioId: string, work: (client: Client) => Promise<T>) => Promise<T>
   drop: () => Promise<void>
+}
+
+/** Lets somebody into a studio as its database's owner; answers with the secret of their session. */
+export async function comeIn(owner: pg.Client, studioId: string, role: Role): Promise<string> {
+  const [personId, accountId, membershipId, secret] = [uuidv7(), uuidv7(), uuidv7(), freshSecret()]
+  await savePerson(owner, studioId, { id: personId, name: `The ${role}` })
+  await addAccount(owner, { id: accountId, name: `${role} ${accountId}`, password: null })
+  await addMembership(owner, { id: membershipId, accountId, studioId, personId, role })
+  await openSession(owner, { id: uuidv7(), secret, studioId, membershipId, days: 1 })
+  return secret
 }
 
 export async function makeDatabase(): Promise<TestDatabase> {
@@ -55,17 +71,30 @@ export async function makeDatabase(): Promise<TestDatabase> {
   url.username = 'itinerum_app'
   url.password = process.env.ITINERUM_TEST_APP_SECRET ?? ''
   const pool = makePool(url.href, 4)
+  url.username = 'itinerum_door'
+  const door = makePool(url.href, 4)
   const [here, elsewhere] = [uuidv7(), uuidv7()]
-  for (const id of [here, elsewhere]) await asStudio(pool, id, (client) => saveStudio(client, studioFacts(id)))
+  const secrets = new Map<string, string>()
+  const secretOf = async (id: string) => {
+    const secret = secrets.get(id) ?? (await comeIn(owner, id, 'owner'))
+    secrets.set(id, secret)
+    return secret
+  }
+  for (const id of [here, elsewhere]) {
+    await saveStudio(owner, studioFacts(id))
+    await secretOf(id)
+  }
   return {
     name,
     pool,
+    door,
     owner,
     here,
     elsewhere,
-    as: (studioId, work) => asStudio(pool, studioId, work),
+    as: async (studioId, work) => inSession(pool, await secretOf(studioId), work),
     drop: async () => {
       await pool.end()
+      await door.end()
       await owner.end()
       await root.query(`drop database ${name} with (force)`)
       await root.end()

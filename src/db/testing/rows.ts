@@ -5,10 +5,12 @@ import { addForecasts } from '@/db/airAhead'
 import { addCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
+import { addInvitation } from '@/db/invitation'
 import { addPhoto } from '@/db/photo'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
 import { addRecipe } from '@/db/recipe'
+import { freshSecret } from '@/db/secret'
 import { digestOf, takeDelivery } from '@/db/sent'
 import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
@@ -18,10 +20,7 @@ export const at = '2026-05-04T09:30:00.000Z'
 
 export function pieceRow(over: Partial<Piece> = {}): Piece {
   return {
-    id: uuidv7(),
-    name: 'Washstand',
-    source: 'auction',
-    sourceNote: null,
+    ...{ id: uuidv7(), name: 'Washstand', source: 'auction', sourceNote: null },
     client: null,
     promisedOn: '2026-06-01',
     takenInAt: at,
@@ -207,6 +206,7 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     at,
   )
   await addOtherDays(client, studioId, [{ id: whole.roomId, day: at.slice(0, 10), personId: whole.personId, hours: null }])
+  await addInvitation(client, studioId, { id: whole.roomId, secret: freshSecret(), role: 'helper', personId: null, hours: 1 })
   await addWeek(client, studioId, { id: whole.roomId, lines: [], pins: [] })
   await saveRoom(client, studioId, { id: whole.roomId, name: 'Loft', sensor: whole.roomId }, 0)
   const forecast = { from: at.slice(0, 10), to: at.slice(0, 10), air: { temperature: 14, humidity: 80 } }

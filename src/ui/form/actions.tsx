@@ -1,6 +1,7 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
 import { createContext, type ReactNode, useContext } from 'react'
+import type { InviteBackText, InviteText, SendAwayText } from '@/core/input/door'
 import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry'
 import type {
   CalendarText,
@@ -57,6 +58,9 @@ export interface Actions {
   keepChannel: Ask<ChannelText>
   keepConsumables: Ask<ConsumablesText>
   keepWeek: Ask<WeekText>
+  invite: Ask<InviteText>
+  takeBackInvitation: Ask<InviteBackText>
+  sendMemberAway: Ask<SendAwayText>
   keepForecast: Ask<ForecastText>
   takeBackForecast: Ask<ForecastBackText>
   keepPerson: Ask<PersonText>

@@ -1,5 +1,5 @@
 'use client'
-/** Whose hands are at this device: chosen once, remembered here, written beside every entry. */
+/** Whose hands are at this device: who is signed in, unless somebody else was chosen here; written beside every entry. */
 import { createContext, type ReactNode, useContext, useMemo } from 'react'
 import type { Person } from '@/core/house/studio'
 import type { PersonId } from '@/core/measure/named'
@@ -13,9 +13,16 @@ interface Hands {
 const HandsContext = createContext<Hands>({ people: [], personId: null, choose: () => undefined })
 export const useHands = (): Hands => useContext(HandsContext)
 
-export function HandsProvider({ people, children }: { people: readonly Person[]; children: ReactNode }) {
+interface Props {
+  people: readonly Person[]
+  /** who is signed in */
+  own: PersonId | null
+  children: ReactNode
+}
+
+export function HandsProvider({ people, own, children }: Props) {
   const [chosen, choose] = useStored('itinerum.hands')
-  const personId = people.some(({ id }) => id === chosen) ? chosen : null
+  const personId = people.some(({ id }) => id === chosen) ? chosen : own
   const hands = useMemo<Hands>(() => ({ people, personId, choose }), [people, personId, choose])
   return <HandsContext value={hands}>{children}</HandsContext>
 }

@@ -4,7 +4,7 @@ import { createContext, type ReactNode, useContext, useEffect, useMemo, useState
 import type { BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import { type Around, OutboxEngine, type OutboxState } from '@/outbox/engine'
-import type { Kept, PhotoTyped } from '@/outbox/store'
+import { belongsTo, type Kept, type PhotoTyped } from '@/outbox/store'
 import { useHouse } from '@/ui/form/house'
 import { useRefresh } from '@/ui/time/useRefresh'
 import { issueWords } from '@/words/issues'
@@ -31,7 +31,8 @@ export function useOutboxState(): Outbox {
 const nothing: OutboxState = { kept: [], entries: [], reachable: true }
 const before = () => nothing
 
-export function OutboxProvider({ children }: { children: ReactNode }) {
+/** `of`: whose it is, by membership: what others wrote on this device waits for them. */
+export function OutboxProvider({ of, children }: { of: string; children: ReactNode }) {
   const refresh = useRefresh()
   const { personId } = useHands()
   const house = useHouse()
@@ -42,7 +43,10 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
     }),
     [house, refresh],
   )
-  const [engine] = useState(() => new OutboxEngine(around))
+  const [engine] = useState(() => {
+    belongsTo(of)
+    return new OutboxEngine(around)
+  })
   useEffect(() => engine.stand(around), [engine, around])
   useEffect(() => onReader(() => engine.stand(around)), [engine, around])
   useEffect(() => engine.start(), [engine])

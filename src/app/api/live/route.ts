@@ -1,12 +1,15 @@
 /** Server-sent events: `changed`, with the table's name, whenever something of this studio was written. */
+import { whoIsIn } from '@/app/_server/door'
 import { changedSince, listen } from '@/app/_server/live'
-import { currentStudioId } from '@/app/_server/session'
 
 export const dynamic = 'force-dynamic'
 /** keeps the line open through whatever stands between */
 const breathMs = 20_000
 
-export function GET(request: Request): Response {
+export async function GET(request: Request): Promise<Response> {
+  const session = await whoIsIn()
+  if (!session) return new Response('Nobody is signed in.', { status: 401 })
+  const { studioId } = session
   const encoder = new TextEncoder()
   let stop: () => void = () => undefined
   const stream = new ReadableStream<Uint8Array>({
@@ -18,7 +21,7 @@ export function GET(request: Request): Response {
           stop()
         }
       }
-      const unlisten = listen(currentStudioId(), (table) => say(`event: changed\ndata: ${table}\n\n`))
+      const unlisten = listen(studioId, (table) => say(`event: changed\ndata: ${table}\n\n`))
       const breath = setInterval(() => say(': still here\n\n'), breathMs)
       stop = () => {
         clearInterval(breath)
@@ -27,7 +30,7 @@ export function GET(request: Request): Response {
       request.signal.addEventListener('abort', stop)
       say('retry: 1000\n\n')
       const since = Number(new URL(request.url).searchParams.get('since'))
-      if (since > 0 && changedSince(currentStudioId(), since)) say('event: changed\ndata: since\n\n')
+      if (since > 0 && changedSince(studioId, since)) say('event: changed\ndata: since\n\n')
     },
     cancel: () => stop(),
   })

@@ -1,8 +1,9 @@
 /** Photographs in and out. The bytes of an id never change, so they may be kept by the browser for good. */
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
+import { lookUp } from '@/app/_server/door'
 import { mostBytes, type PictureIssue, readPicture } from '@/app/_server/picture'
-import { readStudio, withStudio } from '@/app/_server/session'
+import { readStudio, sessionSecret, withStudio } from '@/app/_server/session'
 import { TooMany } from '@/app/_server/turns'
 import { instant } from '@/core/input/fields'
 import type { IssueCode } from '@/core/input/issues'
@@ -14,10 +15,13 @@ import { issueWords } from '@/words/issues'
 import { pictureWords } from '@/words/photo'
 
 const idOf = async (params: Promise<{ id: string }>) => z.uuid().safeParse((await params).id)
+/** asked here, for the proxy stands aside: before a body is read or a picture worked */
+const isIn = async () => (await lookUp(await sessionSecret()))?.isOpen === true
 const elsewhere = () => new Response('Ask on this machine itself, at 127.0.0.1.', { status: 421 })
 
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   if (!isOwnAddress(request.headers.get('host'))) return elsewhere()
+  if (!(await isIn())) return new Response('Nobody is signed in.', { status: 401 })
   const id = await idOf(params)
   const size = z.enum(['small', 'large']).catch('large').parse(new URL(request.url).searchParams.get('size'))
   if (!id.success) return new Response('No such photograph.', { status: 404 })
@@ -76,6 +80,7 @@ export async function PUT(request: Request, { params }: { params: Promise<{ id: 
   const host = request.headers.get('host')
   if (!isOwnAddress(host)) return elsewhere()
   if (!isOwnOrigin(request.headers.get('origin'), host)) return trouble('elsewhere', 403)
+  if (!(await isIn())) return trouble('signed-out', 401)
   const id = await idOf(params)
   const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams))
   if (!id.success || !asked.success)

@@ -8,6 +8,7 @@ import { listLastReadings, listRooms } from '@/db/climate'
 import { listChannels, listPeople } from '@/db/studio'
 import { findDryingPlaces, listPersonHours } from '@/db/week'
 import { AirLine } from '@/ui/bench/AirLine'
+import { Link } from '@/ui/frame/Link'
 import { CalendarForm } from '@/ui/house/CalendarForm'
 import { ChannelForm } from '@/ui/house/ChannelForm'
 import { ConsumablesForm } from '@/ui/house/ConsumablesForm'
@@ -35,7 +36,12 @@ export default async function House() {
   return (
     <div className="space-y-12 pt-6">
       <section>
-        <h1 className="title text-5xl">The house</h1>
+        <div className="flex flex-wrap items-end justify-between gap-4">
+          <h1 className="title text-5xl">The house</h1>
+          <Link href="/house/doors" className="press">
+            Who comes in, and sign out
+          </Link>
+        </div>
         <HouseForm studio={studio} {...listHouseChoices(studio.zone)} />
       </section>
       <section aria-labelledby="people" className="border-t-2 border-ink pt-4">

@@ -1,0 +1,227 @@
+/** Doors: the first owner, an invitation, a lost phone, somebody who comes in no more; and nobody else by any route. */
+import { readFileSync } from 'node:fs'
+import { type BrowserContext, expect, type Page, test } from '@playwright/test'
+import { v7 as uuidv7 } from 'uuid'
+import { expectAxeClean } from './axe'
+import { ownServer } from './ownServer'
+
+const own = ownServer('people', 'own')
+test.beforeAll(async () => {
+  test.setTimeout(120_000)
+  await own.begin()
+})
+test.afterAll(() => own.end())
+// nobody is in before they come in
+test.use({ storageState: { cookies: [], origins: [] } })
+test.describe.configure({ mode: 'serial' })
+
+const words = { isolt: 'linen cupboard ladder', perran: 'seven brushes drying' }
+
+async function comeIn(page: Page, name: string, password: string) {
+  await page.getByLabel('Your name here').fill(name)
+  await page.getByLabel('Password').fill(password)
+  await page.getByRole('button', { name: 'Come in' }).click()
+}
+const signedIn = async (context: BrowserContext, name: string, password: string) => {
+  const page = await context.newPage()
+  await page.goto(`${own.address()}/sign-in?to=/house/doors`)
+  await comeIn(page, name, password)
+  await expect(page.getByRole('heading', { level: 2, name: 'Where you are in' })).toBeVisible()
+  return page
+}
+
+test('whoever opens the printed address first owns the studio; it opens once', async ({ page, browser }) => {
+  await page.goto(own.address())
+  await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
+  await expect(page.getByText('This is the demo')).toBeHidden()
+  await expectAxeClean(page)
+  await page.goto(own.firstDoor())
+  await expect(page.getByRole('heading', { name: 'The key is yours' })).toBeVisible()
+  await expectAxeClean(page)
+  await page.getByLabel('You, as the log calls you').fill('Isolt Wray')
+  await page.getByLabel('The name you sign in with').fill('Isolt')
+  for (const [password, told] of [
+    ['short', 'At least 10 letters: three or four plain words make a good one.'],
+    ['isolt isolt isolt', 'That is guessed at once. Three or four plain words make a good one.'],
+    ['1111111111', 'That is guessed at once. Three or four plain words make a good one.'],
+  ] as const) {
+    await page.getByLabel('A password').fill(password)
+    await page.getByRole('button', { name: 'Come in' }).click()
+    await expect(page.getByText(told)).toBeVisible()
+  }
+  // what was typed is there still
+  await expect(page.getByLabel('You, as the log calls you')).toHaveValue('Isolt Wray')
+  await page.getByLabel('A password').fill(words.isolt)
+  await page.getByRole('button', { name: 'Come in' }).click()
+  await expect(page.getByText('Isolt Wray')).toBeVisible()
+  await expect(page.getByLabel(/^An hour of your work/)).toBeVisible()
+  // what is kept of the password can't be read back, and no secret stands in the clear
+  const [account] = await own.ask<{ password: string }>('select password from door.account')
+  expect(account?.password).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/)
+
+  const other = await (await browser.newContext()).newPage()
+  await other.goto(own.firstDoor())
+  await expect(other.getByRole('heading', { name: 'This link opens nothing' })).toBeVisible()
+  const again = await other.request.post(`${own.address()}/api/join`, {
+    data: { token: own.firstDoor().split('/').at(-1), name: 'Second', called: '', password: words.perran },
+    headers: { origin: own.address() },
+  })
+  expect([again.status(), await again.json()]).toEqual([410, { issue: 'gone' }])
+})
+
+test('a wrong name and a wrong password are told the same; then one is where one wanted to go', async ({ page, request }) => {
+  await page.goto(`${own.address()}/shelf?show=all`)
+  await comeIn(page, 'Isolt', 'linen cupboard')
+  const told = page.getByText('That name and password don’t belong together.')
+  await expect(told).toBeVisible()
+  const sent = (name: string, password: string) =>
+    request.post(`${own.address()}/api/session`, { data: { name, password }, headers: { origin: own.address() } })
+  const [one, two] = [await sent('Isolt', 'wrong words here'), await sent('Nobody at all', 'wrong words here')]
+  expect([one.status(), await one.text()]).toEqual([two.status(), await two.text()])
+  expect(one.headers()['set-cookie']).toBeUndefined()
+  await comeIn(page, 'ISOLT', words.isolt)
+  await expect(page).toHaveURL(`${own.address()}/shelf?show=all`)
+  const [cookie] = await page.context().cookies()
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax', path: '/' })
+  // on to no other place than our own
+  for (const to of ['//elsewhere.example', '/\\elsewhere.example', 'http://elsewhere.example', '/sign-in', '/api/session']) {
+    await page.goto(`${own.address()}/sign-in?to=${encodeURIComponent(to)}`)
+    await expect(page, to).toHaveURL(`${own.address()}/`)
+  }
+})
+
+test('a session begins anew at each sign-in: what was planted before, or stolen before, opens nothing', async ({
+  page,
+  context,
+}) => {
+  const name = `itinerum-${new URL(own.address()).port}`
+  const valueOf = async () => (await context.cookies()).find((each) => each.name === name)?.value ?? ''
+  const planted = 'p'.repeat(43)
+  await context.addCookies([{ name, value: planted, url: own.address() }])
+  await page.goto(own.address())
+  await comeIn(page, 'Isolt', words.isolt)
+  await expect(page.getByLabel(/^An hour of your work/)).toBeVisible()
+  const first = await valueOf()
+  expect(first).not.toBe(planted)
+  const answered = await page.request.post(`${own.address()}/api/session`, {
+    data: { name: 'Isolt', password: words.isolt },
+    headers: { origin: own.address() },
+  })
+  expect(answered.status()).toBe(200)
+  expect(await valueOf()).not.toBe(first)
+  const old = await fetch(`${own.address()}/api/week`, { headers: { cookie: `${name}=${first}` } })
+  expect(old.status).toBe(401)
+})
+
+test('somebody asked in comes in by their link, and asks nobody in', async ({ browser, context }) => {
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  await expectAxeClean(owner)
+  await owner.getByLabel('As what').selectOption({ label: 'Painter' })
+  await owner.getByRole('button', { name: 'Make the link' }).click()
+  const link = (await owner.locator('[data-invitation]').textContent()) ?? ''
+  await expect(owner.getByText(/Somebody, as painter, open until/)).toBeVisible()
+
+  const painter = await (await browser.newContext()).newPage()
+  await painter.goto(link)
+  await expect(painter.getByText('You are asked into Our workshop as painter.')).toBeVisible()
+  await painter.getByLabel('You, as the log calls you').fill('Perran Loft')
+  await painter.getByLabel('The name you sign in with').fill('isolt')
+  await painter.getByLabel('A password').fill(words.perran)
+  await painter.getByRole('button', { name: 'Come in' }).click()
+  await expect(painter.getByText('Somebody signs in by that name already. Choose another one.')).toBeVisible()
+  await painter.getByLabel('The name you sign in with').fill('perran')
+  await painter.getByRole('button', { name: 'Come in' }).click()
+  await expect(painter.getByRole('link', { name: 'Perran Loft' })).toBeVisible()
+  await painter.goto(`${own.address()}/house/doors`)
+  await expect(painter.getByText('painter here, signed in as perran')).toBeVisible()
+  await expect(painter.getByRole('heading', { name: 'Ask somebody in' })).toBeHidden()
+  await expect(painter.getByRole('button', { name: /Comes in no more/ })).toBeHidden()
+  await owner.reload()
+  await expect(owner.getByText('Perran Loft, painter')).toBeVisible()
+  await expect(owner.getByText(/as painter, open until/)).toBeHidden()
+})
+
+test('a lost phone is signed out from the desk: it stays out, and what it kept is gone', async ({ browser, context }) => {
+  const phone = await signedIn(await browser.newContext({ viewport: { width: 390, height: 844 } }), 'perran', words.perran)
+  const kept = () =>
+    phone.evaluate(async () => ({
+      pages: (await caches.keys()).filter((name) => name !== 'itinerum-code'),
+      stores: (await indexedDB.databases()).map(({ name }) => name).filter((name) => name?.startsWith('itinerum')),
+      words: Object.keys(localStorage).filter((key) => key.startsWith('itinerum.')),
+    }))
+  await phone.goto(own.address())
+  await phone.evaluate(() => localStorage.setItem('itinerum.draft', 'a wash stand'))
+  await expect.poll(async () => (await kept()).pages).toContain('itinerum-pages')
+  expect((await kept()).stores).toHaveLength(1)
+
+  const desk = await signedIn(context, 'perran', words.perran)
+  await desk.getByRole('button', { name: 'Sign out all the others' }).click()
+  await expect(desk.getByRole('button', { name: 'Sign it out' })).toHaveCount(0)
+  await phone.goto(`${own.address()}/pieces`)
+  await expect(phone.getByText('This device was signed out from another one. What was kept here is gone from it.')).toBeVisible()
+  await expect.poll(kept).toEqual({ pages: [], stores: [], words: [] })
+  await phone.goto(own.address())
+  await expect(phone.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
+})
+
+test('who signs out leaves nothing on the device but what was not stored, if they wish', async ({ context }) => {
+  const page = await signedIn(context, 'perran', words.perran)
+  await page.getByRole('button', { name: 'Sign out' }).first().click()
+  await expect(page.getByText('You are signed out, and this device keeps nothing of yours.')).toBeVisible()
+  const stores = () =>
+    page.evaluate(async () => (await indexedDB.databases()).filter(({ name }) => name?.startsWith('itinerum')).length)
+  expect(await stores()).toBe(0)
+  await page.goto(own.address())
+  await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
+})
+
+test('who comes in no more is out at once, wherever they were in', async ({ browser, context }) => {
+  const painter = await signedIn(await browser.newContext(), 'perran', words.perran)
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  await owner.getByRole('button', { name: 'Comes in no more…' }).click()
+  await owner.getByRole('button', { name: 'Perran Loft comes in no more' }).click()
+  await expect(owner.getByText('Perran Loft, painter')).toBeHidden()
+  await painter.goto(`${own.address()}/pieces`)
+  await expect(painter.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
+  await comeIn(painter, 'perran', words.perran)
+  await expect(painter.getByText('That name and password don’t belong together.')).toBeVisible()
+})
+
+test('without a session no route of the build answers with anything', async ({ request }) => {
+  const routes = Object.keys(
+    JSON.parse(readFileSync('.next/server/app-paths-manifest.json', 'utf8')) as Record<string, string>,
+  ).map((key) => key.replace(/\/\([^)]+\)/g, '').replace(/\/(page|route)$/, '') || '/')
+  expect(routes.length).toBeGreaterThan(25)
+  const open = new Set(['/sign-in', '/join/[token]', '/api/session', '/api/join', '/api/health', '/manifest.webmanifest'])
+  const files = /^\/(icon\.svg|apple-icon\.png|favicon\.ico|_not-found|_global-error)$/
+  for (const route of routes.filter((each) => !open.has(each) && !files.test(each))) {
+    const path = route.replace('[token]', `${'0'.repeat(48)}.ics`).replace(/\[\w+\]/g, uuidv7())
+    const response = await request.get(`${own.address()}${path}`, { maxRedirects: 0 })
+    const expected = route.startsWith('/api/calendar/') ? 404 : route.startsWith('/api/') ? 401 : 307
+    expect([route, response.status()]).toEqual([route, expected])
+    if (expected === 307) expect(response.headers().location).toMatch(/^\/sign-in(\?to=|$)/)
+  }
+  const write = await request.post(`${own.address()}/api/bench`, {
+    data: { action: 'addNote', typed: { entryId: uuidv7(), pieceId: uuidv7(), at: new Date().toISOString(), note: 'x' } },
+    headers: { origin: own.address() },
+  })
+  expect(write.status()).toBe(401)
+})
+
+test('guesses at one name are slowed down, whoever makes them and from wherever they say they come', async ({
+  request,
+  page,
+}) => {
+  const guess = (k: number) =>
+    request.post(`${own.address()}/api/session`, {
+      data: { name: 'Isolt', password: `guess number ${k}` },
+      headers: { origin: own.address(), 'x-forwarded-for': `10.0.0.${k}` },
+    })
+  const statuses: number[] = []
+  for (let k = 0; k < 14; k += 1) statuses.push((await guess(k)).status())
+  expect(statuses.filter((status) => status === 401).length).toBeLessThanOrEqual(10)
+  expect(statuses.slice(-3)).toEqual([429, 429, 429])
+  await page.goto(`${own.address()}/sign-in`)
+  await comeIn(page, 'Isolt', words.isolt)
+  await expect(page.getByText('Too many tries. Wait a quarter of an hour, then try again.')).toBeVisible()
+})

@@ -1,0 +1,61 @@
+/** Who may come in, and on which devices one is in oneself. */
+import { redirect } from 'next/navigation'
+import { listMembers, listOwnSessions, whoIsIn } from '@/app/_server/door'
+import { loadHouse, readStudio } from '@/app/_server/session'
+import { listInvitations } from '@/db/invitation'
+import { Devices } from '@/ui/door/Devices'
+import { Invitations } from '@/ui/door/Invitations'
+import { Members } from '@/ui/door/Members'
+import { SignOut } from '@/ui/door/SignOut'
+import { roleWords } from '@/words/roles'
+
+export const metadata = { title: 'Who comes in' }
+
+export default async function Doors() {
+  const session = await whoIsIn()
+  if (!session) redirect('/sign-in?to=/house/doors')
+  const { people } = await loadHouse()
+  const sessions = await listOwnSessions(session)
+  const isOwner = session.role === 'owner'
+  const members = await listMembers(session)
+  const invitations = isOwner ? await readStudio(listInvitations) : []
+  const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? ''
+  return (
+    <div className="space-y-12 pt-6">
+      <section>
+        <h1 className="title text-5xl">{session.personName}</h1>
+        <p className="mt-2 text-lg text-soft">
+          {roleWords[session.role]} here, signed in as {session.accountName}
+          {session.isDemo && '. This is the demo: anybody on this machine comes in by one tap'}.
+        </p>
+        <SignOut of={session.membershipId} />
+      </section>
+      <section aria-labelledby="devices" className="border-t-2 border-ink pt-4">
+        <h2 id="devices" className="title text-3xl">
+          Where you are in
+        </h2>
+        <p className="mt-1 max-w-prose text-soft">
+          A device that was lost is signed out here. As soon as it asks for anything, what it kept of the studio goes from it.
+        </p>
+        <Devices sessions={sessions} own={session.id} />
+      </section>
+      <section aria-labelledby="members" className="border-t-2 border-ink pt-4">
+        <h2 id="members" className="title text-3xl">
+          Who comes in
+        </h2>
+        <Members
+          members={members.map(({ membershipId, personId, accountName, role }) => ({
+            ...{ id: membershipId, name: nameOf(personId), accountName, role },
+            mayGo: isOwner && membershipId !== session.membershipId,
+          }))}
+        />
+        {isOwner && (
+          <Invitations
+            invitations={invitations.map((each) => ({ ...each, name: each.personId ? nameOf(each.personId) : null }))}
+            people={people.filter(({ id }) => !members.some(({ personId }) => personId === id))}
+          />
+        )}
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,61 @@
+'use server'
+/** Who may come in: invitations, and who comes in no more. The owner's alone; the database says so too. */
+import { sendAway, whoIsIn } from '@/app/_server/door'
+import { Refused, writeOnce } from '@/app/_server/write'
+import {
+  inviteBackInput,
+  type InviteBackText,
+  inviteInput,
+  type InviteText,
+  sendAwayInput,
+  type SendAwayText,
+} from '@/core/input/door'
+import type { Answer } from '@/core/input/issues'
+import { addInvitation, revokeInvitation } from '@/db/invitation'
+
+/** a link is good for so long */
+const inviteHours = 72
+
+async function owner() {
+  const session = await whoIsIn()
+  if (session?.role !== 'owner') throw new Refused('not-yours')
+  return session
+}
+
+export async function invite(typed: InviteText): Promise<Answer> {
+  return writeOnce(
+    'invite',
+    inviteInput,
+    typed,
+    ({ id }) => id,
+    async (client, studio, { token: secret, ...invitation }) => {
+      await owner()
+      await addInvitation(client, studio.id, { ...invitation, secret, hours: inviteHours })
+    },
+  )
+}
+
+export async function takeBackInvitation(typed: InviteBackText): Promise<Answer> {
+  return writeOnce(
+    'takeBackInvitation',
+    inviteBackInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (client, _studio, { id, at }) => {
+      await owner()
+      await revokeInvitation(client, id, at)
+    },
+  )
+}
+
+export async function sendMemberAway(typed: SendAwayText): Promise<Answer> {
+  return writeOnce(
+    'sendMemberAway',
+    sendAwayInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (_client, _studio, { membershipId }) => {
+      if (!(await sendAway(await owner(), membershipId))) throw new Refused('last-owner')
+    },
+  )
+}

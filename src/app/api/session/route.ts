@@ -1,0 +1,35 @@
+/** Coming in by name and password, or into the demo by one tap; and going out. */
+import { z } from 'zod'
+import { listDemo, lookUp, signIn, signInToDemo, signOut } from '@/app/_server/door'
+import { answerCame, answerGone, cameBy, orBusy, readSent, secretIn } from '@/app/_server/doorAnswer'
+import { signInText } from '@/core/input/door'
+
+const typed = z.union([signInText, z.object({ demo: z.uuid() })])
+
+/** Who may come in by one tap: everybody of the demo, and nobody of any other studio. */
+export async function GET(): Promise<Response> {
+  const demo = await listDemo()
+  const shown = demo.map(({ id, personName, role, studioName }) => ({ id, personName, role, studioName }))
+  return Response.json({ demo: shown }, { headers: { 'cache-control': 'no-store' } })
+}
+
+export async function POST(request: Request): Promise<Response> {
+  const read = await readSent(request, typed)
+  if ('no' in read) return read.no
+  const { sent } = read
+  const came = cameBy(request)
+  return orBusy(('demo' in sent ? signInToDemo(sent.demo, came) : signIn(sent, came)).then((found) => answerCame(request, found)))
+}
+
+/** without ids the session of this very device */
+const ending = z.object({ ids: z.array(z.uuid()).max(50).optional() })
+
+export async function DELETE(request: Request): Promise<Response> {
+  const read = await readSent(request, ending)
+  if ('no' in read) return read.no
+  const session = await lookUp(secretIn(request))
+  if (!session?.isOpen) return answerGone(request)
+  const ids = read.sent.ids ?? [session.id]
+  await signOut(session, ids)
+  return ids.includes(session.id) ? answerGone(request) : Response.json({ ok: true })
+}

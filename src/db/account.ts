@@ -1,0 +1,102 @@
+/** Who may come in, and into which studio, as what. Asked by the door's own role alone. */
+import { z } from 'zod'
+import { type Role, roles } from '@/core/house/roles'
+import type { PersonId, StudioId } from '@/core/measure/named'
+import type { Client } from './pool'
+import { many, maybe, query } from './rows'
+
+const role = z.enum(roles)
+const accountRow = z.object({ id: z.string(), name: z.string(), password: z.string().nullable() })
+export type Account = z.output<typeof accountRow>
+const accountByName = query('an account', accountRow, 'select id, name, password from door.account where name_key = lower($1)')
+export const findAccount = (client: Client, name: string): Promise<Account | null> => maybe(client, accountByName, [name])
+
+export async function addAccount(
+  client: Client,
+  account: { id: string; name: string; password: string | null; isDemo?: boolean },
+): Promise<void> {
+  await client.query('insert into door.account (id, name, password, is_demo) values ($1, $2, $3, $4)', [
+    account.id,
+    account.name,
+    account.password,
+    account.isDemo ?? false,
+  ])
+}
+
+export interface NewMembership {
+  id: string
+  accountId: string
+  studioId: StudioId
+  personId: PersonId
+  role: Role
+}
+export async function addMembership(
+  client: Client,
+  { id, accountId, studioId, personId, role: as }: NewMembership,
+): Promise<void> {
+  await client.query('insert into door.membership (id, account_id, studio_id, person_id, role) values ($1, $2, $3, $4, $5)', [
+    id,
+    accountId,
+    studioId,
+    personId,
+    as,
+  ])
+}
+
+const membershipRow = z.object({
+  id: z.string(),
+  accountId: z.string(),
+  studioId: z.string(),
+  studioName: z.string(),
+  personId: z.string(),
+  personName: z.string(),
+  role,
+})
+export type Membership = z.output<typeof membershipRow>
+const membershipColumns = `m.id, m.account_id as "accountId", m.studio_id as "studioId", s.name as "studioName",
+  m.person_id as "personId", p.name as "personName", m.role`
+const membershipTables = `door.membership m join studio s on s.id = m.studio_id
+  join person p on p.studio_id = m.studio_id and p.id = m.person_id`
+const membershipsOfAccount = query(
+  'a membership',
+  membershipRow,
+  `select ${membershipColumns} from ${membershipTables} where m.account_id = $1 and m.ended_at is null order by m.made_at, m.id`,
+)
+/** The studios somebody belongs to, the first joined first. */
+export const listMemberships = (client: Client, accountId: string): Promise<Membership[]> =>
+  many(client, membershipsOfAccount, [accountId])
+const demoMemberships = query(
+  'a membership of the demo',
+  membershipRow,
+  `select ${membershipColumns} from ${membershipTables} join door.account a on a.id = m.account_id
+   where a.is_demo and m.ended_at is null order by m.made_at, m.id limit 20`,
+)
+/** Who may come into the demo by one tap. */
+export const listDemoMemberships = (client: Client): Promise<Membership[]> => many(client, demoMemberships)
+
+const memberRow = z.object({ personId: z.string(), accountName: z.string(), role, membershipId: z.string() })
+export type Member = z.output<typeof memberRow>
+const membersOfStudio = query(
+  'a member',
+  memberRow,
+  `select m.person_id as "personId", a.name as "accountName", m.role, m.id as "membershipId"
+   from door.membership m join door.account a on a.id = m.account_id where m.studio_id = $1 and m.ended_at is null
+   order by m.made_at, m.id`,
+)
+export const listMembers = (client: Client, studioId: StudioId): Promise<Member[]> => many(client, membersOfStudio, [studioId])
+/** Somebody comes in no more; their sessions end with it. False where an owner would be the last, or there is none. */
+export async function endMembership(client: Client, studioId: StudioId, membershipId: string): Promise<boolean> {
+  const { rowCount } = await client.query(
+    `with others as (
+       select from door.membership where studio_id = $1 and role = 'owner' and ended_at is null and id <> $2 for update)
+     update door.membership set ended_at = now()
+     where id = $2 and studio_id = $1 and ended_at is null and (role <> 'owner' or exists (select from others))`,
+    [studioId, membershipId],
+  )
+  if (rowCount === 1)
+    await client.query(
+      'update door.session set ended_at = now(), is_revoked = true where membership_id = $1 and ended_at is null',
+      [membershipId],
+    )
+  return rowCount === 1
+}

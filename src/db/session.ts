@@ -1,0 +1,91 @@
+/** Sessions: somebody's sign-in on one device, or a machine's key. Asked by the door's own role alone. */
+import { z } from 'zod'
+import { roles } from '@/core/house/roles'
+import type { StudioId } from '@/core/measure/named'
+import type { Client } from './pool'
+import { many, maybe, query } from './rows'
+import { digestOfSecret } from './secret'
+
+const sessionRow = z.object({
+  id: z.string(),
+  membershipId: z.string(),
+  accountId: z.string(),
+  accountName: z.string(),
+  studioId: z.string(),
+  personId: z.string(),
+  personName: z.string(),
+  role: z.enum(roles),
+  isDemo: z.boolean(),
+  isOpen: z.boolean(),
+  isRevoked: z.boolean(),
+  isStale: z.boolean(),
+})
+export type Session = z.output<typeof sessionRow>
+/** seen so long ago, it is noted anew */
+const staleMinutes = 5
+const sessionByDigest = query(
+  'a session',
+  sessionRow,
+  `select e.id, m.id as "membershipId", a.id as "accountId", a.name as "accountName", e.studio_id as "studioId",
+          m.person_id as "personId", p.name as "personName", m.role, a.is_demo as "isDemo",
+          e.ended_at is null and e.expires_at > now() and m.ended_at is null as "isOpen", e.is_revoked as "isRevoked",
+          e.seen_at < now() - make_interval(mins => $2) as "isStale"
+   from door.session e join door.membership m on m.id = e.membership_id join door.account a on a.id = m.account_id
+   join person p on p.studio_id = m.studio_id and p.id = m.person_id
+   where e.digest = $1`,
+)
+/** A person's session, open or ended; null where there never was one. */
+export const findSession = (client: Client, secret: string): Promise<Session | null> =>
+  maybe(client, sessionByDigest, [digestOfSecret(secret), staleMinutes])
+export async function noteSeen(client: Client, id: string): Promise<void> {
+  await client.query('update door.session set seen_at = now() where id = $1', [id])
+}
+
+export interface NewSession {
+  id: string
+  secret: string
+  studioId: StudioId
+  /** null: a machine's key */
+  membershipId: string | null
+  days: number
+  agent?: string
+  address?: string
+}
+export async function openSession(client: Client, session: NewSession): Promise<void> {
+  const { id, secret, studioId, membershipId, days, agent = null, address = null } = session
+  await client.query(
+    `insert into door.session (digest, id, studio_id, membership_id, expires_at, agent, address)
+     values ($1, $2, $3, $4, now() + make_interval(days => $5), $6, $7)`,
+    [digestOfSecret(secret), id, studioId, membershipId, days, agent?.slice(0, 400) ?? null, address],
+  )
+}
+/** Ends sessions of one account, by their ids; `revoked` where it is done from another device. */
+export async function endSessions(
+  client: Client,
+  { accountId, ids, revoked }: { accountId: string; ids: readonly string[]; revoked: boolean },
+): Promise<number> {
+  const { rowCount } = await client.query(
+    `update door.session e set ended_at = now(), is_revoked = $3 from door.membership m
+     where m.id = e.membership_id and m.account_id = $1 and e.id = any($2) and e.ended_at is null`,
+    [accountId, ids, revoked],
+  )
+  return rowCount ?? 0
+}
+const openSessionRow = z.object({
+  id: z.string(),
+  madeAt: z.string(),
+  seenAt: z.string(),
+  agent: z.string().nullable(),
+  address: z.string().nullable(),
+})
+export type OpenSession = z.output<typeof openSessionRow>
+const sessionsOfAccount = query(
+  'a session',
+  openSessionRow,
+  `select e.id, e.made_at as "madeAt", e.seen_at as "seenAt", e.agent, e.address
+   from door.session e join door.membership m on m.id = e.membership_id
+   where m.account_id = $1 and e.ended_at is null and e.expires_at > now() and m.ended_at is null
+   order by e.seen_at desc, e.id limit 50`,
+)
+export const listSessions = (client: Client, accountId: string): Promise<OpenSession[]> =>
+  many(client, sessionsOfAccount, [accountId])

@@ -1,0 +1,29 @@
+/** Every try to come in, counted before it is known how it ends. */
+import { z } from 'zod'
+import type { Client } from './pool'
+import { one, query } from './rows'
+import { digestOfSecret } from './secret'
+
+const triesRow = z.object({ byName: z.number(), byAddress: z.number() })
+const triesOf = query(
+  'tries to come in',
+  triesRow,
+  `select (select count(*) from door.sign_in_try where name_digest = $1 and not came_in and at > now() - make_interval(mins => $3))::int
+            as "byName",
+          (select count(*) from door.sign_in_try where address = $2 and not came_in and at > now() - make_interval(mins => $3))::int
+            as "byAddress"`,
+)
+export interface Try {
+  id: string
+  name: string
+  address: string
+}
+/** Writes a try down and tells how many failed within the last minutes, by name and by address, this one counted. */
+export async function addTry(client: Client, { id, name, address }: Try, minutes: number): Promise<z.output<typeof triesRow>> {
+  const digest = digestOfSecret(name.trim().toLowerCase())
+  await client.query('insert into door.sign_in_try (id, name_digest, address) values ($1, $2, $3)', [id, digest, address])
+  return one(client, triesOf, [digest, address, minutes])
+}
+export async function noteCameIn(client: Client, tryId: string): Promise<void> {
+  await client.query('update door.sign_in_try set came_in = true where id = $1', [tryId])
+}

@@ -1,0 +1,17 @@
+/**
+ * The cookie a session stands in. Over TLS no other host or path can set it; on loopback, where browsers differ on what they keep
+ * without TLS, it carries the port, so that two servers of one machine don't sign each other out.
+ */
+export function sessionCookie(host: string | null, isTls: boolean): { name: string; secure: boolean } {
+  if (isTls) return { name: '__Host-itinerum', secure: true }
+  const port = /:(\d{1,5})$/.exec(host ?? '')?.[1] ?? '80'
+  return { name: `itinerum-${port}`, secure: false }
+}
+/** Whether a request came by TLS, by what the server itself says of it. */
+export const isTls = (headers: Pick<Headers, 'get'>): boolean => headers.get('x-forwarded-proto') === 'https'
+
+/** A place of our own to go on to after signing in; the bench for anything else. */
+export const ownPlace = (wanted: string | null | undefined): string =>
+  wanted && /^\/(?![/\\])[\w/?=&.~%-]*$/.test(wanted) && !wanted.startsWith('/sign-in') && !wanted.startsWith('/api/')
+    ? wanted
+    : '/'
