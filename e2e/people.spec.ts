@@ -175,10 +175,84 @@ test('who signs out leaves nothing on the device but what was not stored, if the
   await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
 })
 
+test('a helper writes clocks and notes, and neither costs nor plans: told so, and nothing is stored', async ({
+  browser,
+  context,
+}) => {
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  await owner.goto(`${own.address()}/pieces/new`)
+  await owner.getByLabel('What it is').fill('Peg rail')
+  await owner.getByLabel('Called').fill('Rail')
+  await owner.getByLabel('Width').fill('60')
+  await owner.getByLabel('Height').fill('12')
+  await owner.getByRole('button', { name: 'Take it in' }).click()
+  await expect(owner.getByRole('heading', { level: 1, name: 'Peg rail' })).toBeVisible()
+  const pieceId = owner.url().split('/').at(-1) ?? ''
+  await owner.goto(`${own.address()}/house/doors`)
+  await owner.getByLabel('As what').selectOption({ label: 'Helper' })
+  await owner.getByRole('button', { name: 'Make the link' }).click()
+  const helper = await (await browser.newContext()).newPage()
+  await helper.goto((await owner.locator('[data-invitation]').textContent()) ?? '')
+  await helper.getByLabel('The name you sign in with').fill('Jory')
+  await helper.getByLabel('A password').fill('ladder brush bucket')
+  await helper.getByRole('button', { name: 'Come in' }).click()
+  await expect(helper.getByRole('link', { name: 'Jory' })).toBeVisible()
+  const send = async (action: string, typed: object) =>
+    (
+      await helper.request.post(`${own.address()}/api/bench`, {
+        data: { action, typed: { entryId: uuidv7(), pieceId, at: new Date().toISOString(), ...typed } },
+        headers: { origin: own.address() },
+      })
+    ).json() as Promise<unknown>
+  expect(await send('addNote', { note: 'The rail is split at the end.' })).toEqual({ ok: true })
+  expect(await send('addCost', { costKind: 'other', money: '4', note: '' })).toEqual({ issue: 'not-yours' })
+  await helper.goto(`${own.address()}/house`)
+  await helper.getByLabel('One more pair of hands').fill('Somebody else')
+  await helper.getByRole('button', { name: 'Add them' }).click()
+  await expect(helper.getByText('What you are in this studio doesn’t include this.')).toBeVisible()
+  await expect(helper.getByLabel('One more pair of hands')).toHaveValue('Somebody else')
+  expect(await own.ask(`select from person where name = 'Somebody else'`)).toHaveLength(0)
+  expect(await own.ask(`select from entry where kind = 'cost'`)).toHaveLength(0)
+})
+
+test('a forgotten password is renewed by an address of the owner’s; one’s own is changed by the old one', async ({
+  browser,
+  context,
+}) => {
+  const lost = await signedIn(await browser.newContext(), 'perran', words.perran)
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  await owner.getByRole('listitem').filter({ hasText: 'Perran Loft' }).getByRole('button', { name: 'A new password' }).click()
+  const link = (await owner.locator('[data-password]').textContent()) ?? ''
+  const page = await (await browser.newContext()).newPage()
+  await page.goto(link)
+  await expect(page.getByText('For perran.')).toBeVisible()
+  await expectAxeClean(page)
+  await page.getByLabel('A password').fill('qwerty1')
+  await page.getByRole('button', { name: 'Keep it and come in' }).click()
+  await expect(page.getByText('At least 10 letters')).toBeVisible()
+  await page.getByLabel('A password').fill('oak handle, brass screw')
+  await page.getByRole('button', { name: 'Keep it and come in' }).click()
+  await expect(page.getByRole('link', { name: 'Perran Loft' })).toBeVisible()
+  await lost.goto(own.address())
+  await expect(lost.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
+  await lost.goto(link)
+  await expect(lost.getByRole('heading', { name: 'This link opens nothing' })).toBeVisible()
+
+  await page.goto(`${own.address()}/house/doors`)
+  await page.getByText('Another password').click()
+  await page.getByLabel('The old one').fill(words.perran)
+  await page.getByLabel('The new one').fill(words.perran)
+  await page.getByRole('button', { name: 'Keep the new one' }).click()
+  await expect(page.getByText('The old password is another one. Nothing was changed.')).toBeVisible()
+  await page.getByLabel('The old one').fill('oak handle, brass screw')
+  await page.getByRole('button', { name: 'Keep the new one' }).click()
+  await expect(page.getByText('Kept. Every other device is signed out.')).toBeVisible()
+})
+
 test('who comes in no more is out at once, wherever they were in', async ({ browser, context }) => {
   const painter = await signedIn(await browser.newContext(), 'perran', words.perran)
   const owner = await signedIn(context, 'Isolt', words.isolt)
-  await owner.getByRole('button', { name: 'Comes in no more…' }).click()
+  await owner.getByRole('listitem').filter({ hasText: 'Perran Loft' }).getByRole('button', { name: 'Comes in no more…' }).click()
   await owner.getByRole('button', { name: 'Perran Loft comes in no more' }).click()
   await expect(owner.getByText('Perran Loft, painter')).toBeHidden()
   await painter.goto(`${own.address()}/pieces`)
@@ -192,7 +266,16 @@ test('without a session no route of the build answers with anything', async ({ r
     JSON.parse(readFileSync('.next/server/app-paths-manifest.json', 'utf8')) as Record<string, string>,
   ).map((key) => key.replace(/\/\([^)]+\)/g, '').replace(/\/(page|route)$/, '') || '/')
   expect(routes.length).toBeGreaterThan(25)
-  const open = new Set(['/sign-in', '/join/[token]', '/api/session', '/api/join', '/api/health', '/manifest.webmanifest'])
+  const open = new Set([
+    '/sign-in',
+    '/join/[token]',
+    '/new-password/[token]',
+    '/api/session',
+    '/api/join',
+    '/api/password',
+    '/api/health',
+    '/manifest.webmanifest',
+  ])
   const files = /^\/(icon\.svg|apple-icon\.png|favicon\.ico|_not-found|_global-error)$/
   for (const route of routes.filter((each) => !open.has(each) && !files.test(each))) {
     const path = route.replace('[token]', `${'0'.repeat(48)}.ics`).replace(/\[\w+\]/g, uuidv7())

@@ -40,7 +40,7 @@ const isCrowded = (): boolean =>
 
 /** What answers to everybody: the door itself, an invitation, a private calendar, and what a browser needs to show them. */
 const open =
-  /^\/(?:sign-in|join\/[\w-]{1,80}|api\/(?:session|join|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
+  /^\/(?:sign-in|(?:join|new-password)\/[\w-]{1,80}|api\/(?:session|join|password|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
 
 /** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
 async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {

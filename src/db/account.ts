@@ -3,7 +3,8 @@ import { z } from 'zod'
 import { type Role, roles } from '@/core/house/roles'
 import type { PersonId, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'
-import { many, maybe, query } from './rows'
+import { many, maybe, one, query } from './rows'
+import { digestOfSecret } from './secret'
 
 const role = z.enum(roles)
 const accountRow = z.object({ id: z.string(), name: z.string(), password: z.string().nullable() })
@@ -100,3 +101,57 @@ export async function endMembership(client: Client, studioId: StudioId, membersh
     )
   return rowCount === 1
 }
+
+const ownPassword = query('an account', accountRow, 'select id, name, password from door.account where id = $1')
+export const getAccount = (client: Client, id: string): Promise<Account> => one(client, ownPassword, [id])
+/** Another password; every session but the one named ends. */
+export async function setPassword(
+  client: Client,
+  accountId: string,
+  password: string,
+  keptSession: string | null,
+): Promise<void> {
+  await client.query('update door.account set password = $2 where id = $1', [accountId, password])
+  await client.query(
+    `update door.session e set ended_at = now() from door.membership m
+     where m.id = e.membership_id and m.account_id = $1 and e.ended_at is null and e.id is distinct from $2`,
+    [accountId, keptSession],
+  )
+}
+
+/** A way to a new password for an account; those that were made before open nothing any more. */
+export async function addPasswordKey(client: Client, accountId: string, secret: string, hours: number): Promise<void> {
+  await client.query('update door.password_key set used_at = now() where account_id = $1 and used_at is null', [accountId])
+  await client.query(
+    'insert into door.password_key (digest, account_id, expires_at) values ($1, $2, now() + make_interval(hours => $3))',
+    [digestOfSecret(secret), accountId, hours],
+  )
+}
+const accountByKey = query(
+  'an account',
+  accountRow,
+  `select a.id, a.name, a.password from door.password_key k join door.account a on a.id = k.account_id
+   where k.digest = $1 and k.used_at is null and k.expires_at > now()`,
+)
+/** Whose new password an address leads to; null where it was used, is over or never was. */
+export const findByPasswordKey = (client: Client, secret: string): Promise<Account | null> =>
+  maybe(client, accountByKey, [digestOfSecret(secret)])
+/** Takes the address up, by whoever is first; false for everybody else. */
+export async function usePasswordKey(client: Client, secret: string): Promise<boolean> {
+  const { rowCount } = await client.query(
+    'update door.password_key set used_at = now() where digest = $1 and used_at is null and expires_at > now()',
+    [digestOfSecret(secret)],
+  )
+  return rowCount === 1
+}
+/** The account of somebody who comes into this studio and no other; null for anybody else, for that is not its owner's to change. */
+export async function findOwnMember(client: Client, studioId: StudioId, membershipId: string): Promise<Account | null> {
+  return maybe(client, ownMember, [membershipId, studioId])
+}
+const ownMember = query(
+  'an account',
+  accountRow,
+  `select a.id, a.name, a.password from door.membership m join door.account a on a.id = m.account_id
+   where m.id = $1 and m.studio_id = $2 and m.ended_at is null and not a.is_demo
+     and not exists (select from door.membership o where o.account_id = a.id and o.studio_id <> $2)`,
+)

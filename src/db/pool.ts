@@ -139,6 +139,7 @@ export function troubleOf(error: unknown): IssueCode | null {
   if (named) return named
   if (error.code.startsWith('22')) return 'not-readable'
   if (error.code === '23505') return 'id-taken'
+  if (error.code === '42501' && /"role_may|"owners_/.test(error.message)) return 'not-yours'
   if (error.code === '23503' || error.code === '42501') return 'not-found'
   if (error.code === '23514') return constraint.endsWith('believable') ? 'not-believable' : 'not-whole'
   return error.code.startsWith('23') ? 'not-whole' : null

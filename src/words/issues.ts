@@ -4,6 +4,8 @@ import type { IssueCode } from '@/core/input/issues'
 export const issueWords: Record<IssueCode, string> = {
   'already-corrected': 'Somebody has put this entry right already. Reload to see the newest, then correct that one.',
   'already-ended': 'This piece has left already. Strike out its ending in the log first, if that was wrong.',
+  'belongs-elsewhere':
+    'They sign in to another studio too, or not by a password: that is theirs to change, or for whoever runs the machine, by ./itinerum password.',
   busy: 'Too many ask at once. Nothing was saved; what you typed is still here. Try again in a moment.',
   elsewhere: 'This came from somewhere else than the page that was opened here. Open Itinerum anew and send it from there.',
   'id-taken':
@@ -15,7 +17,7 @@ export const issueWords: Record<IssueCode, string> = {
   'not-readable': 'Some of it can’t be read. Look at the marked fields.',
   'not-storable': 'The server broke over this and has not stored it. It stays on this device: send it again, or let it go.',
   'not-whole': 'Something is missing from this entry. Fill it in and send again.',
-  'not-yours': 'This is for the owner of the studio to do. Nothing was changed.',
+  'not-yours': 'What you are in this studio doesn’t include this. Nothing was changed; its owner can.',
   'signed-out':
     'Nobody is signed in here any more. What you typed is still here: sign in again in another tab, then send it once more.',
   'still-running': 'A clock runs on it. End or pause that step first.',

@@ -13,7 +13,7 @@ const pagesCache = 'itinerum-pages'
 const codeCache = 'itinerum-code'
 
 /** the door is never kept: it is another one each time */
-const door = /^\/(?:sign-in|join\/|house\/doors)/
+const door = /^\/(?:sign-in|join\/|new-password\/|house\/doors)/
 /** a page that led to the door is not the page that was asked for */
 const whole: SerwistPlugin = {
   cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),

@@ -1,12 +1,14 @@
 'use server'
 /** Who may come in: invitations, and who comes in no more. The owner's alone; the database says so too. */
-import { sendAway, whoIsIn } from '@/app/_server/door'
+import { makePasswordKey, sendAway, whoIsIn } from '@/app/_server/door'
 import { Refused, writeOnce } from '@/app/_server/write'
 import {
   inviteBackInput,
   type InviteBackText,
   inviteInput,
   type InviteText,
+  passwordKeyInput,
+  type PasswordKeyText,
   sendAwayInput,
   type SendAwayText,
 } from '@/core/input/door'
@@ -44,6 +46,19 @@ export async function takeBackInvitation(typed: InviteBackText): Promise<Answer>
     async (client, _studio, { id, at }) => {
       await owner()
       await revokeInvitation(client, id, at)
+    },
+  )
+}
+
+/** An address to a new password, for somebody who forgot theirs. */
+export async function makeNewPassword(typed: PasswordKeyText): Promise<Answer> {
+  return writeOnce(
+    'makeNewPassword',
+    passwordKeyInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (_client, _studio, { membershipId, token }) => {
+      if (!(await makePasswordKey(await owner(), membershipId, token))) throw new Refused('belongs-elsewhere')
     },
   )
 }

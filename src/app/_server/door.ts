@@ -125,6 +125,57 @@ async function begin(
   return { secret, days: sessionDays }
 }
 
+// ---- passwords ----------------------------------------------------------------------------------------------------
+
+/** One's own password for another; every other device is signed out. */
+export async function changePassword(
+  session: sessions.Session,
+  { old, password }: { old: string; password: string },
+  came: Came,
+): Promise<'changed' | 'wrong' | 'wait'> {
+  const tryId = uuidv7()
+  const name = session.accountName
+  const counted = await atDoor((client) => tries.addTry(client, { id: tryId, name, address: came.address }, slow.minutes))
+  if (counted.byName > slow.byName) return 'wait'
+  const account = await atDoor((client) => accounts.getAccount(client, session.accountId))
+  const kept = account.password ?? (await nobody)
+  const fits = await hashing(() => verify(kept, old.normalize('NFC')))
+  if (!account.password || !fits) return 'wrong'
+  const made = await hashing(() => hash(password, argon))
+  await atDoor(async (client) => {
+    await tries.noteCameIn(client, tryId)
+    await accounts.setPassword(client, account.id, made, session.id)
+  })
+  return 'changed'
+}
+/** Whose new password an address leads to; null where it leads to none. */
+export const findByPasswordKey = (secret: string): Promise<accounts.Account | null> =>
+  readDoor((client) => accounts.findByPasswordKey(client, secret))
+/** A new password by an address that leads to it, and in by it; whoever was in by the old one is out. */
+export async function renewPassword(
+  { token, password }: { token: string; password: string },
+  came: Came,
+): Promise<CameIn | { issue: 'gone' }> {
+  const made = await hashing(() => hash(password, argon))
+  return atDoor(async (client) => {
+    const account = await accounts.findByPasswordKey(client, token)
+    if (!account || !(await accounts.usePasswordKey(client, token))) return { issue: 'gone' as const }
+    await accounts.setPassword(client, account.id, made, null)
+    const [membership] = await accounts.listMemberships(client, account.id)
+    return membership ? begin(client, membership, came) : { issue: 'gone' as const }
+  })
+}
+/** how long such an address is good for */
+const keyHours = 24
+/** Makes an address to a new password for somebody of this studio alone; false where they belong to another one too, or to none. */
+export const makePasswordKey = (session: sessions.Session, membershipId: string, secret: string): Promise<boolean> =>
+  atDoor(async (client) => {
+    const account = await accounts.findOwnMember(client, session.studioId, membershipId)
+    if (!account) return false
+    await accounts.addPasswordKey(client, account.id, secret, keyHours)
+    return true
+  })
+
 // ---- going out ----------------------------------------------------------------------------------------------------
 
 /** Ends the sessions named, of whoever is in; ended from elsewhere, what is kept on their devices goes. */

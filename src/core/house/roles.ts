@@ -1,4 +1,40 @@
-/** What people are in a studio, and what each may do there. Pure tables. */
+/** What people are in a studio, and what each may write there; the database holds to the same table. Pure tables. */
 
 export const roles = ['owner', 'painter', 'bookkeeper', 'helper'] as const
 export type Role = (typeof roles)[number]
+
+/** Clocks, coats, checks, photographs, the air. */
+const work = [
+  'entry of work',
+  'draw',
+  'mix_component',
+  'mix_step',
+  'sent',
+  'photo',
+  'photo_rendition',
+  'lot',
+  'reading',
+  'air_mean',
+] as const
+/** Pieces and their plans, the week, what the studio learned. */
+const plans = [
+  'entry of plan',
+  'piece',
+  'part',
+  'surface',
+  'plan',
+  'step',
+  'recipe',
+  'week_plan',
+  'other_day',
+  'air_forecast',
+  'drying_figure',
+  'calendar_feed',
+  'room',
+] as const
+/** What each may write, by table; an owner everything. Of the log by what an entry is of. */
+export const mayWrite: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>> = {
+  painter: [...work, ...plans, 'entry of money', 'product'],
+  bookkeeper: ['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed'],
+  helper: work,
+}

@@ -21,41 +21,40 @@ export const signInText = z.object({
 })
 export type SignInText = z.input<typeof signInText>
 
+const guessedAtOnce = 'That is guessed at once. Three or four plain words make a good one.'
+/** few letters again and again, or what everybody tries first */
+const isGuessed = (password: string): boolean =>
+  new Set(password.toLowerCase()).size < 5 || /^(?:password|qwerty|letmein|itinerum|\d+)[\d!.]*$/i.test(password)
+
 /** Sign-in names are told apart without regard to capitals. */
 const signInName = words('the name you sign in with', 120)
+const newPassword = z
+  .string()
+  .transform((text) => text.normalize('NFC'))
+  .pipe(
+    z
+      .string()
+      .min(leastLetters, `At least ${leastLetters} letters: three or four plain words make a good one.`)
+      .max(mostLetters, `At most ${mostLetters} letters.`)
+      .refine((password) => !isGuessed(password), guessedAtOnce),
+  )
+const token = z.string().regex(/^[\w-]{43}$/)
 export const joinInput = z
   .object({
-    token: z.string().regex(/^[\w-]{43}$/),
+    token,
     name: signInName,
     called: optionalWords(80).transform((said) => said ?? ''),
-    password: z
-      .string()
-      .transform((text) => text.normalize('NFC'))
-      .pipe(
-        z
-          .string()
-          .min(leastLetters, `At least ${leastLetters} letters: three or four plain words make a good one.`)
-          .max(mostLetters, `At most ${mostLetters} letters.`),
-      ),
+    password: newPassword,
   })
-  .superRefine(({ name, password }, context) => {
-    const plain = password.toLowerCase()
-    const guessed =
-      new Set(plain).size < 5 ||
-      plain.includes(name.toLowerCase()) ||
-      /^(?:password|qwerty|letmein|itinerum|\d+)[\d!.]*$/.test(plain)
-    if (guessed)
-      context.addIssue({
-        code: 'custom',
-        path: ['password'],
-        message: 'That is guessed at once. Three or four plain words make a good one.',
-      })
+  .refine(({ name, password }) => !password.toLowerCase().includes(name.toLowerCase()), {
+    path: ['password'],
+    message: guessedAtOnce,
   })
 export type JoinText = z.input<typeof joinInput>
 
 export const inviteInput = z.object({
   id,
-  token: z.string().regex(/^[\w-]{43}$/),
+  token,
   role: z.enum(roles),
   personId: chosen,
 })
@@ -64,3 +63,12 @@ export const inviteBackInput = z.object({ entryId: id, id, at: instant })
 export type InviteBackText = z.input<typeof inviteBackInput>
 export const sendAwayInput = z.object({ entryId: id, membershipId: id })
 export type SendAwayText = z.input<typeof sendAwayInput>
+
+/** A new password, by an address that leads to it. */
+export const newPasswordInput = z.object({ token, password: newPassword })
+export type NewPasswordText = z.input<typeof newPasswordInput>
+/** One's own password for another. */
+export const changePasswordInput = z.object({ old: z.string().max(mostLetters), password: newPassword })
+export type ChangePasswordText = z.input<typeof changePasswordInput>
+export const passwordKeyInput = z.object({ entryId: id, membershipId: id, token })
+export type PasswordKeyText = z.input<typeof passwordKeyInput>

@@ -2,6 +2,7 @@
 export const issueCodes = [
   'already-corrected',
   'already-ended',
+  'belongs-elsewhere',
   'busy',
   'elsewhere',
   'id-taken',

@@ -49,6 +49,15 @@ create table door.session (
 );
 create index session_of_member on door.session (membership_id, seen_at desc) where ended_at is null;
 
+-- A way to a new password: shown once as an address, of which only the digest is kept.
+create table door.password_key (
+  digest bytea primary key check (length(digest) = 32),
+  account_id uuid not null references door.account,
+  made_at timestamptz not null default now(),
+  expires_at timestamptz not null,
+  used_at timestamptz
+);
+
 -- Each try to come in, written before it is known how it ends: so many at once are counted all the same.
 create table door.sign_in_try (
   id uuid primary key,
@@ -130,11 +139,12 @@ create policy owners_revoke on invitation as restrictive for update to itinerum_
 grant select, insert, update (revoked_at) on invitation to itinerum_app;
 
 grant usage on schema door, public to itinerum_door;
-grant select, insert on door.account, door.membership, door.session, door.sign_in_try to itinerum_door;
+grant select, insert on door.account, door.membership, door.session, door.sign_in_try, door.password_key to itinerum_door;
 grant update (password) on door.account to itinerum_door;
 grant update (ended_at) on door.membership to itinerum_door;
 grant update (seen_at, ended_at, is_revoked) on door.session to itinerum_door;
 grant update (came_in) on door.sign_in_try to itinerum_door;
+grant update (used_at) on door.password_key to itinerum_door;
 grant select on studio to itinerum_door;
 grant select, insert on person to itinerum_door;
 grant select, insert, update (used_at, revoked_at) on invitation to itinerum_door;

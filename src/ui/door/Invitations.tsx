@@ -13,6 +13,7 @@ import { useNow } from '@/ui/time/now'
 import { roleWords } from '@/words/roles'
 import { capital } from '@/words/text'
 import { momentWords } from '@/words/time'
+import { freshSecret } from './ask'
 
 interface Invitation {
   id: string
@@ -20,13 +21,6 @@ interface Invitation {
   role: Role
   expiresAt: string
 }
-/** 32 random bytes, as an address may hold them. */
-const fresh = () =>
-  btoa(String.fromCharCode(...crypto.getRandomValues(new Uint8Array(32))))
-    .replaceAll('+', '-')
-    .replaceAll('/', '_')
-    .replace(/=+$/, '')
-
 export function Invitations({ invitations, people }: { invitations: readonly Invitation[]; people: readonly Person[] }) {
   const { invite, takeBackInvitation } = useActions()
   const make = useWrite(invite)
@@ -38,7 +32,7 @@ export function Invitations({ invitations, people }: { invitations: readonly Inv
   const [role, setRole] = useState<Role>('painter')
   const [personId, setPersonId] = useState('')
   const begin = async () => {
-    const token = fresh()
+    const token = freshSecret()
     if (!(await make.send({ id: uuidv7(), token, role, personId }))) return
     setLink(`${location.origin}/join/${token}`)
     router.refresh()

@@ -8,6 +8,7 @@ import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
 import { useWrite } from '@/ui/form/useWrite'
 import { roleWords } from '@/words/roles'
+import { freshSecret } from './ask'
 
 interface Member {
   id: string
@@ -18,10 +19,17 @@ interface Member {
 }
 
 export function Members({ members }: { members: readonly Member[] }) {
-  const { sendMemberAway } = useActions()
+  const { sendMemberAway, makeNewPassword } = useActions()
   const router = useRouter()
   const write = useWrite(sendMemberAway)
+  const renew = useWrite(makeNewPassword)
   const [sure, setSure] = useState<string | null>(null)
+  const [link, setLink] = useState<{ name: string; address: string } | null>(null)
+  const make = async (membershipId: string, name: string) => {
+    const token = freshSecret()
+    if (await renew.send({ entryId: uuidv7(), membershipId, token }))
+      setLink({ name, address: `${location.origin}/new-password/${token}` })
+  }
   const send = async (membershipId: string) => {
     if (await write.send({ entryId: uuidv7(), membershipId })) router.refresh()
   }
@@ -35,19 +43,35 @@ export function Members({ members }: { members: readonly Member[] }) {
               <span className="block text-soft">signs in as {accountName}</span>
             </span>
             {mayGo && (
-              <button
-                type="button"
-                className="press"
-                disabled={write.pending}
-                onClick={() => (sure === id ? void send(id) : setSure(id))}
-              >
-                {sure === id ? `${name} comes in no more` : 'Comes in no more…'}
-              </button>
+              <span className="flex flex-wrap gap-2">
+                <button type="button" className="press" disabled={renew.pending} onClick={() => void make(id, name)}>
+                  A new password
+                </button>
+                <button
+                  type="button"
+                  className="press"
+                  disabled={write.pending}
+                  onClick={() => (sure === id ? void send(id) : setSure(id))}
+                >
+                  {sure === id ? `${name} comes in no more` : 'Comes in no more…'}
+                </button>
+              </span>
             )}
           </li>
         ))}
       </ul>
-      <Trouble>{write.issue}</Trouble>
+      {link && (
+        <p className="mt-3 border-l-4 border-now pl-3">
+          <strong className="block">
+            Give {link.name} this address: a new password is chosen there. It is shown this once, opens once, and is good for a
+            day.
+          </strong>
+          <code className="break-all" data-password>
+            {link.address}
+          </code>
+        </p>
+      )}
+      <Trouble>{write.issue ?? renew.issue}</Trouble>
     </>
   )
 }

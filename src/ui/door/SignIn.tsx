@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react'
 import type { Role } from '@/core/house/roles'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { roleWords } from '@/words/roles'
-import { askDoor, clearDevice, clearPages, openAnew } from './ask'
+import { clearDevice, clearPages, openAnew, useDoor } from './ask'
 
 interface Props {
   demo: readonly { id: string; personName: string; role: Role; studioName: string }[]
@@ -13,28 +13,20 @@ interface Props {
   /** signed out from another device: what was kept on this one goes */
   revoked: boolean
 }
-const issueWords: Record<string, string> = {
+const wrong = {
   wrong: 'That name and password don’t belong together. Try again; capitals in the name don’t matter, in the password they do.',
-  wait: 'Too many tries. Wait a quarter of an hour, then try again.',
-  busy: 'Too many come in at once. Try again in a moment.',
-  unreachable: 'The server can’t be reached just now. Try again in a moment.',
 }
 
 export function SignIn({ demo, to, revoked }: Props) {
   const [pending, setPending] = useState<string | null>(null)
-  const [issue, setIssue] = useState<string | null>(null)
+  const { send, issue } = useDoor<object>('/api/session', 'POST', wrong)
   useEffect(() => {
     if (revoked) void clearDevice('all')
   }, [revoked])
   const come = async (sent: object, by: string) => {
     if (pending) return
     setPending(by)
-    setIssue(null)
-    const { ok, issue: trouble = '' } = await askDoor('/api/session', 'POST', sent)
-    if (!ok) {
-      setPending(null)
-      return setIssue(issueWords[trouble] ?? issueWords.wrong ?? '')
-    }
+    if (!('ok' in (await send(sent)))) return setPending(null)
     // what somebody else saw on this device is not read by who comes now
     await clearPages()
     openAnew(to)

@@ -1,4 +1,7 @@
+'use client'
 /** Asks the door, and clears this device of what somebody else should not find. */
+import { useState } from 'react'
+import type { Answer } from '@/core/input/issues'
 import { throwAllAway, throwAway } from '@/outbox/store'
 
 export interface DoorAnswer {
@@ -7,7 +10,10 @@ export interface DoorAnswer {
   fields?: Record<string, string> | undefined
 }
 
-export async function askDoor(path: '/api/session' | '/api/join', method: 'POST' | 'DELETE', sent: object): Promise<DoorAnswer> {
+type Path = '/api/session' | '/api/join' | '/api/password'
+type Method = 'POST' | 'PUT' | 'DELETE'
+
+export async function askDoor(path: Path, method: Method, sent: object): Promise<DoorAnswer> {
   try {
     const response = await fetch(path, {
       method,
@@ -20,6 +26,25 @@ export async function askDoor(path: '/api/session' | '/api/join', method: 'POST'
   } catch {
     return { ok: false, issue: 'unreachable' }
   }
+}
+
+const usualWords: Record<string, string> = {
+  wait: 'Too many tries. Wait a quarter of an hour, then try again.',
+  busy: 'Too many come in at once. Try again in a moment.',
+  unreachable: 'The server can’t be reached just now. Try again in a moment.',
+}
+/** What a form sends to the door, and what the door said against it: in `own` words where they say more. */
+export function useDoor<T extends object>(path: Path, method: Method, own: Readonly<Record<string, string>> = {}) {
+  const [issue, setIssue] = useState<string | null>(null)
+  const send = async (typed: T): Promise<Answer> => {
+    setIssue(null)
+    const { ok, issue: trouble = '', fields } = await askDoor(path, method, typed)
+    if (ok) return { ok: true }
+    if (fields) return { issue: 'not-readable', fields }
+    setIssue(own[trouble] ?? usualWords[trouble] ?? usualWords.unreachable ?? '')
+    return { issue: 'not-readable' }
+  }
+  return { send, issue }
 }
 
 /** Goes there with a page made anew: nothing of who was here before stays in it. */
@@ -36,3 +61,10 @@ export async function clearDevice(membershipId: string | 'all'): Promise<void> {
   for (const key of Object.keys(localStorage)) if (key.startsWith('itinerum.')) localStorage.removeItem(key)
   await (membershipId === 'all' ? throwAllAway() : throwAway(membershipId)).catch(() => undefined)
 }
+
+/** 32 random bytes, as an address may hold them. */
+export const freshSecret = () =>
+  btoa(String.fromCharCode(...crypto.getRandomValues(new Uint8Array(32))))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replace(/=+$/, '')

@@ -1,7 +1,7 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
 import { createContext, type ReactNode, useContext } from 'react'
-import type { InviteBackText, InviteText, SendAwayText } from '@/core/input/door'
+import type { InviteBackText, InviteText, PasswordKeyText, SendAwayText } from '@/core/input/door'
 import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry'
 import type {
   CalendarText,
@@ -60,6 +60,7 @@ export interface Actions {
   keepWeek: Ask<WeekText>
   invite: Ask<InviteText>
   takeBackInvitation: Ask<InviteBackText>
+  makeNewPassword: Ask<PasswordKeyText>
   sendMemberAway: Ask<SendAwayText>
   keepForecast: Ask<ForecastText>
   takeBackForecast: Ask<ForecastBackText>

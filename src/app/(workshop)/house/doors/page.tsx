@@ -3,6 +3,7 @@ import { redirect } from 'next/navigation'
 import { listMembers, listOwnSessions, whoIsIn } from '@/app/_server/door'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { listInvitations } from '@/db/invitation'
+import { ChangePassword } from '@/ui/door/ChangePassword'
 import { Devices } from '@/ui/door/Devices'
 import { Invitations } from '@/ui/door/Invitations'
 import { Members } from '@/ui/door/Members'
@@ -29,6 +30,7 @@ export default async function Doors() {
           {session.isDemo && '. This is the demo: anybody on this machine comes in by one tap'}.
         </p>
         <SignOut of={session.membershipId} />
+        {!session.isDemo && <ChangePassword />}
       </section>
       <section aria-labelledby="devices" className="border-t-2 border-ink pt-4">
         <h2 id="devices" className="title text-3xl">
