@@ -37,6 +37,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   learned: () => Promise.resolve('/learned'),
   shelf: () => Promise.resolve('/shelf'),
   house: () => Promise.resolve('/house'),
+  'who comes in': () => Promise.resolve('/house/doors'),
   'a place that is not there': () => Promise.resolve('/nowhere'),
 }
 

@@ -27,6 +27,7 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
   let address = ''
   let key = ''
   let owner: Cookie | undefined
+  const sessions = new Map<string, Cookie>()
 
   const database = async (): Promise<void> => {
     const { stdout } = await command('database', 'up')
@@ -57,9 +58,12 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
     database,
     /** the address by which the first owner comes in */
     firstDoor: () => `${address}/join/${key}`,
-    /** a browser of somebody of the demo */
-    letIn: async (context: BrowserContext, who?: string): Promise<void> =>
-      context.addCookies([cookieAt(address, await comeIn(address, who))]),
+    /** a browser of somebody of the demo; the same session each time, so that it is in while the server is gone too */
+    letIn: async (context: BrowserContext, who = ''): Promise<void> => {
+      const cookie = sessions.get(who) ?? (await comeIn(address, who))
+      sessions.set(who, cookie)
+      await context.addCookies([cookieAt(address, cookie)])
+    },
     /** a browser of the studio's first owner, who comes in by the address that was printed */
     letOwnerIn: async (context: BrowserContext): Promise<void> => {
       owner ??= cookieOf(

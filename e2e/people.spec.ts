@@ -239,7 +239,7 @@ test('a forgotten password is renewed by an address of the owner’s; one’s ow
   await expect(lost.getByRole('heading', { name: 'This link opens nothing' })).toBeVisible()
 
   await page.goto(`${own.address()}/house/doors`)
-  await page.getByText('Another password').click()
+  await page.locator('summary', { hasText: 'Another password' }).click()
   await page.getByLabel('The old one').fill(words.perran)
   await page.getByLabel('The new one').fill(words.perran)
   await page.getByRole('button', { name: 'Keep the new one' }).click()
@@ -255,6 +255,7 @@ test('who comes in no more is out at once, wherever they were in', async ({ brow
   await owner.getByRole('listitem').filter({ hasText: 'Perran Loft' }).getByRole('button', { name: 'Comes in no more…' }).click()
   await owner.getByRole('button', { name: 'Perran Loft comes in no more' }).click()
   await expect(owner.getByText('Perran Loft, painter')).toBeHidden()
+  await expect(owner.getByText('perran comes in no more, says Isolt.')).toBeVisible()
   await painter.goto(`${own.address()}/pieces`)
   await expect(painter.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
   await comeIn(painter, 'perran', words.perran)

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { comeIn, makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { storeWhole, wholePiece } from '@/db/testing/rows'
 import * as accounts from './account'
+import { listHappened } from './happened'
 import * as invitations from './invitation'
 import { type Client, inSession, SignedOut } from './pool'
 import { freshSecret } from './secret'
@@ -82,7 +83,7 @@ describe('a session', () => {
 })
 
 describe('whoever writes their own statements', () => {
-  const tables = ['account', 'may_write', 'membership', 'password_key', 'session', 'sign_in_try']
+  const tables = ['account', 'happened', 'may_write', 'membership', 'password_key', 'session', 'sign_in_try']
   test('reaches nothing behind the door', async () => {
     for (const table of tables) {
       const attempt = (sql: string) => db.as(db.here, (client) => client.query(sql))
@@ -195,6 +196,45 @@ describe('an invitation', () => {
     expect(await find(back.secret)).not.toBeNull()
     await db.as(db.here, (client) => invitations.revokeInvitation(client, back.id, new Date().toISOString()))
     expect([await find(back.secret), await find(over.secret)]).toEqual([null, null])
+  })
+})
+
+describe('what happened', () => {
+  test('is told by the database itself, with who did it, and nobody changes it', async () => {
+    const owner = await comeIn(db.owner, db.here, 'owner')
+    const painter = await comeIn(db.owner, db.here, 'painter')
+    const [by, about] = [await sessionOf(owner), await sessionOf(painter)]
+    await inSession(db.pool, owner, (client, id) =>
+      invitations.addInvitation(client, id, { id: uuidv7(), secret: freshSecret(), role: 'helper', personId: null, hours: 1 }),
+    )
+    await atDoor(async (client) => {
+      await client.query('begin')
+      await client.query('select enter($1)', [owner])
+      await accounts.endMembership(client, db.here, about.membershipId)
+      await client.query('commit')
+    })
+    const told = (of: string | null) => atDoor((client) => listHappened(client, db.here, { of, limit: 6 }))
+    expect((await told(about.accountId)).map((each) => [each.what, each.by, each.about])).toEqual([
+      ['signed-out', by.accountName, about.accountName],
+      ['sent-away', by.accountName, about.accountName],
+      ['came-in', null, about.accountName],
+      ['joined', null, about.accountName],
+    ])
+    expect((await told(null)).map((each) => each.what).slice(0, 3)).toEqual(['signed-out', 'sent-away', 'invited'])
+    expect((await told(by.accountId)).map((each) => [each.what, each.role])).toContainEqual(['invited', 'helper'])
+    expect(await atDoor((client) => listHappened(client, db.elsewhere, { of: by.accountId, limit: 6 }))).toEqual([])
+    for (const sql of [
+      'delete from door.happened',
+      `update door.happened set what = 'joined'`,
+      `insert into door.happened default values`,
+    ])
+      await expect(
+        atDoor((client) => client.query(sql)),
+        sql,
+      ).rejects.toThrow(/permission denied/)
+    const forged = `select door.tell('joined', '${db.here}', null, null, null, null)`
+    await expect(db.as(db.here, (client) => client.query(forged))).rejects.toThrow(/permission denied/)
+    await expect(atDoor((client) => client.query(forged))).rejects.toThrow(/permission denied/)
   })
 })
 

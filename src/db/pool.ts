@@ -90,19 +90,31 @@ export async function inTransaction<T>(
   work: (client: Client) => Promise<T>,
   to: keyof typeof begins = 'write',
 ): Promise<T> {
+  return onConnection(pool, async (client, lost) => {
+    try {
+      await client.query(begins[to])
+      const result = await work(client)
+      await client.query('commit')
+      return result
+    } catch (error) {
+      await client.query('rollback').catch(lost)
+      throw error
+    }
+  })
+}
+
+/** Asks over one connection, each statement by itself. `lost` says that the connection is good for nothing any more. */
+export async function onConnection<T>(
+  pool: pg.Pool,
+  work: (client: Client, lost: (error: Error) => void) => Promise<T>,
+): Promise<T> {
   const client = await pool.connect()
   let broken: Error | undefined
   // a connection lost while it is out fails its query; without a listener it would take the whole server with it
   const lost = (error: Error) => (broken = error)
   client.on('error', lost)
   try {
-    await client.query(begins[to])
-    const result = await work(client)
-    await client.query('commit')
-    return result
-  } catch (error) {
-    await client.query('rollback').catch(lost)
-    throw error
+    return await work(client, lost)
   } finally {
     client.off('error', lost)
     client.release(broken)

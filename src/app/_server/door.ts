@@ -6,9 +6,10 @@ import { cache } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { signInText } from '@/core/input/door'
 import * as accounts from '@/db/account'
+import { type Happened, listHappened } from '@/db/happened'
 import * as invitations from '@/db/invitation'
 import { patiently } from '@/db/patiently'
-import { type Client, inTransaction, makePool } from '@/db/pool'
+import { type Client, inTransaction, makePool, onConnection } from '@/db/pool'
 import { freshSecret } from '@/db/secret'
 import * as sessions from '@/db/session'
 import * as tries from '@/db/signInTry'
@@ -22,11 +23,17 @@ function pool(): pg.Pool {
   return (holder.itinerumDoor ??= makePool(url, 4))
 }
 
-const atDoor = <T>(work: (client: Client) => Promise<T>): Promise<T> => inTransaction(pool(), work)
+/** In one transaction; what happens in it is told as done by who is in. */
+const atDoor = <T>(work: (client: Client) => Promise<T>): Promise<T> =>
+  inTransaction(pool(), async (client) => {
+    await client.query('select enter($1)', [await sessionSecret()])
+    return work(client)
+  })
 /** a database that was killed is back sooner */
 const patienceMs = 5_000
+/** One question, which needs no transaction: asked with every page. */
 const readDoor = <T>(work: (client: Client) => Promise<T>, waitMs = patienceMs): Promise<T> =>
-  patiently(() => atDoor(work), waitMs)
+  patiently(() => onConnection(pool(), work), waitMs)
 
 /** The session behind a secret, seen just now; null where there never was one. */
 export async function lookUp(secret: string): Promise<sessions.Session | null> {
@@ -188,6 +195,9 @@ export const signOut = (session: sessions.Session, ids: readonly string[]): Prom
   })
 export const listOwnSessions = (session: sessions.Session): Promise<sessions.OpenSession[]> =>
   readDoor((client) => sessions.listSessions(client, session.accountId))
+/** What happened at the doors: of the whole studio for its owner, of oneself for anybody else. */
+export const listOwnHappened = ({ studioId, accountId, role }: sessions.Session, limit: number): Promise<Happened[]> =>
+  readDoor((client) => listHappened(client, studioId, { of: role === 'owner' ? null : accountId, limit }))
 export const listMembers = (session: sessions.Session): Promise<accounts.Member[]> =>
   readDoor((client) => accounts.listMembers(client, session.studioId))
 /** Somebody comes in no more; false where that would leave nobody who owns it. */

@@ -16,6 +16,8 @@ interface Member {
   accountName: string
   role: Role
   mayGo: boolean
+  /** whether a new password can be made for them here */
+  mayRenew: boolean
 }
 
 export function Members({ members }: { members: readonly Member[] }) {
@@ -36,7 +38,7 @@ export function Members({ members }: { members: readonly Member[] }) {
   return (
     <>
       <ul className="mt-2">
-        {members.map(({ id, name, accountName, role, mayGo }) => (
+        {members.map(({ id, name, accountName, role, mayGo, mayRenew }) => (
           <li key={id} className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-b border-line py-2">
             <span>
               <strong className="text-lg">{name}</strong>, {roleWords[role]}
@@ -44,9 +46,11 @@ export function Members({ members }: { members: readonly Member[] }) {
             </span>
             {mayGo && (
               <span className="flex flex-wrap gap-2">
-                <button type="button" className="press" disabled={renew.pending} onClick={() => void make(id, name)}>
-                  A new password
-                </button>
+                {mayRenew && (
+                  <button type="button" className="press" disabled={renew.pending} onClick={() => void make(id, name)}>
+                    A new password
+                  </button>
+                )}
                 <button
                   type="button"
                   className="press"

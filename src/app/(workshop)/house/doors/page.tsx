@@ -1,10 +1,11 @@
 /** Who may come in, and on which devices one is in oneself. */
 import { redirect } from 'next/navigation'
-import { listMembers, listOwnSessions, whoIsIn } from '@/app/_server/door'
+import { listMembers, listOwnHappened, listOwnSessions, whoIsIn } from '@/app/_server/door'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { listInvitations } from '@/db/invitation'
 import { ChangePassword } from '@/ui/door/ChangePassword'
 import { Devices } from '@/ui/door/Devices'
+import { HappenedList } from '@/ui/door/HappenedList'
 import { Invitations } from '@/ui/door/Invitations'
 import { Members } from '@/ui/door/Members'
 import { SignOut } from '@/ui/door/SignOut'
@@ -18,6 +19,7 @@ export default async function Doors() {
   const { people } = await loadHouse()
   const sessions = await listOwnSessions(session)
   const isOwner = session.role === 'owner'
+  const happened = await listOwnHappened(session, 30)
   const members = await listMembers(session)
   const invitations = isOwner ? await readStudio(listInvitations) : []
   const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? ''
@@ -49,6 +51,7 @@ export default async function Doors() {
           members={members.map(({ membershipId, personId, accountName, role }) => ({
             ...{ id: membershipId, name: nameOf(personId), accountName, role },
             mayGo: isOwner && membershipId !== session.membershipId,
+            mayRenew: isOwner && !session.isDemo,
           }))}
         />
         {isOwner && (
@@ -57,6 +60,12 @@ export default async function Doors() {
             people={people.filter(({ id }) => !members.some(({ personId }) => personId === id))}
           />
         )}
+      </section>
+      <section aria-labelledby="happened" className="border-t-2 border-ink pt-4">
+        <h2 id="happened" className="title text-3xl">
+          What happened here
+        </h2>
+        <HappenedList all={happened} />
       </section>
     </div>
   )

@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { findPieceView } from '@/app/_server/load'
 import { loadHouse } from '@/app/_server/session'
 import { logTable } from '@/words/logTable'
+import { plainCell } from '@/words/table'
 
 const fileName = (name: string, as: string) =>
   `${name
@@ -12,8 +13,6 @@ const fileName = (name: string, as: string) =>
     .slice(0, 60)}.${as}`
 /** by which a spreadsheet knows the letters */
 const byteOrderMark = '\uFEFF'
-/** a spreadsheet must not take a note for a formula */
-const plain = (value: unknown) => (typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value)
 
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const id = z.uuid().safeParse((await params).id)
@@ -34,7 +33,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     channels: view.channels,
     rooms: view.rooms,
   })
-  const rows = table.map((row) => Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value)])))
+  const rows = table.map((row) => Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plainCell(value)])))
   return new Response(`${byteOrderMark}${Papa.unparse(rows)}`, {
     headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
   })

@@ -1,0 +1,31 @@
+/** What happened at the doors of a studio, the newest first. Written by triggers; read by the door's own role alone. */
+import { z } from 'zod'
+import { type DoorEvent, doorEvents, roles } from '@/core/house/roles'
+import type { StudioId } from '@/core/measure/named'
+import type { Client } from './pool'
+import { many, query } from './rows'
+
+const happenedRow = z.object({
+  id: z.number(),
+  at: z.string(),
+  what: z.enum(doorEvents),
+  by: z.string().nullable(),
+  about: z.string().nullable(),
+  role: z.enum(roles).nullable(),
+  agent: z.string().nullable(),
+  address: z.string().nullable(),
+})
+export type Happened = z.output<typeof happenedRow> & { what: DoorEvent }
+const happened = query(
+  'what happened at the doors',
+  happenedRow,
+  `select h.id, h.at, h.what, b.name as "by", a.name as about, h.role, h.agent, h.address
+   from door.happened h left join door.account b on b.id = h.by_account left join door.account a on a.id = h.about_account
+   where h.studio_id = $1 and ($2::uuid is null or h.about_account = $2 or h.by_account = $2) order by h.id desc limit $3`,
+)
+/** `of`: what one account did, or what was done about it; null: everything. */
+export const listHappened = (
+  client: Client,
+  studioId: StudioId,
+  { of, limit }: { of: string | null; limit: number },
+): Promise<Happened[]> => many(client, happened, [studioId, of, limit])

@@ -1,0 +1,37 @@
+import { describe, expect, test } from 'vitest'
+import type { DoorEvent } from '@/core/house/roles'
+import { deviceWords, happenedWords } from './roles'
+import { plainCell } from './table'
+
+const told = (what: DoorEvent, over: Partial<Parameters<typeof happenedWords>[0]> = {}) =>
+  happenedWords({ what, by: null, about: 'perran', role: null, agent: null, ...over })
+const phone = 'Mozilla/5.0 (some system) Mobile'
+
+describe('what happened at the doors', () => {
+  test('says who, and who did it where that was somebody else', () => {
+    expect(told('came-in', { agent: phone })).toBe('perran came in, on a phone.')
+    expect(told('signed-out', { by: 'perran', agent: phone })).toBe('perran signed themself out on a phone.')
+    expect(told('signed-out', { by: 'Isolt' })).toBe('Isolt signed perran out on some device.')
+    expect(told('sent-away', { by: 'Isolt' })).toBe('perran comes in no more, says Isolt.')
+    expect(told('sent-away')).toBe('perran comes in no more.')
+    expect(told('joined', { role: 'helper' })).toBe('perran joined as helper.')
+    expect(told('password')).toBe('perran has another password.')
+  })
+  test('of a link: whose it is, and that of the first owner is the machine’s', () => {
+    expect(told('invited', { by: 'Isolt', about: null, role: 'painter' })).toBe('Isolt made a link for a painter.')
+    expect(told('invited', { about: null, role: 'owner' })).toBe('Whoever runs the machine made a link for an owner.')
+    expect(told('invitation-back', { by: 'Isolt', about: null, role: 'bookkeeper' })).toBe(
+      'Isolt took back a link for a bookkeeper.',
+    )
+  })
+})
+test('a device is told by what its browser says', () =>
+  expect([phone, 'Mozilla/5.0 (Tablet)', 'Mozilla/5.0 (X11)', 'node', null].map(deviceWords)).toEqual([
+    'a phone',
+    'a tablet',
+    'a computer',
+    'some device',
+    'some device',
+  ]))
+test('a spreadsheet takes no cell for a formula', () =>
+  expect(['=1+1', '@x', '-4', 'wax', 4, null].map(plainCell)).toEqual(["'=1+1", "'@x", "'-4", 'wax', 4, null]))
