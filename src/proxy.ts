@@ -46,7 +46,7 @@ const open =
 async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
   const { pathname, search } = request.nextUrl
   // an action answers by itself that nobody is signed in: what was typed stays on its page
-  if (open.test(pathname) || request.headers.has('next-action')) return null
+  if (open.test(pathname) || (request.method === 'POST' && request.headers.has('next-action'))) return null
   const { name } = sessionCookie(request.headers.get('host'), isTls(request.headers))
   const session = await lookUp(request.cookies.get(name)?.value ?? '').catch(() => 'unknown' as const)
   // records that can't be reached are told by the page

@@ -19,7 +19,14 @@ export function ChangePassword() {
   return (
     <details className="mt-6 max-w-xl">
       <summary className="min-h-12 cursor-pointer py-2 text-lg font-semibold">Another password</summary>
-      <form onSubmit={(event) => void submit(event)} onChange={() => setKept(false)} noValidate className="mt-2 space-y-4">
+      <form
+        // sent before any script has run, a password must not stand in an address
+        method="post"
+        onSubmit={(event) => void submit(event)}
+        onChange={() => setKept(false)}
+        noValidate
+        className="mt-2 space-y-4"
+      >
         <TextField
           label="The old one"
           type="password"

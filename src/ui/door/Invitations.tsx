@@ -1,7 +1,7 @@
 'use client'
 /** Links by which others come in: made here, shown once, taken back by a tap. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { type SyntheticEvent, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { type Role, roles } from '@/core/house/roles'
 import type { Person } from '@/core/house/studio'
@@ -29,11 +29,13 @@ export function Invitations({ invitations, people }: { invitations: readonly Inv
   const house = useHouse()
   const nowMs = useNow()
   const [link, setLink] = useState<string | null>(null)
-  const [role, setRole] = useState<Role>('painter')
-  const [personId, setPersonId] = useState('')
-  const begin = async () => {
+  // what stands in the form is what counts, also where it was chosen before any script had run
+  const begin = async (event: SyntheticEvent<HTMLFormElement>) => {
+    event.preventDefault()
+    const chosen = new FormData(event.currentTarget)
+    const text = (name: string) => String(chosen.get(name) ?? '')
     const token = freshSecret()
-    if (!(await make.send({ id: uuidv7(), token, role, personId }))) return
+    if (!(await make.send({ id: uuidv7(), token, role: text('role') as Role, personId: text('personId') }))) return
     setLink(`${location.origin}/join/${token}`)
     router.refresh()
   }
@@ -68,10 +70,10 @@ export function Invitations({ invitations, people }: { invitations: readonly Inv
           </code>
         </p>
       )}
-      <div className="mt-3 grid items-end gap-4 sm:grid-cols-[1fr_1fr_auto]">
+      <form onSubmit={(event) => void begin(event)} className="mt-3 grid items-end gap-4 sm:grid-cols-[1fr_1fr_auto]">
         <Field label="Who">
           {(wired) => (
-            <select {...wired} className="field" value={personId} onChange={(event) => setPersonId(event.target.value)}>
+            <select {...wired} name="personId" className="field">
               <option value="">somebody new</option>
               {people.map(({ id, name }) => (
                 <option key={id} value={id}>
@@ -83,7 +85,7 @@ export function Invitations({ invitations, people }: { invitations: readonly Inv
         </Field>
         <Field label="As what">
           {(wired) => (
-            <select {...wired} className="field" value={role} onChange={(event) => setRole(event.target.value as Role)}>
+            <select {...wired} name="role" className="field" defaultValue="painter">
               {roles.map((each) => (
                 <option key={each} value={each}>
                   {capital(roleWords[each])}
@@ -92,10 +94,10 @@ export function Invitations({ invitations, people }: { invitations: readonly Inv
             </select>
           )}
         </Field>
-        <button type="button" className="press press-now min-h-12" disabled={make.pending} onClick={() => void begin()}>
+        <button type="submit" className="press press-now min-h-12" disabled={make.pending}>
           Make the link
         </button>
-      </div>
+      </form>
       <Trouble>{make.issue ?? back.issue}</Trouble>
     </div>
   )

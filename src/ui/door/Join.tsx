@@ -19,7 +19,13 @@ export function Join({ token, called }: { token: string; called: string | null }
     openAnew('/')
   })
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate className="mt-8 space-y-4">
+    <form
+      // sent before any script has run, a password must not stand in an address
+      method="post"
+      onSubmit={(event) => void submit(event)}
+      noValidate
+      className="mt-8 space-y-4"
+    >
       {called === null && (
         <TextField
           label="You, as the log calls you"

@@ -16,7 +16,13 @@ export function NewPassword({ token, name }: { token: string; name: string }) {
     openAnew('/')
   })
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate className="mt-8 space-y-4">
+    <form
+      // sent before any script has run, a password must not stand in an address
+      method="post"
+      onSubmit={(event) => void submit(event)}
+      noValidate
+      className="mt-8 space-y-4"
+    >
       <input type="text" autoComplete="username" value={name} readOnly hidden />
       <TextField
         label="A password"

@@ -56,6 +56,7 @@ export function SignIn({ demo, to, revoked }: Props) {
         </section>
       )}
       <form
+        method="post"
         noValidate
         className="mt-8 space-y-4"
         onSubmit={(event) => {

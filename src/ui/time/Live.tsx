@@ -28,6 +28,10 @@ export function Live({ sinceMs }: { sinceMs: number }) {
         // it comes back by itself when broken; what was missed meanwhile is asked for then
         source = new EventSource(`/api/live?since=${since}`)
         source.addEventListener('changed', ask)
+        // refused, not broken: nobody is in here any more, and the page asked anew leads to the door
+        source.onerror = () => {
+          if (source?.readyState === EventSource.CLOSED) ask()
+        }
         source.onopen = () => {
           if (opened) ask()
           opened = true

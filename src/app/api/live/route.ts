@@ -1,14 +1,16 @@
 /** Server-sent events: `changed`, with the table's name, whenever something of this studio was written. */
-import { whoIsIn } from '@/app/_server/door'
+import { lookUp } from '@/app/_server/door'
 import { changedSince, listen } from '@/app/_server/live'
+import { sessionSecret } from '@/app/_server/session'
 
 export const dynamic = 'force-dynamic'
-/** keeps the line open through whatever stands between */
-const breathMs = 20_000
+/** keeps the line open through whatever stands between, and as long as one is in */
+const breathMs = 15_000
 
 export async function GET(request: Request): Promise<Response> {
-  const session = await whoIsIn()
-  if (!session) return new Response('Nobody is signed in.', { status: 401 })
+  const secret = await sessionSecret()
+  const session = await lookUp(secret)
+  if (!session?.isOpen) return new Response('Nobody is signed in.', { status: 401 })
   const { studioId } = session
   const encoder = new TextEncoder()
   let stop: () => void = () => undefined
@@ -22,7 +24,13 @@ export async function GET(request: Request): Promise<Response> {
         }
       }
       const unlisten = listen(studioId, (table) => say(`event: changed\ndata: ${table}\n\n`))
-      const breath = setInterval(() => say(': still here\n\n'), breathMs)
+      // who was signed out meanwhile is told nothing more; records that can't be reached say nothing of it
+      const stillIn = async () => {
+        if ((await lookUp(secret).catch(() => session))?.isOpen) return say(': still here\n\n')
+        stop()
+        controller.close()
+      }
+      const breath = setInterval(() => void stillIn().catch(() => undefined), breathMs)
       stop = () => {
         clearInterval(breath)
         unlisten()
