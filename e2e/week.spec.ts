@@ -22,6 +22,10 @@ async function laterLine(page: Page): Promise<Locator> {
 }
 async function open(line: Locator): Promise<void> {
   await expect(async () => {
+    // planned anew, it may stand on another day, which is folded away
+    const day = line.locator('xpath=ancestor::details')
+    if ((await day.count()) > 0 && (await day.getAttribute('open')) === null)
+      await day.locator('> summary').click({ timeout: 2_000 })
     if ((await line.getAttribute('aria-expanded')) !== 'true') await line.click({ timeout: 2_000 })
     await expect(line).toHaveAttribute('aria-expanded', 'true', { timeout: 1_000 })
   }).toPass({ timeout: 20_000 })
@@ -50,6 +54,7 @@ test('a step is held half an hour later, its price said before; taken, it stands
   const thought = page.getByRole('region', { name: 'What it would do' })
   let later = ''
   await expect(async () => {
+    await open(line)
     const [hour = 0, minute = 0] = (/(\d\d):(\d\d)/.exec((await line.textContent()) ?? '') ?? []).slice(1).map(Number)
     later = `${String(Math.floor((hour * 60 + minute + 30) / 60)).padStart(2, '0')}:${String((minute + 30) % 60).padStart(2, '0')}`
     await page.getByRole('button', { name: 'Half an hour later' }).click({ timeout: 3_000 })
@@ -90,6 +95,7 @@ test('by keys: a quarter of an hour later, and left again', async ({ page }, { p
   await page.goto('/week')
   await page.getByText(/No week is more than/).waitFor({ timeout: 20_000 })
   const line = await laterLine(page)
+  await open(line)
   await line.focus()
   await line.press('ArrowRight')
   await expect(page.getByText('Reckoning…').or(page.getByText(/steps move|Nothing else moves|That can’t be/))).toBeVisible()

@@ -6,7 +6,7 @@ import { type NextRequest, NextResponse } from 'next/server'
 import { isActionBody, isReadablePath, isRouterTree, mostActionBytes } from './actionBody'
 import { lookUp } from './app/_server/door'
 import { isOwnAddress, isOwnOrigin } from './origin'
-import { isTls, ownPlace, sessionCookie } from './sessionCookie'
+import { isFor, isTls, ownPlace, sessionCookie } from './sessionCookie'
 
 const reads = new Set(['GET', 'HEAD'])
 
@@ -50,7 +50,7 @@ async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
   const { name } = sessionCookie(request.headers.get('host'), isTls(request.headers))
   const session = await lookUp(request.cookies.get(name)?.value ?? '').catch(() => 'unknown' as const)
   // records that can't be reached are told by the page
-  if (session === 'unknown' || session?.isOpen) return null
+  if (session === 'unknown' || (session?.isOpen && isFor(session, request.headers))) return null
   const headers = { 'cache-control': 'no-store' }
   if (pathname.startsWith('/api/'))
     return NextResponse.json({ issue: 'signed-out', revoked: session?.isRevoked ?? false }, { status: 401, headers })

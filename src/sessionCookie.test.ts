@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { ownPlace, sessionCookie } from './sessionCookie'
+import { isFor, ownPlace, sessionCookie } from './sessionCookie'
 
 describe('the cookie of a session', () => {
   test('over TLS no other host or path can set it', () =>
@@ -9,6 +9,12 @@ describe('the cookie of a session', () => {
     expect(sessionCookie('[::1]:4701', false).name).toBe('itinerum-4701')
     expect(sessionCookie('127.0.0.1', false).name).toBe('itinerum-80')
   })
+})
+
+test('what one person wrote is not taken in the session of another', () => {
+  const sent = (whose: string | null) =>
+    isFor({ membershipId: 'a' }, new Headers(whose === null ? {} : { 'itinerum-member': whose }))
+  expect([sent(null), sent('a'), sent('b')]).toEqual([true, true, false])
 })
 
 describe('where one goes on to', () => {

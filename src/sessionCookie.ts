@@ -10,6 +10,12 @@ export function sessionCookie(host: string | null, isTls: boolean): { name: stri
 /** Whether a request came by TLS, by what the server itself says of it. */
 export const isTls = (headers: Pick<Headers, 'get'>): boolean => headers.get('x-forwarded-proto') === 'https'
 
+/** Whether what was sent may be taken in a session: what somebody wrote is not taken in another's, who came in here after them. */
+export function isFor({ membershipId }: { membershipId: string }, headers: Pick<Headers, 'get'>): boolean {
+  const whose = headers.get('itinerum-member')
+  return whose === null || whose === membershipId
+}
+
 /** A place of our own to go on to after signing in; the bench for anything else. */
 export const ownPlace = (wanted: string | null | undefined): string =>
   wanted && /^\/(?![/\\])[\w/?=&.~%-]*$/.test(wanted) && !wanted.startsWith('/sign-in') && !wanted.startsWith('/api/')

@@ -3,7 +3,7 @@
  * server breaks over, so that nothing behind it waits for good.
  */
 import type { Answer } from '@/core/input/issues'
-import { forget, type Kept, listKept, mark } from './store'
+import { forget, type Kept, listKept, mark, sentFor } from './store'
 
 /** Longer, and the connection counts as gone; a photograph may take its time. */
 const patienceMs = 6_000
@@ -25,7 +25,7 @@ const failing = (status: number): Heard | null =>
 
 async function askBench({ action, typed }: Sendable): Promise<Heard> {
   const body = JSON.stringify({ action, typed })
-  const headers = { 'content-type': 'application/json' }
+  const headers = { 'content-type': 'application/json', ...sentFor() }
   const response = await ask('/api/bench', { method: 'POST', headers, body }, patienceMs)
   return failing(response.status) ?? ((await response.json()) as Answer)
 }
@@ -34,7 +34,7 @@ async function askPhotos({ typed, file }: Sendable): Promise<Heard> {
   const { entryId, pieceId, partId, stepId, at, moment, alt } = typed
   const where = Object.entries({ piece: pieceId, part: partId, step: stepId, at, moment, alt })
   const query = new URLSearchParams(where.flatMap(([name, value]) => (typeof value === 'string' ? [[name, value]] : [])))
-  const request = { method: 'PUT', body: file ?? null }
+  const request = { method: 'PUT', body: file ?? null, headers: sentFor() }
   const response = await ask(`/api/photos/${entryId}?${query.toString()}`, request, photoPatienceMs)
   if (response.ok) return { ok: true }
   const fails = failing(response.status)

@@ -42,7 +42,13 @@ const nameOf = (membershipId: string) => `itinerum-${membershipId}`
 /** from before anybody signed in */
 const oldName = 'itinerum'
 const open = (name: string) =>
-  openDB<Schema>(name, 1, { upgrade: (made) => void made.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }) })
+  openDB<Schema>(name, 1, {
+    upgrade: (made) => void made.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }),
+    // another page signs out: what it throws away is not held here
+    blocking: (_version, _wanted, event) => {
+      ;(event.target as IDBDatabase).close()
+    },
+  })
 
 /** Whose entries are kept and sent from here on: each person of a device has a store of their own. */
 export function belongsTo(membershipId: string): void {
@@ -50,6 +56,8 @@ export function belongsTo(membershipId: string): void {
   owner = membershipId
   opened = undefined
 }
+/** Whose they are, as a request says it: the server takes them in nobody else's session. */
+export const sentFor = (): Record<string, string> => (owner === '' ? {} : { 'itinerum-member': owner })
 const database = () => (opened ??= openOwn(owner))
 async function openOwn(membershipId: string): Promise<IDBPDatabase<Schema>> {
   const own = await open(nameOf(membershipId))
@@ -71,17 +79,13 @@ async function adopt(own: IDBPDatabase<Schema>): Promise<void> {
 /** Throws away what a person kept on this device. */
 export async function throwAway(membershipId: string): Promise<void> {
   if (membershipId === owner) {
-    ;(await opened)?.close()
-    opened = undefined
+    const own = await opened?.catch(() => null)
+    own?.close()
+    // what asks for it still, until this page has gone, must not make it anew
+    opened = Promise.reject(new Error('the outbox of this page was thrown away'))
+    opened.catch(() => undefined)
   }
   await deleteDB(nameOf(membershipId))
-}
-/** Throws away what everybody kept on this device. */
-export async function throwAllAway(): Promise<void> {
-  ;(await opened)?.close()
-  opened = undefined
-  const all = await indexedDB.databases()
-  for (const { name } of all) if (name?.startsWith(oldName)) await deleteDB(name)
 }
 
 /** Puts it on the device for good; resolves once it is written to the disk. */

@@ -5,6 +5,7 @@ import { changePasswordInput, type ChangePasswordText } from '@/core/input/door'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useDoor } from './ask'
+import { NewPasswordField } from './NewPasswordField'
 
 const issueWords = { wrong: 'The old password is another one. Nothing was changed.' }
 const nothing: ChangePasswordText = { old: '', password: '' }
@@ -34,14 +35,7 @@ export function ChangePassword() {
           {...form.register('old')}
           trouble={troubleOf('old')}
         />
-        <TextField
-          label="The new one"
-          type="password"
-          autoComplete="new-password"
-          hint="Three or four plain words are easy to keep and hard to guess."
-          {...form.register('password')}
-          trouble={troubleOf('password')}
-        />
+        <NewPasswordField label="The new one" {...form.register('password')} trouble={troubleOf('password')} />
         <Trouble>{issue}</Trouble>
         <button type="submit" disabled={pending} className="press min-h-12">
           {pending ? 'Keeping it…' : 'Keep the new one'}

@@ -2,9 +2,10 @@
 /** An invitation taken up: a name to sign in with, a password, and whose hands they are. */
 import { useState } from 'react'
 import { joinInput, type JoinText } from '@/core/input/door'
-import { TextField, Trouble } from '@/ui/form/Field'
+import { TextField } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { clearPages, openAnew, useDoor } from './ask'
+import { DoorFoot, NewPasswordField } from './NewPasswordField'
 
 const issueWords = {
   gone: 'This invitation was used or taken back meanwhile. Ask for another one.',
@@ -42,18 +43,8 @@ export function Join({ token, called }: { token: string; called: string | null }
         {...form.register('name')}
         trouble={troubleOf('name')}
       />
-      <TextField
-        label="A password"
-        type="password"
-        autoComplete="new-password"
-        hint="Three or four plain words are easy to keep and hard to guess."
-        {...form.register('password')}
-        trouble={troubleOf('password')}
-      />
-      <Trouble>{issue}</Trouble>
-      <button type="submit" disabled={pending} className="press press-now min-h-14 w-full text-lg sm:w-auto sm:px-10">
-        {pending ? 'Coming in…' : 'Come in'}
-      </button>
+      <NewPasswordField label="A password" {...form.register('password')} trouble={troubleOf('password')} />
+      <DoorFoot issue={issue} pending={pending} words="Come in" busy="Coming in…" />
     </form>
   )
 }

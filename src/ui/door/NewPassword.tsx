@@ -2,9 +2,9 @@
 /** A new password, by an address that leads to it. */
 import { useState } from 'react'
 import { newPasswordInput, type NewPasswordText } from '@/core/input/door'
-import { TextField, Trouble } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { clearPages, openAnew, useDoor } from './ask'
+import { DoorFoot, NewPasswordField } from './NewPasswordField'
 
 const issueWords = { gone: 'This link was used meanwhile. Ask for another one.' }
 
@@ -24,18 +24,8 @@ export function NewPassword({ token, name }: { token: string; name: string }) {
       className="mt-8 space-y-4"
     >
       <input type="text" autoComplete="username" value={name} readOnly hidden />
-      <TextField
-        label="A password"
-        type="password"
-        autoComplete="new-password"
-        hint="Three or four plain words are easy to keep and hard to guess."
-        {...form.register('password')}
-        trouble={troubleOf('password')}
-      />
-      <Trouble>{issue}</Trouble>
-      <button type="submit" disabled={pending} className="press press-now min-h-14 w-full text-lg sm:w-auto sm:px-10">
-        {pending ? 'Keeping it…' : 'Keep it and come in'}
-      </button>
+      <NewPasswordField label="A password" {...form.register('password')} trouble={troubleOf('password')} />
+      <DoorFoot issue={issue} pending={pending} words="Keep it and come in" busy="Keeping it…" />
     </form>
   )
 }

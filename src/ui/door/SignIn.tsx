@@ -10,8 +10,8 @@ interface Props {
   demo: readonly { id: string; personName: string; role: Role; studioName: string }[]
   /** where to go on to */
   to: string
-  /** signed out from another device: what was kept on this one goes */
-  revoked: boolean
+  /** who was signed out from another device, by membership: what they kept on this one goes */
+  revoked: string | null
 }
 const wrong = {
   wrong: 'That name and password don’t belong together. Try again; capitals in the name don’t matter, in the password they do.',
@@ -21,7 +21,7 @@ export function SignIn({ demo, to, revoked }: Props) {
   const [pending, setPending] = useState<string | null>(null)
   const { send, issue } = useDoor<object>('/api/session', 'POST', wrong)
   useEffect(() => {
-    if (revoked) void clearDevice('all')
+    if (revoked) void clearDevice(revoked)
   }, [revoked])
   const come = async (sent: object, by: string) => {
     if (pending) return

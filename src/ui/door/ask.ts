@@ -2,7 +2,7 @@
 /** Asks the door, and clears this device of what somebody else should not find. */
 import { useState } from 'react'
 import type { Answer } from '@/core/input/issues'
-import { throwAllAway, throwAway } from '@/outbox/store'
+import { throwAway } from '@/outbox/store'
 
 export interface DoorAnswer {
   ok: boolean
@@ -55,11 +55,11 @@ export async function clearPages(): Promise<void> {
   if (!('caches' in window)) return
   for (const name of await caches.keys()) if (name !== 'itinerum-code') await caches.delete(name)
 }
-/** All that one person, or anybody, left on this device. */
-export async function clearDevice(membershipId: string | 'all'): Promise<void> {
+/** All that one person left on this device; what others wrote here and is not stored yet stays theirs. */
+export async function clearDevice(membershipId: string): Promise<void> {
   await clearPages()
   for (const key of Object.keys(localStorage)) if (key.startsWith('itinerum.')) localStorage.removeItem(key)
-  await (membershipId === 'all' ? throwAllAway() : throwAway(membershipId)).catch(() => undefined)
+  await throwAway(membershipId).catch(() => undefined)
 }
 
 /** 32 random bytes, as an address may hold them. */

@@ -21,7 +21,7 @@ interface Props {
 }
 
 export function HandsProvider({ people, own, children }: Props) {
-  const [chosen, choose] = useStored('itinerum.hands')
+  const [chosen, choose] = useStored(`itinerum.hands.${own ?? ''}`)
   const personId = people.some(({ id }) => id === chosen) ? chosen : own
   const hands = useMemo<Hands>(() => ({ people, personId, choose }), [people, personId, choose])
   return <HandsContext value={hands}>{children}</HandsContext>

@@ -13,7 +13,7 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
   const place = ownPlace(to)
   const session = await lookUp(await sessionSecret())
   if (session?.isOpen) redirect(place)
-  const revoked = session?.isRevoked ?? false
+  const revoked = session?.isRevoked ? session.membershipId : null
   const demo = await listDemo()
   return (
     <DoorFrame

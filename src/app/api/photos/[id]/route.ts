@@ -11,17 +11,21 @@ import { addPhoto, findRendition } from '@/db/photo'
 import { troubleOf } from '@/db/pool'
 import { digestOf, takeDelivery } from '@/db/sent'
 import { isOwnAddress, isOwnOrigin } from '@/origin'
+import { isFor } from '@/sessionCookie'
 import { issueWords } from '@/words/issues'
 import { pictureWords } from '@/words/photo'
 
 const idOf = async (params: Promise<{ id: string }>) => z.uuid().safeParse((await params).id)
 /** asked here, for the proxy stands aside: before a body is read or a picture worked */
-const isIn = async () => (await lookUp(await sessionSecret()))?.isOpen === true
+const isIn = async ({ headers }: Request) => {
+  const session = await lookUp(await sessionSecret())
+  return session !== null && session.isOpen && isFor(session, headers)
+}
 const elsewhere = () => new Response('Ask on this machine itself, at 127.0.0.1.', { status: 421 })
 
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   if (!isOwnAddress(request.headers.get('host'))) return elsewhere()
-  if (!(await isIn())) return new Response('Nobody is signed in.', { status: 401 })
+  if (!(await isIn(request))) return new Response('Nobody is signed in.', { status: 401 })
   const id = await idOf(params)
   const size = z.enum(['small', 'large']).catch('large').parse(new URL(request.url).searchParams.get('size'))
   if (!id.success) return new Response('No such photograph.', { status: 404 })
@@ -80,7 +84,7 @@ export async function PUT(request: Request, { params }: { params: Promise<{ id: 
   const host = request.headers.get('host')
   if (!isOwnAddress(host)) return elsewhere()
   if (!isOwnOrigin(request.headers.get('origin'), host)) return trouble('elsewhere', 403)
-  if (!(await isIn())) return trouble('signed-out', 401)
+  if (!(await isIn(request))) return trouble('signed-out', 401)
   const id = await idOf(params)
   const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams))
   if (!id.success || !asked.success)
