@@ -56,8 +56,13 @@ async function ready(context: BrowserContext): Promise<Page> {
 }
 const tap = (page: Page, name: RegExp) => page.getByRole('button', { name }).first().click()
 const note = async (page: Page, words: string) => {
-  await page.getByRole('button', { name: 'Write a note' }).click()
-  await page.getByRole('textbox', { name: 'Note' }).fill(words)
+  const form = page.getByRole('textbox', { name: 'Note' })
+  // a page that has only just come does nothing yet when it is tapped
+  await expect(async () => {
+    if (!(await form.isVisible())) await page.getByRole('button', { name: 'Write a note' }).click()
+    await expect(form).toBeVisible({ timeout: 2_000 })
+  }).toPass({ timeout: 30_000 })
+  await form.fill(words)
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByRole('textbox', { name: 'Note' })).toBeHidden()
 }

@@ -4,7 +4,8 @@ import { expectAxeClean } from './axe'
 
 test.describe.configure({ mode: 'serial' })
 
-/** A step of a later day, of a piece on which nobody works meanwhile, by what it says: while others work the days are planned anew. */
+/** A step of a later day, of a piece on which nobody works meanwhile, by what it says: while others work the days are planned anew.
+    Looking over a piece that is done is no step of its plan: it can't be held. */
 async function laterLine(page: Page): Promise<Locator> {
   const steps = page.locator('details[open] li button')
   let said = ''
@@ -12,7 +13,7 @@ async function laterLine(page: Page): Promise<Locator> {
     for (const day of await page.locator('details:not([open]) summary').all()) {
       await day.click({ timeout: 2_000 })
       const texts = await steps.allTextContents()
-      const text = texts.find((each) => !/, (desk|phone)|can’t be kept/.test(each)) ?? ''
+      const text = texts.find((each) => !/, (desk|phone)|can’t be kept|Put together/.test(each)) ?? ''
       said = (/\d\d:\d\d(.*?)(?:held)?[^ ,]+( [^ ,]+)?, \d+ min/.exec(text)?.[1] ?? '').trim()
       if (said) return
     }
