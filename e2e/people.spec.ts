@@ -30,6 +30,23 @@ const signedIn = async (context: BrowserContext, name: string, password: string)
   return page
 }
 
+/** Makes a link on the owner's page. */
+async function linkAs(owner: Page, role: string, who = 'somebody new'): Promise<string> {
+  await owner.goto(`${own.address()}/house/doors`)
+  await owner.getByLabel('Who', { exact: true }).selectOption({ label: who })
+  await owner.getByLabel('As what').selectOption({ label: role })
+  await owner.getByRole('button', { name: 'Make the link' }).click()
+  return (await owner.locator('[data-invitation]').textContent()) ?? ''
+}
+async function joinBy(link: string, name: string, password: string): Promise<[number, unknown]> {
+  const answer = await fetch(`${own.address()}/api/join`, {
+    method: 'POST',
+    body: JSON.stringify({ token: link.split('/').at(-1), name, called: '', password }),
+    headers: { origin: own.address(), 'content-type': 'application/json' },
+  })
+  return [answer.status, await answer.json()]
+}
+
 test('whoever opens the printed address first owns the studio; it opens once', async ({ page, browser }) => {
   await page.goto(own.address())
   await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
@@ -78,6 +95,10 @@ test('a wrong name and a wrong password are told the same; then one is where one
   const [one, two] = [await sent('Isolt', 'wrong words here'), await sent('Nobody at all', 'wrong words here')]
   expect([one.status(), await one.text()]).toEqual([two.status(), await two.text()])
   expect(one.headers()['set-cookie']).toBeUndefined()
+  await page.reload()
+  // longer than any password: told as any other that is wrong
+  await comeIn(page, 'Isolt', 'linen '.repeat(60))
+  await expect(told).toBeVisible()
   await comeIn(page, 'ISOLT', words.isolt)
   await expect(page).toHaveURL(`${own.address()}/shelf?show=all`)
   const [cookie] = await page.context().cookies()
@@ -127,7 +148,7 @@ test('somebody asked in comes in by their link, and asks nobody in', async ({ br
   await painter.getByLabel('The name you sign in with').fill('isolt')
   await painter.getByLabel('A password').fill(words.perran)
   await painter.getByRole('button', { name: 'Come in' }).click()
-  await expect(painter.getByText('Somebody signs in by that name already. Choose another one.')).toBeVisible()
+  await expect(painter.getByText(/^Somebody signs in by that name already. If that is you/)).toBeVisible()
   await painter.getByLabel('The name you sign in with').fill('perran')
   await painter.getByRole('button', { name: 'Come in' }).click()
   await expect(painter).toHaveURL(`${own.address()}/`)
@@ -268,6 +289,88 @@ test('who comes in no more is out at once, wherever they were in', async ({ brow
   await expect(painter.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
   await comeIn(painter, 'perran', words.perran)
   await expect(painter.getByText('That name and password don’t belong together.')).toBeVisible()
+
+  // asked in anew, they come by the name and password they have, and are the hands they were
+  const link = await linkAs(owner, 'Bookkeeper')
+  await painter.goto(link)
+  await painter.getByLabel('The name you sign in with').fill('Perran')
+  await painter.getByLabel('A password').fill('oak handle, brass screw')
+  await painter.getByRole('button', { name: 'Come in' }).click()
+  await expect(painter.getByText(/If that is you, the password is the one you come in by/)).toBeVisible()
+  await painter.getByLabel('A password').fill(words.perran)
+  await painter.getByRole('button', { name: 'Come in' }).click()
+  await expect(painter).toHaveURL(`${own.address()}/`)
+  expect(await own.ask(`select from person where name like 'Perran%'`)).toHaveLength(1)
+  expect(await joinBy(await linkAs(owner, 'Painter'), 'perran', words.perran)).toEqual([409, { issue: 'member' }])
+
+  // what somebody is changes in place: they sign in anew, as what they are
+  await owner.reload()
+  const row = owner.getByRole('listitem').filter({ hasText: 'Perran Loft, bookkeeper' })
+  await row.getByRole('button', { name: 'Another role' }).click()
+  await row.getByRole('button', { name: 'painter' }).click()
+  await expect(owner.getByText('Perran Loft, painter')).toBeVisible()
+  await expect(owner.getByText('perran is a painter here now, says Isolt.')).toBeVisible()
+  await painter.goto(`${own.address()}/pieces`)
+  await comeIn(painter, 'perran', words.perran)
+  await expect(painter).toHaveURL(`${own.address()}/pieces`)
+  await painter.goto(`${own.address()}/house/doors`)
+  await expect(painter.getByText('painter here, signed in as perran')).toBeVisible()
+})
+
+test('one name, or one pair of hands, is taken by the first of two who join at once', async ({ context }) => {
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  const [one, two] = [await linkAs(owner, 'Helper'), await linkAs(owner, 'Helper')]
+  const same = await Promise.all([one, two].map((link) => joinBy(link, 'Kerensa', 'three plain words here')))
+  expect(same.map(([status]) => status).sort()).toEqual([200, 409])
+  const lost = same[0]?.[0] === 200 ? two : one
+  expect(await joinBy(lost, 'Tamsyn', 'three plain words here')).toEqual([200, { ok: true }])
+
+  await own.ask(`insert into person (id, studio_id, name) select $1, id, 'Demelza Pool' from studio`, [uuidv7()])
+  const hands = [await linkAs(owner, 'Painter', 'Demelza Pool'), await linkAs(owner, 'Painter', 'Demelza Pool')]
+  const both = await Promise.all(hands.map((link, k) => joinBy(link, `demelza ${k}`, 'three plain words here')))
+  expect(both.map(([status]) => status).sort()).toEqual([200, 410])
+  expect(await own.ask(`select from door.account where name like 'demelza%'`)).toHaveLength(1)
+})
+
+test('somebody of two studios goes over from one into the other, and is never in both', async ({ context, browser }) => {
+  const other = uuidv7()
+  await own.ask(
+    `insert into studio (id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
+       haggle_share, price_step, kept_at)
+     select $1, 'The other workshop', currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
+       haggle_share, price_step, now() from studio limit 1`,
+    [other],
+  )
+  const token = 't'.repeat(43)
+  await own.ask(
+    `insert into invitation (id, studio_id, digest, role, expires_at)
+     values ($1, $2, sha256(convert_to($3, 'UTF8')), 'owner', now() + interval '1 day')`,
+    [uuidv7(), other, token],
+  )
+  expect(await joinBy(`/join/${token}`, 'perran', words.perran)).toEqual([200, { ok: true }])
+  const page = await (await browser.newContext()).newPage()
+  await page.goto(`${own.address()}/sign-in?to=/house/doors`)
+  await comeIn(page, 'perran', words.perran)
+  // into the one they were in last
+  await expect(page.getByText('owner here, signed in as perran')).toBeVisible()
+  const studios = page.getByRole('region', { name: 'Your studios' })
+  await expect(studios.getByRole('listitem')).toHaveText([/The other workshop, owner\s*this one/, /Our workshop, painter/])
+  await expectAxeClean(page)
+  const before = (await page.context().cookies())[0]
+  await studios.getByRole('button', { name: 'Go over' }).click()
+  await expect(page).toHaveURL(`${own.address()}/`)
+  await page.goto(`${own.address()}/pieces`)
+  await expect(page.getByText('Peg rail')).toBeVisible()
+  const old = await fetch(`${own.address()}/api/week`, { headers: { cookie: `${before?.name}=${before?.value}` } })
+  expect(old.status).toBe(401)
+  // nobody goes over into a studio of others
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  const [membership] = await own.ask<{ id: string }>('select id from door.membership where studio_id = $1', [other])
+  const tried = await owner.request.post(`${own.address()}/api/session`, {
+    data: { membership: membership?.id },
+    headers: { origin: own.address() },
+  })
+  expect(tried.status()).toBe(401)
 })
 
 test('without a session no route of the build answers with anything', async ({ request }) => {

@@ -48,12 +48,14 @@ async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
   // an action answers by itself that nobody is signed in: what was typed stays on its page
   if (open.test(pathname) || (request.method === 'POST' && request.headers.has('next-action'))) return null
   const { name } = sessionCookie(request.headers.get('host'), isTls(request.headers))
-  const session = await lookUp(request.cookies.get(name)?.value ?? '').catch(() => 'unknown' as const)
-  // records that can't be reached are told by the page
+  // records that can't be reached are waited for, and told, by the page
+  const session = await lookUp(request.cookies.get(name)?.value ?? '', 0).catch(() => 'unknown' as const)
   if (session === 'unknown' || (session?.isOpen && isFor(session, request.headers))) return null
-  const headers = { 'cache-control': 'no-store' }
+  const isRevoked = session?.isRevoked ?? false
+  // what a lost device's browser kept of photographs and pages goes from it, too
+  const headers = { 'cache-control': 'no-store', ...(isRevoked && { 'clear-site-data': '"cache"' }) }
   if (pathname.startsWith('/api/'))
-    return NextResponse.json({ issue: 'signed-out', revoked: session?.isRevoked ?? false }, { status: 401, headers })
+    return NextResponse.json({ issue: 'signed-out', revoked: isRevoked }, { status: 401, headers })
   const to = new URL('/sign-in', request.url)
   const place = ownPlace(pathname + search.replace(/[?&]_rsc=[^&]*/, ''))
   if (place !== '/') to.searchParams.set('to', place)

@@ -12,16 +12,16 @@ export type Account = z.output<typeof accountRow>
 const accountByName = query('an account', accountRow, 'select id, name, password from door.account where name_key = lower($1)')
 export const findAccount = (client: Client, name: string): Promise<Account | null> => maybe(client, accountByName, [name])
 
+/** False where somebody signs in by that name already. */
 export async function addAccount(
   client: Client,
   account: { id: string; name: string; password: string | null; isDemo?: boolean },
-): Promise<void> {
-  await client.query('insert into door.account (id, name, password, is_demo) values ($1, $2, $3, $4)', [
-    account.id,
-    account.name,
-    account.password,
-    account.isDemo ?? false,
-  ])
+): Promise<boolean> {
+  const { rowCount } = await client.query(
+    'insert into door.account (id, name, password, is_demo) values ($1, $2, $3, $4) on conflict (name_key) do nothing',
+    [account.id, account.name, account.password, account.isDemo ?? false],
+  )
+  return rowCount === 1
 }
 
 export interface NewMembership {
@@ -31,18 +31,29 @@ export interface NewMembership {
   personId: PersonId
   role: Role
 }
+/** False where that account, or those hands, come in already. */
 export async function addMembership(
   client: Client,
   { id, accountId, studioId, personId, role: as }: NewMembership,
-): Promise<void> {
-  await client.query('insert into door.membership (id, account_id, studio_id, person_id, role) values ($1, $2, $3, $4, $5)', [
-    id,
-    accountId,
-    studioId,
-    personId,
-    as,
-  ])
+): Promise<boolean> {
+  const { rowCount } = await client.query(
+    `insert into door.membership (id, account_id, studio_id, person_id, role) values ($1, $2, $3, $4, $5)
+     on conflict do nothing`,
+    [id, accountId, studioId, personId, as],
+  )
+  return rowCount === 1
 }
+const handsBefore = query(
+  'whose hands somebody were',
+  z.object({ personId: z.string() }),
+  `select m.person_id as "personId" from door.membership m
+   where m.account_id = $1 and m.studio_id = $2
+     and not exists (select from door.membership o where o.studio_id = $2 and o.person_id = m.person_id and o.ended_at is null)
+   order by m.made_at desc, m.id limit 1`,
+)
+/** As whom somebody worked in a studio who came in no more; null for who never did, or whose hands are somebody else's now. */
+export const findHandsBefore = async (client: Client, accountId: string, studioId: StudioId): Promise<PersonId | null> =>
+  (await maybe(client, handsBefore, [accountId, studioId]))?.personId ?? null
 
 const membershipRow = z.object({
   id: z.string(),
@@ -61,9 +72,10 @@ const membershipTables = `door.membership m join studio s on s.id = m.studio_id
 const membershipsOfAccount = query(
   'a membership',
   membershipRow,
-  `select ${membershipColumns} from ${membershipTables} where m.account_id = $1 and m.ended_at is null order by m.made_at, m.id`,
+  `select ${membershipColumns} from ${membershipTables} where m.account_id = $1 and m.ended_at is null
+   order by (select max(e.made_at) from door.session e where e.membership_id = m.id) desc nulls last, m.made_at desc, m.id`,
 )
-/** The studios somebody belongs to, the first joined first. */
+/** The studios somebody belongs to, where they were last first. */
 export const listMemberships = (client: Client, accountId: string): Promise<Membership[]> =>
   many(client, membershipsOfAccount, [accountId])
 const demoMemberships = query(
@@ -85,21 +97,37 @@ const membersOfStudio = query(
    order by m.made_at, m.id`,
 )
 export const listMembers = (client: Client, studioId: StudioId): Promise<Member[]> => many(client, membersOfStudio, [studioId])
+/** How an update leaves a studio with an owner: all of them are held until it is done, in one order for everybody. */
+const owners = `with owners as (
+  select id from door.membership where studio_id = $1 and role = 'owner' and ended_at is null order by id for update)`
+const whoMayGo = `id = $2 and studio_id = $1 and ended_at is null`
+const anotherOwns = `(select count(*) from owners where id <> $2) > 0`
+
 /** Somebody comes in no more; their sessions end with it. False where an owner would be the last, or there is none. */
 export async function endMembership(client: Client, studioId: StudioId, membershipId: string): Promise<boolean> {
   const { rowCount } = await client.query(
-    `with others as (
-       select from door.membership where studio_id = $1 and role = 'owner' and ended_at is null and id <> $2 for update)
-     update door.membership set ended_at = now()
-     where id = $2 and studio_id = $1 and ended_at is null and (role <> 'owner' or exists (select from others))`,
+    `${owners} update door.membership set ended_at = now() where ${whoMayGo} and (role <> 'owner' or ${anotherOwns})`,
     [studioId, membershipId],
   )
-  if (rowCount === 1)
-    await client.query(
-      'update door.session set ended_at = now(), is_revoked = true where membership_id = $1 and ended_at is null',
-      [membershipId],
-    )
+  if (rowCount === 1) await endSessionsOf(client, membershipId, true)
   return rowCount === 1
+}
+/**
+ * Somebody is something else here from now on; where they were in as what they were, they sign in anew. where the last owner would be none, or there is no such member.
+ */
+export async function changeRole(client: Client, studioId: StudioId, membershipId: string, to: Role): Promise<boolean> {
+  const { rowCount } = await client.query(
+    `${owners} update door.membership set role = $3 where ${whoMayGo} and (role <> 'owner' or $3 = 'owner' or ${anotherOwns})`,
+    [studioId, membershipId, to],
+  )
+  if (rowCount === 1) await endSessionsOf(client, membershipId, false)
+  return rowCount === 1
+}
+async function endSessionsOf(client: Client, membershipId: string, revoked: boolean): Promise<void> {
+  await client.query('update door.session set ended_at = now(), is_revoked = $2 where membership_id = $1 and ended_at is null', [
+    membershipId,
+    revoked,
+  ])
 }
 
 const ownPassword = query('an account', accountRow, 'select id, name, password from door.account where id = $1')

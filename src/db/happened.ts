@@ -1,6 +1,7 @@
 /** What happened at the doors of a studio, the newest first. Written by triggers; read by the door's own role alone. */
 import { z } from 'zod'
-import { type DoorEvent, doorEvents, roles } from '@/core/house/roles'
+import { doorEvents } from '@/core/house/doorEvents'
+import { roles } from '@/core/house/roles'
 import type { StudioId } from '@/core/measure/named'
 import type { Client } from './pool'
 import { many, query } from './rows'
@@ -15,7 +16,7 @@ const happenedRow = z.object({
   agent: z.string().nullable(),
   address: z.string().nullable(),
 })
-export type Happened = z.output<typeof happenedRow> & { what: DoorEvent }
+export type Happened = z.output<typeof happenedRow>
 const happened = query(
   'what happened at the doors',
   happenedRow,

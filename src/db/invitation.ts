@@ -22,9 +22,11 @@ const invitationByDigest = query(
   `select i.id, i.studio_id as "studioId", s.name as "studioName", i.role, i.person_id as "personId", p.name as "personName"
    from invitation i join studio s on s.id = i.studio_id
    left join person p on p.studio_id = i.studio_id and p.id = i.person_id
-   where i.digest = $1 and i.used_at is null and i.revoked_at is null and i.expires_at > now()`,
+   where i.digest = $1 and i.used_at is null and i.revoked_at is null and i.expires_at > now()
+     and not exists (select from door.membership m
+                     where m.studio_id = i.studio_id and m.person_id = i.person_id and m.ended_at is null)`,
 )
-/** What a link invites to; null where it was used, revoked, is over or never was. */
+/** What a link invites to; null where it was used, revoked, is over, never was, or whose hands come in already. */
 export const findInvited = (client: Client, secret: string): Promise<Invited | null> =>
   maybe(client, invitationByDigest, [digestOfSecret(secret)])
 /** Takes an invitation up, by whoever is first; false for everybody else. */

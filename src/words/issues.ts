@@ -10,7 +10,7 @@ export const issueWords: Record<IssueCode, string> = {
   elsewhere: 'This came from somewhere else than the page that was opened here. Open Itinerum anew and send it from there.',
   'id-taken':
     'Under this number something else was stored before, and that stands. Reload the page to see it, then enter this anew.',
-  'last-owner': 'Somebody has to own the studio. Make somebody else an owner first.',
+  'last-owner': 'Somebody has to own the studio. Make somebody else an owner first: “Another role”, beside their name.',
   'leaves-unfinished': 'Something about it is not done. Read what, below, and say that it leaves all the same.',
   'not-believable': 'That figure or day is beyond what can be. Check it and send again.',
   'not-found': 'What this belongs to is not here any more, or is not of each other. Reload the page.',

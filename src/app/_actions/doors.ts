@@ -1,6 +1,6 @@
 'use server'
 /** Who may come in: invitations, and who comes in no more. The owner's alone; the database says so too. */
-import { makePasswordKey, sendAway, whoIsIn } from '@/app/_server/door'
+import { changeRole, makePasswordKey, sendAway, whoIsIn } from '@/app/_server/door'
 import { Refused, writeOnce } from '@/app/_server/write'
 import {
   inviteBackInput,
@@ -9,6 +9,8 @@ import {
   type InviteText,
   passwordKeyInput,
   type PasswordKeyText,
+  roleInput,
+  type RoleText,
   sendAwayInput,
   type SendAwayText,
 } from '@/core/input/door'
@@ -59,6 +61,18 @@ export async function makeNewPassword(typed: PasswordKeyText): Promise<Answer> {
     ({ entryId }) => entryId,
     async (_client, _studio, { membershipId, token }) => {
       if (!(await makePasswordKey(await owner(), membershipId, token))) throw new Refused('belongs-elsewhere')
+    },
+  )
+}
+
+export async function changeMemberRole(typed: RoleText): Promise<Answer> {
+  return writeOnce(
+    'changeMemberRole',
+    roleInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (_client, _studio, { membershipId, role }) => {
+      if (!(await changeRole(await owner(), membershipId, role))) throw new Refused('last-owner')
     },
   )
 }

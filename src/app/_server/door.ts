@@ -1,48 +1,28 @@
-/** The door: who comes in and goes out. Asks the database by the door's own role; what the app asks for goes another way. */
+/** The door: who comes in and goes out. */
 import 'server-only'
-import { hash, type Options, verify } from '@node-rs/argon2'
-import type pg from 'pg'
 import { cache } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import type { Role } from '@/core/house/roles'
 import { signInText } from '@/core/input/door'
 import * as accounts from '@/db/account'
 import { type Happened, listHappened } from '@/db/happened'
 import * as invitations from '@/db/invitation'
-import { patiently } from '@/db/patiently'
-import { type Client, inTransaction, makePool, onConnection } from '@/db/pool'
+import type { Client } from '@/db/pool'
 import { freshSecret } from '@/db/secret'
 import * as sessions from '@/db/session'
 import * as tries from '@/db/signInTry'
+import { fits, hashed, isTooSoon } from './doorPassword'
+import { atDoor, readDoor } from './doorWay'
 import { sessionSecret } from './session'
-import { inTurns } from './turns'
-
-const holder = globalThis as { itinerumDoor?: pg.Pool }
-function pool(): pg.Pool {
-  const url = process.env.DOOR_DATABASE_URL
-  if (!url) throw new Error('DOOR_DATABASE_URL is not set. Start the server with ./itinerum start or ./itinerum demo.')
-  return (holder.itinerumDoor ??= makePool(url, 4))
-}
-
-/** In one transaction; what happens in it is told as done by who is in. */
-const atDoor = <T>(work: (client: Client) => Promise<T>): Promise<T> =>
-  inTransaction(pool(), async (client) => {
-    await client.query('select enter($1)', [await sessionSecret()])
-    return work(client)
-  })
-/** a database that was killed is back sooner */
-const patienceMs = 5_000
-/** One question, which needs no transaction: asked with every page. */
-const readDoor = <T>(work: (client: Client) => Promise<T>, waitMs = patienceMs): Promise<T> =>
-  patiently(() => onConnection(pool(), work), waitMs)
 
 /** The session behind a secret, seen just now; null where there never was one. */
-export async function lookUp(secret: string): Promise<sessions.Session | null> {
+export async function lookUp(secret: string, waitMs?: number): Promise<sessions.Session | null> {
   if (secret === '') return null
   return readDoor(async (client) => {
     const session = await sessions.findSession(client, secret)
     if (session?.isOpen && session.isStale) await sessions.noteSeen(client, session.id)
     return session
-  })
+  }, waitMs)
 }
 /** Who is signed in, once a request; null for nobody. */
 export const whoIsIn = cache(async (): Promise<sessions.Session | null> => {
@@ -52,15 +32,6 @@ export const whoIsIn = cache(async (): Promise<sessions.Session | null> => {
 
 // ---- coming in ----------------------------------------------------------------------------------------------------
 
-/** what the password-hashing guidance of the day asks for at least: 19 MiB, two passes, one lane */
-const argon: Options = { memoryCost: 19_456, timeCost: 2, parallelism: 1 }
-/** each takes its memory: so many at once, and so many may wait */
-const hashing = inTurns(4, 40)
-/** a password that nobody has, worked for names that nobody bears: a wrong name takes as long as a wrong password */
-const nobody = hash('nobody comes in by this', argon)
-
-/** failed tries within so many minutes after which one has to wait: for one name, and from one address */
-const slow = { minutes: 15, byName: 10, byAddress: 60 }
 /** a session stands so long, used or not */
 const sessionDays = 60
 
@@ -75,12 +46,9 @@ export type CameIn = { secret: string; days: number } | { issue: 'wrong' | 'wait
 export async function signIn(typed: { name: string; password: string }, came: Came): Promise<CameIn> {
   const { name, password } = signInText.parse(typed)
   const tryId = uuidv7()
-  const counted = await atDoor((client) => tries.addTry(client, { id: tryId, name, address: came.address }, slow.minutes))
-  if (counted.byName > slow.byName || counted.byAddress > slow.byAddress) return { issue: 'wait' }
-  const account = await atDoor((client) => accounts.findAccount(client, name))
-  const kept = account?.password ?? (await nobody)
-  const fits = await hashing(() => verify(kept, password))
-  if (!account?.password || !fits) return { issue: 'wrong' }
+  if (await isTooSoon(tryId, name, came)) return { issue: 'wait' }
+  const account = await readDoor((client) => accounts.findAccount(client, name))
+  if (!(await fits(account, password)) || !account) return { issue: 'wrong' }
   return atDoor(async (client) => {
     await tries.noteCameIn(client, tryId)
     const [membership] = await accounts.listMemberships(client, account.id)
@@ -99,26 +67,64 @@ export const listDemo = (waitMs?: number): Promise<accounts.Membership[]> => rea
 export const findInvited = (secret: string): Promise<invitations.Invited | null> =>
   readDoor((client) => invitations.findInvited(client, secret))
 
-/** Takes up an invitation: makes the account and its membership, and comes in by it. */
+/** Why nobody joined: what was begun is undone. */
+class NotJoined extends Error {
+  constructor(readonly issue: 'gone' | 'taken' | 'member') {
+    super(issue)
+  }
+}
+export interface Joining {
+  token: string
+  name: string
+  password: string
+  /** as the log calls them */
+  called: string
+}
+/**
+ * Takes up an invitation, and comes in by it: with an account made now, or with one's own of before, by its password. `taken`: that
+ * name is somebody's, and the password another; `member`: its account comes into that studio already.
+ */
 export async function join(
-  { token, name, password, called }: { token: string; name: string; password: string; called: string },
+  { token, name, password, called }: Joining,
   came: Came,
-): Promise<CameIn | { issue: 'gone' | 'taken' }> {
-  const kept = await hashing(() => hash(password, argon))
+): Promise<CameIn | { issue: 'gone' | 'taken' | 'member' }> {
+  if (!(await findInvited(token))) return { issue: 'gone' }
+  const own = await readDoor((client) => accounts.findAccount(client, name))
+  const tryId = uuidv7()
+  if (own) {
+    // whoever has a link guesses no faster by it
+    if (await isTooSoon(tryId, name, came)) return { issue: 'wait' }
+    if (!(await fits(own, password))) return { issue: 'taken' }
+  }
+  const made = own ? null : { id: uuidv7(), name, password: await hashed(password) }
   return atDoor(async (client) => {
     const invited = await invitations.findInvited(client, token)
-    if (!invited) return { issue: 'gone' as const }
-    if (await accounts.findAccount(client, name)) return { issue: 'taken' as const }
-    if (!(await invitations.useInvitation(client, invited.id))) return { issue: 'gone' as const }
-    const { studioId } = invited
-    const personId = invited.personId ?? uuidv7()
-    if (!invited.personId) await invitations.addPersonAtDoor(client, studioId, personId, called || name)
-    const [accountId, id] = [uuidv7(), uuidv7()]
-    await accounts.addAccount(client, { id: accountId, name, password: kept })
-    await accounts.addMembership(client, { id, accountId, studioId, personId, role: invited.role })
+    if (!invited || !(await invitations.useInvitation(client, invited.id))) throw new NotJoined('gone')
+    if (made && !(await accounts.addAccount(client, made))) throw new NotJoined('taken')
+    if (own) await tries.noteCameIn(client, tryId)
+    const { studioId, role } = invited
+    const accountId = (own ?? made)?.id ?? ''
+    const before = invited.personId ?? (await accounts.findHandsBefore(client, accountId, studioId))
+    const personId = before ?? uuidv7()
+    if (!before) await invitations.addPersonAtDoor(client, studioId, personId, called || name)
+    const id = uuidv7()
+    if (!(await accounts.addMembership(client, { id, accountId, studioId, personId, role })))
+      throw new NotJoined(own ? 'member' : 'gone')
     return begin(client, { id, studioId }, came)
+  }).catch((error: unknown) => {
+    if (error instanceof NotJoined) return { issue: error.issue }
+    throw error
   })
 }
+
+/** Goes over into another studio of one's own. */
+export const switchTo = (session: sessions.Session, membershipId: string, came: Came): Promise<CameIn> =>
+  atDoor(async (client) => {
+    const membership = (await accounts.listMemberships(client, session.accountId)).find(({ id }) => id === membershipId)
+    return membership ? begin(client, membership, came) : { issue: 'wrong' as const }
+  })
+export const listOwnStudios = (session: sessions.Session): Promise<accounts.Membership[]> =>
+  readDoor((client) => accounts.listMemberships(client, session.accountId))
 
 async function begin(
   client: Client,
@@ -142,13 +148,10 @@ export async function changePassword(
 ): Promise<'changed' | 'wrong' | 'wait'> {
   const tryId = uuidv7()
   const name = session.accountName
-  const counted = await atDoor((client) => tries.addTry(client, { id: tryId, name, address: came.address }, slow.minutes))
-  if (counted.byName > slow.byName) return 'wait'
-  const account = await atDoor((client) => accounts.getAccount(client, session.accountId))
-  const kept = account.password ?? (await nobody)
-  const fits = await hashing(() => verify(kept, old.normalize('NFC')))
-  if (!account.password || !fits) return 'wrong'
-  const made = await hashing(() => hash(password, argon))
+  if (await isTooSoon(tryId, name, came)) return 'wait'
+  const account = await readDoor((client) => accounts.getAccount(client, session.accountId))
+  if (!(await fits(account, old.normalize('NFC')))) return 'wrong'
+  const made = await hashed(password)
   await atDoor(async (client) => {
     await tries.noteCameIn(client, tryId)
     await accounts.setPassword(client, account.id, made, session.id)
@@ -163,7 +166,7 @@ export async function renewPassword(
   { token, password }: { token: string; password: string },
   came: Came,
 ): Promise<CameIn | { issue: 'gone' }> {
-  const made = await hashing(() => hash(password, argon))
+  const made = await hashed(password)
   return atDoor(async (client) => {
     const account = await accounts.findByPasswordKey(client, token)
     if (!account || !(await accounts.usePasswordKey(client, token))) return { issue: 'gone' as const }
@@ -200,6 +203,9 @@ export const listOwnHappened = ({ studioId, accountId, role }: sessions.Session,
   readDoor((client) => listHappened(client, studioId, { of: role === 'owner' ? null : accountId, limit }))
 export const listMembers = (session: sessions.Session): Promise<accounts.Member[]> =>
   readDoor((client) => accounts.listMembers(client, session.studioId))
+/** Somebody is something else here from now on; false where that would leave nobody who owns it. */
+export const changeRole = (session: sessions.Session, membershipId: string, role: Role): Promise<boolean> =>
+  atDoor((client) => accounts.changeRole(client, session.studioId, membershipId, role))
 /** Somebody comes in no more; false where that would leave nobody who owns it. */
 export const sendAway = (session: sessions.Session, membershipId: string): Promise<boolean> =>
   atDoor((client) => accounts.endMembership(client, session.studioId, membershipId))

@@ -48,9 +48,9 @@ function parse(text: string): unknown {
 const kept = { 'cache-control': 'no-store' }
 export const refused = (issue: string, status: number): Response => Response.json({ issue }, { status, headers: kept })
 
-const statuses = { wrong: 401, wait: 429, gone: 410, taken: 409 } as const
+const statuses = { wrong: 401, wait: 429, gone: 410, taken: 409, member: 409 } as const
 /** Answers with the cookie of the session that began, or with why none did. */
-export function answerCame(request: Request, came: CameIn | { issue: 'gone' | 'taken' }): Response {
+export function answerCame(request: Request, came: CameIn | { issue: 'gone' | 'taken' | 'member' }): Response {
   if ('issue' in came) return refused(came.issue, statuses[came.issue])
   const { name, secure } = cookieOf(request)
   return Response.json(

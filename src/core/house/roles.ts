@@ -38,16 +38,3 @@ export const mayWrite: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]
   bookkeeper: ['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed'],
   helper: work,
 }
-
-/** What is told of the doors. */
-export const doorEvents = [
-  'came-in',
-  'went-out',
-  'signed-out',
-  'joined',
-  'sent-away',
-  'password',
-  'invited',
-  'invitation-back',
-] as const
-export type DoorEvent = (typeof doorEvents)[number]

@@ -63,6 +63,8 @@ export const inviteBackInput = z.object({ entryId: id, id, at: instant })
 export type InviteBackText = z.input<typeof inviteBackInput>
 export const sendAwayInput = z.object({ entryId: id, membershipId: id })
 export type SendAwayText = z.input<typeof sendAwayInput>
+export const roleInput = z.object({ entryId: id, membershipId: id, role: z.enum(roles) })
+export type RoleText = z.input<typeof roleInput>
 
 /** A new password, by an address that leads to it. */
 export const newPasswordInput = z.object({ token, password: newPassword })

@@ -1,9 +1,10 @@
 'use client'
 /** What happened at the doors, the newest first. */
-import type { DoorEvent, Role } from '@/core/house/roles'
+import type { DoorEvent } from '@/core/house/doorEvents'
+import type { Role } from '@/core/house/roles'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
-import { happenedWords } from '@/words/roles'
+import { happenedWords } from '@/words/happened'
 import { loggedWords } from '@/words/time'
 
 interface Happened {

@@ -4,29 +4,23 @@ import { useState } from 'react'
 import { joinInput, type JoinText } from '@/core/input/door'
 import { TextField } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
-import { clearPages, openAnew, useDoor } from './ask'
-import { DoorFoot, NewPasswordField } from './NewPasswordField'
+import { useDoor } from './ask'
+import { DoorForm, openAfterDoor } from './DoorForm'
+import { NewPasswordField } from './NewPasswordField'
 
 const issueWords = {
   gone: 'This invitation was used or taken back meanwhile. Ask for another one.',
-  taken: 'Somebody signs in by that name already. Choose another one.',
+  taken:
+    'Somebody signs in by that name already. If that is you, the password is the one you come in by; if not, choose another name.',
+  member: 'You come into this studio already: sign in by this name and password.',
 }
 
 export function Join({ token, called }: { token: string; called: string | null }) {
   const { send, issue } = useDoor<JoinText>('/api/join', 'POST', issueWords)
   const [defaults] = useState<JoinText>({ token, name: '', called: called ?? '', password: '' })
-  const { form, submit, pending, troubleOf } = useEntryForm<JoinText>(joinInput, defaults, send, async () => {
-    await clearPages()
-    openAnew('/')
-  })
+  const { form, submit, pending, troubleOf } = useEntryForm<JoinText>(joinInput, defaults, send, openAfterDoor)
   return (
-    <form
-      // sent before any script has run, a password must not stand in an address
-      method="post"
-      onSubmit={(event) => void submit(event)}
-      noValidate
-      className="mt-8 space-y-4"
-    >
+    <DoorForm {...{ submit, issue, pending }} words="Come in" busy="Coming in…">
       {called === null && (
         <TextField
           label="You, as the log calls you"
@@ -44,7 +38,6 @@ export function Join({ token, called }: { token: string; called: string | null }
         trouble={troubleOf('name')}
       />
       <NewPasswordField label="A password" {...form.register('password')} trouble={troubleOf('password')} />
-      <DoorFoot issue={issue} pending={pending} words="Come in" busy="Coming in…" />
-    </form>
+    </DoorForm>
   )
 }

@@ -3,9 +3,10 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { Role } from '@/core/house/roles'
+import { type Role, roles } from '@/core/house/roles'
 import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
+import { useTapGuard } from '@/ui/form/useTapGuard'
 import { useWrite } from '@/ui/form/useWrite'
 import { roleWords } from '@/words/roles'
 import { freshSecret } from './ask'
@@ -21,11 +22,17 @@ interface Member {
 }
 
 export function Members({ members }: { members: readonly Member[] }) {
-  const { sendMemberAway, makeNewPassword } = useActions()
+  const { sendMemberAway, makeNewPassword, changeMemberRole } = useActions()
   const router = useRouter()
   const write = useWrite(sendMemberAway)
   const renew = useWrite(makeNewPassword)
-  const [sure, setSure] = useState<string | null>(null)
+  const changed = useWrite(changeMemberRole)
+  const [asked, setAsked] = useState<{ id: string; of: 'away' | 'role' } | null>(null)
+  const { guard, stir } = useTapGuard()
+  const ask = (id: string, of: 'away' | 'role') => {
+    stir()
+    setAsked(asked?.id === id && asked.of === of ? null : { id, of })
+  }
   const [link, setLink] = useState<{ name: string; address: string } | null>(null)
   const make = async (membershipId: string, name: string) => {
     const token = freshSecret()
@@ -34,6 +41,11 @@ export function Members({ members }: { members: readonly Member[] }) {
   }
   const send = async (membershipId: string) => {
     if (await write.send({ entryId: uuidv7(), membershipId })) router.refresh()
+  }
+  const change = async (membershipId: string, role: Role) => {
+    if (!(await changed.send({ entryId: uuidv7(), membershipId, role }))) return
+    setAsked(null)
+    router.refresh()
   }
   return (
     <>
@@ -54,11 +66,39 @@ export function Members({ members }: { members: readonly Member[] }) {
                 <button
                   type="button"
                   className="press"
-                  disabled={write.pending}
-                  onClick={() => (sure === id ? void send(id) : setSure(id))}
+                  aria-expanded={asked?.id === id && asked.of === 'role'}
+                  onClick={() => ask(id, 'role')}
                 >
-                  {sure === id ? `${name} comes in no more` : 'Comes in no more…'}
+                  Another role
                 </button>
+                {asked?.id === id && asked.of === 'away' ? (
+                  <button type="button" className="press" disabled={write.pending} {...guard(() => void send(id))}>
+                    {name} comes in no more
+                  </button>
+                ) : (
+                  <button type="button" className="press" onClick={() => ask(id, 'away')}>
+                    Comes in no more…
+                  </button>
+                )}
+              </span>
+            )}
+            {asked?.id === id && asked.of === 'role' && (
+              <span className="flex w-full flex-wrap items-baseline gap-2 pb-2 pt-1">
+                <span className="text-soft">{name} is from now on</span>
+                {roles
+                  .filter((each) => each !== role)
+                  .map((each) => (
+                    <button
+                      key={each}
+                      type="button"
+                      className="press"
+                      disabled={changed.pending}
+                      {...guard(() => void change(id, each))}
+                    >
+                      {roleWords[each]}
+                    </button>
+                  ))}
+                <span className="w-full text-soft">They sign in anew wherever they are in.</span>
               </span>
             )}
           </li>
@@ -75,7 +115,7 @@ export function Members({ members }: { members: readonly Member[] }) {
           </code>
         </p>
       )}
-      <Trouble>{write.issue ?? renew.issue}</Trouble>
+      <Trouble>{write.issue ?? renew.issue ?? changed.issue}</Trouble>
     </>
   )
 }

@@ -1,6 +1,6 @@
-/** Where a new password is typed, with what makes a good one; and the button that keeps it. */
+/** Where a new password is typed, with what makes a good one. */
 import type { ComponentProps } from 'react'
-import { TextField, Trouble } from '@/ui/form/Field'
+import { TextField } from '@/ui/form/Field'
 
 type Field = ComponentProps<typeof TextField>
 
@@ -12,24 +12,3 @@ export const NewPasswordField = (field: Pick<Field, 'label' | 'trouble'> & Omit<
     hint="Three or four plain words are easy to keep and hard to guess."
   />
 )
-
-export function DoorFoot({
-  issue,
-  pending,
-  words,
-  busy,
-}: {
-  issue: string | null
-  pending: boolean
-  words: string
-  busy: string
-}) {
-  return (
-    <>
-      <Trouble>{issue}</Trouble>
-      <button type="submit" disabled={pending} className="press press-now min-h-14 w-full text-lg sm:w-auto sm:px-10">
-        {pending ? busy : words}
-      </button>
-    </>
-  )
-}

@@ -13,16 +13,16 @@ interface Props {
   /** who was signed out from another device, by membership: what they kept on this one goes */
   revoked: string | null
 }
-const wrong = {
-  wrong: 'That name and password don’t belong together. Try again; capitals in the name don’t matter, in the password they do.',
-}
+const apart =
+  'That name and password don’t belong together. Try again; capitals in the name don’t matter, in the password they do.'
+/** what can't be read is no name or password of anybody */
+const wrong = { wrong: apart, 'not-readable': apart }
 
 export function SignIn({ demo, to, revoked }: Props) {
   const [pending, setPending] = useState<string | null>(null)
   const { send, issue } = useDoor<object>('/api/session', 'POST', wrong)
-  useEffect(() => {
-    if (revoked) void clearDevice(revoked)
-  }, [revoked])
+  // where nobody is in, nothing that was seen by somebody is kept
+  useEffect(() => void (revoked ? clearDevice(revoked) : clearPages()), [revoked])
   const come = async (sent: object, by: string) => {
     if (pending) return
     setPending(by)

@@ -2,12 +2,14 @@
 /** Going out: what is not stored yet is sent first, or kept for the next time if so wished; all else goes from this device. */
 import { useState } from 'react'
 import { Trouble } from '@/ui/form/Field'
+import { useTapGuard } from '@/ui/form/useTapGuard'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { askDoor, clearDevice, clearPages, openAnew } from './ask'
 
 export function SignOut({ of }: { of: string }) {
   const { kept } = useOutbox()
   const [asks, setAsks] = useState(false)
+  const { guard, stir } = useTapGuard()
   const [pending, setPending] = useState(false)
   const [issue, setIssue] = useState<string | null>(null)
   const go = async (keeps: boolean) => {
@@ -28,13 +30,13 @@ export function SignOut({ of }: { of: string }) {
           yet.
         </p>
         <div className="mt-3 flex flex-wrap gap-3">
-          <button type="button" className="press press-now" disabled={pending} onClick={() => void go(true)}>
+          <button type="button" className="press press-now" disabled={pending} {...guard(() => void go(true))}>
             Keep them here until I come back
           </button>
-          <button type="button" className="press" disabled={pending} onClick={() => void go(false)}>
+          <button type="button" className="press" disabled={pending} {...guard(() => void go(false))}>
             They are lost then: throw them away
           </button>
-          <button type="button" className="press" onClick={() => setAsks(false)}>
+          <button type="button" className="press" {...guard(() => setAsks(false))}>
             Stay in
           </button>
         </div>
@@ -47,7 +49,11 @@ export function SignOut({ of }: { of: string }) {
         type="button"
         className="press min-h-14 px-8 text-lg"
         disabled={pending}
-        onClick={() => (kept.length > 0 ? setAsks(true) : void go(false))}
+        onClick={() => {
+          if (kept.length === 0) return void go(false)
+          stir()
+          setAsks(true)
+        }}
       >
         {pending ? 'Going out…' : 'Sign out'}
       </button>

@@ -40,7 +40,10 @@ export function useDoor<T extends object>(path: Path, method: Method, own: Reado
     setIssue(null)
     const { ok, issue: trouble = '', fields } = await askDoor(path, method, typed)
     if (ok) return { ok: true }
-    if (fields) return { issue: 'not-readable', fields }
+    if (fields) {
+      setIssue(own['not-readable'] ?? null)
+      return { issue: 'not-readable', fields }
+    }
     setIssue(own[trouble] ?? usualWords[trouble] ?? usualWords.unreachable ?? '')
     return { issue: 'not-readable' }
   }

@@ -1,7 +1,7 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
 import { createContext, type ReactNode, useContext } from 'react'
-import type { InviteBackText, InviteText, PasswordKeyText, SendAwayText } from '@/core/input/door'
+import type { InviteBackText, InviteText, PasswordKeyText, RoleText, SendAwayText } from '@/core/input/door'
 import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry'
 import type {
   CalendarText,
@@ -61,6 +61,7 @@ export interface Actions {
   invite: Ask<InviteText>
   takeBackInvitation: Ask<InviteBackText>
   makeNewPassword: Ask<PasswordKeyText>
+  changeMemberRole: Ask<RoleText>
   sendMemberAway: Ask<SendAwayText>
   keepForecast: Ask<ForecastText>
   takeBackForecast: Ask<ForecastBackText>

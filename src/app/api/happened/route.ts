@@ -1,7 +1,7 @@
 /** What happened at the doors, as CSV: of the whole studio for its owner, of oneself for anybody else. */
 import Papa from 'papaparse'
 import { listOwnHappened, whoIsIn } from '@/app/_server/door'
-import { happenedWords } from '@/words/roles'
+import { happenedWords } from '@/words/happened'
 import { plainCell } from '@/words/table'
 
 const most = 10_000

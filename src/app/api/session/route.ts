@@ -1,10 +1,10 @@
-/** Coming in by name and password, or into the demo by one tap; and going out. */
+/** Coming in by name and password, or into the demo by one tap; going over into another studio of one's own; and going out. */
 import { z } from 'zod'
-import { listDemo, lookUp, signIn, signInToDemo, signOut } from '@/app/_server/door'
-import { answerCame, answerGone, cameBy, orBusy, readSent, secretIn } from '@/app/_server/doorAnswer'
+import { listDemo, lookUp, signIn, signInToDemo, signOut, switchTo } from '@/app/_server/door'
+import { answerCame, answerGone, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { signInText } from '@/core/input/door'
 
-const typed = z.union([signInText, z.object({ demo: z.uuid() })])
+const typed = z.union([signInText, z.object({ demo: z.uuid() }), z.object({ membership: z.uuid() })])
 
 /** Who may come in by one tap: everybody of the demo, and nobody of any other studio. */
 export async function GET(): Promise<Response> {
@@ -18,6 +18,10 @@ export async function POST(request: Request): Promise<Response> {
   if ('no' in read) return read.no
   const { sent } = read
   const came = cameBy(request)
+  if ('membership' in sent) {
+    const session = await lookUp(came.before)
+    return session?.isOpen ? answerCame(request, await switchTo(session, sent.membership, came)) : refused('signed-out', 401)
+  }
   return orBusy(('demo' in sent ? signInToDemo(sent.demo, came) : signIn(sent, came)).then((found) => answerCame(request, found)))
 }
 

@@ -28,7 +28,7 @@ export default async function JoinPage({ params }: { params: Promise<{ token: st
       words={
         role === 'owner'
           ? `${studioName} is yours to run. Say who you are; from then on you come in by this name and password.`
-          : `You are asked into ${studioName} as ${roleWords[role]}. From now on you come in by the name and password that you choose here.`
+          : `You are asked into ${studioName} as ${roleWords[role]}. From now on you come in by the name and password that you give here; if you have some in another studio, give those.`
       }
     >
       <Join token={token} called={personName} />

@@ -1,6 +1,6 @@
 /** Who may come in, and on which devices one is in oneself. */
 import { redirect } from 'next/navigation'
-import { listMembers, listOwnHappened, listOwnSessions, whoIsIn } from '@/app/_server/door'
+import { listMembers, listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { listInvitations } from '@/db/invitation'
 import { ChangePassword } from '@/ui/door/ChangePassword'
@@ -9,6 +9,7 @@ import { HappenedList } from '@/ui/door/HappenedList'
 import { Invitations } from '@/ui/door/Invitations'
 import { Members } from '@/ui/door/Members'
 import { SignOut } from '@/ui/door/SignOut'
+import { Studios } from '@/ui/door/Studios'
 import { roleWords } from '@/words/roles'
 
 export const metadata = { title: 'Who comes in' }
@@ -16,12 +17,15 @@ export const metadata = { title: 'Who comes in' }
 export default async function Doors() {
   const session = await whoIsIn()
   if (!session) redirect('/sign-in?to=/house/doors')
-  const { people } = await loadHouse()
-  const sessions = await listOwnSessions(session)
   const isOwner = session.role === 'owner'
-  const happened = await listOwnHappened(session, 30)
-  const members = await listMembers(session)
-  const invitations = isOwner ? await readStudio(listInvitations) : []
+  const [{ people }, sessions, studios, happened, members, invitations] = await Promise.all([
+    loadHouse(),
+    listOwnSessions(session),
+    listOwnStudios(session),
+    listOwnHappened(session, 30),
+    listMembers(session),
+    isOwner ? readStudio(listInvitations) : [],
+  ])
   const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? ''
   return (
     <div className="space-y-12 pt-6">
@@ -34,6 +38,14 @@ export default async function Doors() {
         <SignOut of={session.membershipId} />
         {!session.isDemo && <ChangePassword />}
       </section>
+      {studios.length > 1 && (
+        <section aria-labelledby="studios" className="border-t-2 border-ink pt-4">
+          <h2 id="studios" className="title text-3xl">
+            Your studios
+          </h2>
+          <Studios own={session.membershipId} studios={studios.map((each) => ({ ...each, as: roleWords[each.role] }))} />
+        </section>
+      )}
       <section aria-labelledby="devices" className="border-t-2 border-ink pt-4">
         <h2 id="devices" className="title text-3xl">
           Where you are in

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import type { DoorEvent } from '@/core/house/roles'
-import { deviceWords, happenedWords } from './roles'
+import type { DoorEvent } from '@/core/house/doorEvents'
+import { deviceWords, happenedWords } from './happened'
 import { plainCell } from './table'
 
 const told = (what: DoorEvent, over: Partial<Parameters<typeof happenedWords>[0]> = {}) =>
@@ -15,6 +15,7 @@ describe('what happened at the doors', () => {
     expect(told('sent-away', { by: 'Isolt' })).toBe('perran comes in no more, says Isolt.')
     expect(told('sent-away')).toBe('perran comes in no more.')
     expect(told('joined', { role: 'helper' })).toBe('perran joined as helper.')
+    expect(told('role', { role: 'owner', by: 'Isolt' })).toBe('perran is an owner here now, says Isolt.')
     expect(told('password')).toBe('perran has another password.')
   })
   test('of a link: whose it is, and that of the first owner is the machine’s', () => {
