@@ -132,14 +132,14 @@ async function inTurn<T, R>(things: readonly T[], work: (thing: T) => Promise<R>
   return done
 }
 
-/** Loads the demo in one transaction, as the database's owner. */
-export async function loadDemo(client: pg.Client, now: Date): Promise<void> {
+/** Loads the demo in one transaction, as the database's owner; by the till's secret its coats cost what they took. */
+export async function loadDemo(client: pg.Client, now: Date, till: string): Promise<void> {
   const data = read<StudioData>('./studio.json')
   const found = await client.query('select from studio where id = $1', [data.studio.id])
   if (found.rowCount) return
   await client.query('begin')
   try {
-    await loadAll(client, data, now)
+    await loadAll(client, data, now, till)
     await client.query('commit')
   } catch (error) {
     await client.query('rollback')
@@ -148,7 +148,12 @@ export async function loadDemo(client: pg.Client, now: Date): Promise<void> {
 }
 
 /** Everybody of the demo comes in by one tap; and this transaction works as the studio from here on. */
-async function letIn(client: pg.Client, studioId: StudioId, people: readonly { id: PersonId; name: string; role: Role }[]) {
+async function letIn(
+  client: pg.Client,
+  studioId: StudioId,
+  people: readonly { id: PersonId; name: string; role: Role }[],
+  till: string,
+) {
   for (const { id: personId, name, role } of people) {
     const [accountId, id] = [uuidv7(), uuidv7()]
     await addAccount(client, { id: accountId, name, password: null, isDemo: true })
@@ -156,15 +161,15 @@ async function letIn(client: pg.Client, studioId: StudioId, people: readonly { i
   }
   const secret = freshSecret()
   await openSession(client, { id: uuidv7(), secret, studioId, membershipId: null, days: 1, agent: 'loading the demo' })
-  await client.query('select enter($1)', [secret])
+  await client.query(`select enter($1), set_config('itinerum.till', $2, true)`, [secret, till])
 }
 
-async function loadAll(client: pg.Client, data: StudioData, now: Date): Promise<void> {
+async function loadAll(client: pg.Client, data: StudioData, now: Date, till: string): Promise<void> {
   const { studio } = data
   await saveStudio(client, studio)
   const people = data.people.map(({ name, role }) => ({ id: uuidv7(), name, role }))
   for (const person of people) await savePerson(client, studio.id, person)
-  await letIn(client, studio.id, people)
+  await letIn(client, studio.id, people, till)
   const channels = data.channels.map((channel) => ({ id: uuidv7(), ...channel }))
   for (const [position, channel] of channels.entries()) await saveChannel(client, studio.id, channel, position)
   const products = data.products.map(({ colour, ...product }) => ({

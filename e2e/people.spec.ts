@@ -153,7 +153,7 @@ test('somebody asked in comes in by their link, and asks nobody in', async ({ br
   await painter.getByRole('button', { name: 'Come in' }).click()
   await expect(painter).toHaveURL(`${own.address()}/`)
   await painter.goto(`${own.address()}/house/doors`)
-  await expect(painter.getByText('painter here, signed in as perran')).toBeVisible()
+  await expect(painter.getByText('Painter here, signed in as perran')).toBeVisible()
   await expect(painter.getByRole('heading', { name: 'Ask somebody in' })).toBeHidden()
   await expect(painter.getByRole('button', { name: /Comes in no more/ })).toBeHidden()
   await owner.reload()
@@ -235,12 +235,13 @@ test('a helper writes clocks and notes, and neither costs nor plans: told so, an
   })
   expect(other.status()).toBe(401)
   expect(await send('addCost', { costKind: 'other', money: '4', note: '' })).toEqual({ issue: 'not-yours' })
+  // neither is it offered
+  await helper.goto(`${own.address()}/pieces/${pieceId}`)
+  await expect(helper.getByRole('button', { name: 'Write a note' })).toBeVisible()
+  await expect(helper.getByRole('button', { name: 'Add a cost' })).toHaveCount(0)
   await helper.goto(`${own.address()}/house`)
-  await helper.getByLabel('One more pair of hands').fill('Somebody else')
-  await helper.getByRole('button', { name: 'Add them' }).click()
-  await expect(helper.getByText('What you are in this studio doesn’t include this.')).toBeVisible()
-  await expect(helper.getByLabel('One more pair of hands')).toHaveValue('Somebody else')
-  expect(await own.ask(`select from person where name = 'Somebody else'`)).toHaveLength(0)
+  await expect(helper.getByRole('heading', { level: 1, name: 'The house' })).toBeVisible()
+  await expect(helper.getByLabel('One more pair of hands')).toHaveCount(0)
   expect(await own.ask(`select from entry where kind = 'cost'`)).toHaveLength(0)
 })
 
@@ -314,7 +315,7 @@ test('who comes in no more is out at once, wherever they were in', async ({ brow
   await comeIn(painter, 'perran', words.perran)
   await expect(painter).toHaveURL(`${own.address()}/pieces`)
   await painter.goto(`${own.address()}/house/doors`)
-  await expect(painter.getByText('painter here, signed in as perran')).toBeVisible()
+  await expect(painter.getByText('Painter here, signed in as perran')).toBeVisible()
 })
 
 test('one name, or one pair of hands, is taken by the first of two who join at once', async ({ context }) => {
@@ -352,7 +353,7 @@ test('somebody of two studios goes over from one into the other, and is never in
   await page.goto(`${own.address()}/sign-in?to=/house/doors`)
   await comeIn(page, 'perran', words.perran)
   // into the one they were in last
-  await expect(page.getByText('owner here, signed in as perran')).toBeVisible()
+  await expect(page.getByText('Owner here, signed in as perran')).toBeVisible()
   const studios = page.getByRole('region', { name: 'Your studios' })
   await expect(studios.getByRole('listitem')).toHaveText([/The other workshop, owner\s*this one/, /Our workshop, painter/])
   await expectAxeClean(page)

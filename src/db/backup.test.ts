@@ -7,14 +7,18 @@ import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
+import { addPasswordKey } from './account'
 import { keepCodes } from './codes'
+import { addInvitation, findInvited } from './invitation'
 import { migrate } from './migrate'
 import { listOpenPieces } from './piece'
 import { inSession, makePool, types } from './pool'
 import { freshSecret } from './secret'
 import { openSession } from './session'
+import { keepTill } from './till'
 
 const run = promisify(execFile)
+const demoStudio = '01900000-0000-7000-8000-00000000de40'
 const folder = mkdtempSync(join(tmpdir(), 'itinerum-backup-'))
 const homeOf = (name: string) => join(folder, name)
 const command = (home: string, ...words: string[]) =>
@@ -50,7 +54,8 @@ beforeAll(async () => {
   const client = new pg.Client({ connectionString: owner, types })
   await client.connect()
   await keepCodes(client)
-  await loadDemo(client, new Date())
+  await keepTill(client, 'till')
+  await loadDemo(client, new Date(), 'till')
   await client.end()
 }, 120_000)
 afterAll(async () => {
@@ -61,11 +66,19 @@ afterAll(async () => {
 test('a backup restored into a fresh cluster gives the same rows, and the application can work with them', async () => {
   const file = join(folder, 'kept.dump')
   const first = await up('first')
-  const before = await digest(first.owner)
+  const key = new pg.Client({ connectionString: first.owner, types })
+  await key.connect()
+  const link = { id: uuidv7(), secret: freshSecret(), role: 'painter' as const, personId: null, hours: 72 }
+  await addInvitation(key, demoStudio, link)
+  const account = await key.query<{ id: string }>('select id from door.account limit 1')
+  await addPasswordKey(key, account.rows[0]?.id ?? '', freshSecret(), 24)
+  await key.end()
+  const { invitation: _, ...before } = await digest(first.owner)
   expect((await command('first', 'backup', file)).stdout).toMatch(/Backed up to .*kept\.dump/)
   await command('second', 'restore', file)
   const second = await up('second')
-  expect(await digest(second.owner)).toEqual(before)
+  const { invitation: __, ...after } = await digest(second.owner)
+  expect(after).toEqual(before)
   expect(Object.keys(before).length).toBeGreaterThan(12)
 
   const pool = makePool(second.app)
@@ -73,10 +86,12 @@ test('a backup restored into a fresh cluster gives the same rows, and the applic
   await owner.connect()
   // who was in is not in any more; what people are stays
   expect((await owner.query('select from door.session where ended_at is null')).rowCount).toBe(0)
+  // nor does a link come in that was open then
+  expect(await findInvited(owner, link.secret)).toBeNull()
+  expect((await owner.query('select from door.password_key where used_at is null')).rowCount).toBe(0)
   expect((await owner.query('select from door.membership where ended_at is null')).rowCount).toBe(2)
   const secret = freshSecret()
-  const studioId = '01900000-0000-7000-8000-00000000de40'
-  await openSession(owner, { id: uuidv7(), secret, studioId, membershipId: null, days: 1 })
+  await openSession(owner, { id: uuidv7(), secret, studioId: demoStudio, membershipId: null, days: 1 })
   await owner.end()
   const open = await inSession(pool, secret, listOpenPieces)
   expect(open).toHaveLength(9)

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { benchOrder } from '@/core/bench/benchOrder'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { type Journey, readPieces } from '@/core/piece/journey'
-import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { makeDatabase, type TestDatabase, till } from '@/db/testing/database'
 import { loadDemo } from '../../demo/load'
 import { listReadings, listRooms } from './climate'
 import { listOpenPieces, listPieceFiles, listPieces } from './piece'
@@ -16,7 +16,7 @@ let ended: Journey[]
 
 beforeAll(async () => {
   db = await makeDatabase()
-  await loadDemo(db.owner, now)
+  await loadDemo(db.owner, now, till)
   await db.as(demoStudio, async (client) => {
     const rooms = await listRooms(client)
     const climates = climatesOf(
@@ -36,7 +36,7 @@ test('the demo is loaded once, however often it is started', async () => {
   const count = async () =>
     (await db.owner.query('select (select count(*) from entry) as entries, (select count(*) from piece) as pieces')).rows[0]
   const before = await count()
-  await loadDemo(db.owner, new Date())
+  await loadDemo(db.owner, new Date(), till)
   expect(await count()).toEqual(before)
 })
 
@@ -55,6 +55,15 @@ test('something runs, something dries, and something closes within the hour', ()
     .map(({ window }) => (Date.parse(window?.times.closes ?? '') - now.getTime()) / 60_000)
   expect(Math.min(...closes)).toBeGreaterThan(10)
   expect(Math.min(...closes)).toBeLessThan(60)
+})
+
+test('every coat that took of a tin costs its share of it', async () => {
+  const { rows } = await db.owner.query<{ coats: number; free: number }>(
+    `select count(*)::int as coats, count(*) filter (where e.money = 0)::int as free
+     from entry e where e.kind = 'coat' and exists (select from draw d where d.entry_id = e.id)`,
+  )
+  expect(rows[0]?.coats).toBeGreaterThan(20)
+  expect(rows[0]?.free).toBe(0)
 })
 
 test('the studio is an invented one in pounds', async () => {

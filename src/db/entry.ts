@@ -34,7 +34,7 @@ function toRow(entry: NewEntry) {
 
 /** What belongs together comes as one: hundreds of rows are read for a page, and most of their columns are empty. */
 const entryColumns = `id, piece_id as "pieceId", part_id as "partId", step_id as "stepId", person_id as "personId", kind, at,
-  recorded_at as "recordedAt", corrects, minutes, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail,
+  recorded_at as "recordedAt", written_by as "writtenBy", corrects, minutes, cost_kind as "costKind", money, fees, channel_id as "channelId", note, detail,
   result, check_code as "checkCode", outside, assist, remedy, severity, spot, temperature, humidity,
   case when kind = 'coat' then json_build_object('productId', product_id, 'lotId', lot_id, 'batchId', batch_id,
     'family', family, 'mix', mix, 'amount', amount, 'unit', unit, 'applicator', applicator, 'film', film, 'sheen', sheen,
@@ -51,7 +51,7 @@ const entryColumns = `id, piece_id as "pieceId", part_id as "partId", step_id as
 const entriesOfPieces = query(
   'an entry',
   entryRow,
-  `select ${entryColumns} from entry e where piece_id = any($1) order by at, id`,
+  `select ${entryColumns} from seen_entry e where piece_id = any($1) order by at, id`,
 )
 /** Every entry of the pieces given, corrected ones too, oldest first. */
 export const listEntries = (client: Client, pieceIds: readonly PieceId[]): Promise<Entry[]> =>
@@ -117,7 +117,7 @@ const mixLog = query(
                   -- mix by mix, by their index: the planner would read the whole log at once
                   select e.id from made cross join lateral (select id from entry t where t.batch_id = made.id offset 0) e)
    select e.* from asked cross join lateral (
-     select ${entryColumns} from entry e
+     select ${entryColumns} from seen_entry e
      where e.id = asked.id and not exists (select from entry c where c.corrects = e.id) offset 0) e
    order by at, id`,
 )
@@ -190,7 +190,7 @@ export const listAssistance = (client: Client, partIds: readonly PartId[]): Prom
 const lastSnags = query(
   'a snag',
   entryRow,
-  `select ${entryColumns} from entry e
+  `select ${entryColumns} from seen_entry e
    where kind = 'snag' and not exists (select from entry c where c.corrects = e.id) order by at desc, id limit $1`,
 )
 const mendingSteps = query(
@@ -201,7 +201,7 @@ const mendingSteps = query(
 const entriesOfSteps = query(
   'an entry',
   entryRow,
-  `select ${entryColumns} from entry e
+  `select ${entryColumns} from seen_entry e
    where step_id = any($1) and not exists (select from entry c where c.corrects = e.id) order by at, id`,
 )
 /** The last snags of any piece, at most `limit`, with what was done to mend them. */

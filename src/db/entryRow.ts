@@ -22,6 +22,7 @@ const base = {
   stepId: maybeId,
   at: z.string(),
   recordedAt: z.string(),
+  writtenBy: maybeId,
   personId: maybeId,
   corrects: maybeId,
   note: words,

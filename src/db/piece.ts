@@ -14,7 +14,7 @@ const pieceColumns = `p.id, p.name, p.source, p.source_note as "sourceNote", p.c
 const openPieces = query(
   'a piece',
   pieceRow,
-  `select ${pieceColumns} from piece p where p.ended_at is null order by p.taken_in_at desc, p.id desc`,
+  `select ${pieceColumns} from seen_piece p where p.ended_at is null order by p.taken_in_at desc, p.id desc`,
 )
 /** Pieces still in the workshop, newest first. */
 export const listOpenPieces = (client: Client): Promise<Piece[]> => many(client, openPieces)
@@ -29,7 +29,7 @@ export interface PieceCursor {
 const piecesPage = query(
   'a piece',
   listedPieceRow,
-  `with named as not materialized (select * from piece p
+  `with named as not materialized (select * from seen_piece p
      where $2 = '' or concat_ws(' ', p.name, p.client, p.source_note, p.condition) ilike $2)
    select * from (
    (select ${pieceColumns}, p.ended_at as "endedAt", p.taken_in_at as since from named p
@@ -51,8 +51,8 @@ export const listPieces = (
 ): Promise<ListedPiece[]> =>
   many(client, piecesPage, [limit, likeOf(sought), after?.left ?? null, after?.at ?? null, after?.id ?? null])
 
-const pieceById = query('a piece', pieceRow, `select ${pieceColumns} from piece p where p.id = $1`)
-const piecesById = query('a piece', pieceRow, `select ${pieceColumns} from piece p where p.id = any($1)`)
+const pieceById = query('a piece', pieceRow, `select ${pieceColumns} from seen_piece p where p.id = $1`)
+const piecesById = query('a piece', pieceRow, `select ${pieceColumns} from seen_piece p where p.id = any($1)`)
 export const findPieces = (client: Client, ids: readonly PieceId[]): Promise<Piece[]> => many(client, piecesById, [ids])
 export const findPiece = (client: Client, id: PieceId): Promise<Piece | null> => maybe(client, pieceById, [id])
 

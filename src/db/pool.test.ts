@@ -78,6 +78,7 @@ describe('the studio', () => {
         ...facts,
         method: defaultMethod,
         kept: true,
+        hidesMoney: false,
         consumables: usualPrices,
       })
     }

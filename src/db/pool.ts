@@ -64,18 +64,22 @@ export class SignedOut extends Error {
 
 /**
  * Does work in one transaction that sees and writes the rows of a session's studio alone; any throw undoes all of it. The studio
- * follows from the session's secret. Throws {@link SignedOut} where there is no such session.
+ * follows from the session's secret. With the till's secret all that is reckoned with is read, also by who sees no money.
+ * Throws {@link SignedOut} where there is no such session.
  */
 export async function inSession<T>(
   pool: pg.Pool,
   secret: string,
   work: (client: Client, studioId: StudioId) => Promise<T>,
-  to: keyof typeof begins = 'write',
+  { to = 'write', till = '' }: { to?: keyof typeof begins; till?: string } = {},
 ): Promise<T> {
   return inTransaction(
     pool,
     async (client) => {
-      const { rows } = await client.query<{ studioId: StudioId | null }>('select enter($1) as "studioId"', [secret])
+      const { rows } = await client.query<{ studioId: StudioId | null }>(
+        `select enter($1) as "studioId", set_config('itinerum.till', $2, true)`,
+        [secret, till],
+      )
       const studioId = rows[0]?.studioId
       if (!studioId) throw new SignedOut()
       return work(client, studioId)

@@ -51,7 +51,14 @@ async function insertAgain(role: Role, name: string, where = 'true') {
     [name],
   )
   const columns = rows[0]?.columns ?? ''
-  return as(role, `insert into ${name} (${columns}) select ${columns} from ${name} where ${where} limit 1`)
+  const own = name === 'studio' ? 'id' : 'studio_id'
+  const found = await db.owner.query<{ row: unknown }>(
+    `select to_jsonb(t) as row from ${name} t where ${own} = $1 and ${where} limit 1`,
+    [db.here],
+  )
+  return as(role, `insert into ${name} (${columns}) select ${columns} from jsonb_populate_record(null::${name}, $1)`, [
+    found.rows[0]?.row,
+  ])
 }
 
 describe('what each role may write', () => {

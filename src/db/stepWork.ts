@@ -29,7 +29,7 @@ const stepWork = query(
           coalesce((select json_agg(json_build_object('partId', f.part_id, 'shape', f.shape, 'relief', f.relief, 'count', f.count,
             'width', f.width, 'height', f.height, 'length', f.length, 'top', f.top, 'foot', f.foot, 'diameter', f.diameter))
             from surface f where f.part_id = p.id and f.replaced_at is null), '[]') as surfaces,
-          (select consumables from studio where id = current_studio()) as consumables
+          (select consumables from seen_studio where id = current_studio()) as consumables
    from step s join part p on p.id = s.part_id where s.id = $1`,
 )
 export const findStepWork = (client: Client, stepId: StepId): Promise<z.output<typeof workRow> | null> =>

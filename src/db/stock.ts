@@ -21,7 +21,7 @@ const lotRow = z.object({
 const lotColumns = `l.id, l.product_id as "productId", l.code, l.size, l.price, l.bought_at as "boughtAt",
   d.opened_at as "openedAt", greatest(0, l.size - coalesce(d.taken, 0)) as remaining`
 const lotsWith = (whichDraws: string) => `
-  from lot l left join lateral (
+  from seen_lot l left join lateral (
     select sum(d.amount) as taken, min(e.at) as opened_at
     from draw d join entry e on e.id = d.entry_id
     where d.lot_id = l.id and ${whichDraws} and not exists (select from entry c where c.corrects = e.id)
@@ -102,7 +102,7 @@ const batchInHand = query(
             select sum(e.amount) from entry e
             where e.batch_id = m.id and e.id is distinct from $2 and not exists (select from entry c where c.corrects = e.id)
           ), 0)) as left
-   from entry m where m.id = $1 and m.kind = 'mixed' and not exists (select from entry c where c.corrects = m.id)`,
+   from seen_entry m where m.id = $1 and m.kind = 'mixed' and not exists (select from entry c where c.corrects = m.id)`,
 )
 /** A batch as it stands, as if `without` had taken nothing of it; null where there is none. Locked as a product's tins are. */
 export async function takeBatchInHand(client: Client, id: EntryId, without: string | null): Promise<MadeBatch | null> {

@@ -40,6 +40,7 @@ const studioRow = z
     days: z.array(z.number()),
     method: z.record(z.string(), z.string()),
     kept: z.boolean(),
+    hidesMoney: z.boolean(),
     consumables: z.record(z.string(), z.number()),
   })
   .transform(({ wishKind, wishValue, from, to, days, method, consumables, ...facts }): Studio => ({
@@ -55,13 +56,13 @@ const ownStudio = query(
   `select id, name, currency, zone, locale, units, hour_rate as "hourRate", overhead_rate as "overheadRate", tax_mode as "taxMode",
           tax_share as "taxShare", wish_kind as "wishKind", wish_value as "wishValue", haggle_share as haggle, price_step as step,
           works_from as "from", works_to as "to", works_days as days, method, consumables,
-          kept_at is not null as kept
-   from studio where id = current_studio()`,
+          kept_at is not null as kept, not sees_money() as "hidesMoney"
+   from seen_studio where id = current_studio()`,
 )
 /** The studio the transaction works as; throws where there is none. */
 export const getStudio = (client: Client): Promise<Studio> => one(client, ownStudio)
 
-export type StudioDraft = Omit<Studio, 'method' | 'kept' | 'consumables'>
+export type StudioDraft = Omit<Studio, 'method' | 'kept' | 'consumables' | 'hidesMoney'>
 const studioValues = (s: StudioDraft) => {
   const [kind, value] = Object.entries(s.wish)[0] as [string, number]
   return [
@@ -87,18 +88,22 @@ const studioValues = (s: StudioDraft) => {
 
 /** Makes the studio, or brings its facts up to date; the same call twice leaves the same row. */
 export async function saveStudio(client: Client, studio: StudioDraft): Promise<void> {
-  await client.query(
+  const values = studioValues(studio)
+  const { rowCount } = await client.query(
     `insert into studio (id, name, currency, zone, locale, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind,
                          wish_value, haggle_share, price_step, works_from, works_to, works_days, kept_at)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, now())
-     on conflict (id) do update set
-       name = excluded.name, currency = excluded.currency, zone = excluded.zone, locale = excluded.locale, units = excluded.units,
-       hour_rate = excluded.hour_rate, overhead_rate = excluded.overhead_rate, tax_mode = excluded.tax_mode,
-       tax_share = excluded.tax_share, wish_kind = excluded.wish_kind, wish_value = excluded.wish_value,
-       haggle_share = excluded.haggle_share, price_step = excluded.price_step, works_from = excluded.works_from, works_to = excluded.works_to,
-       works_days = excluded.works_days, kept_at = excluded.kept_at`,
-    studioValues(studio),
+     on conflict (id) do nothing`,
+    values,
   )
+  // what is money can be written, and not read back: so a row that is there is changed by another statement
+  if (rowCount === 0)
+    await client.query(
+      `update studio set name = $2, currency = $3, zone = $4, locale = $5, units = $6, hour_rate = $7, overhead_rate = $8,
+         tax_mode = $9, tax_share = $10, wish_kind = $11, wish_value = $12, haggle_share = $13, price_step = $14, works_from = $15,
+         works_to = $16, works_days = $17, kept_at = now() where id = $1`,
+      values,
+    )
 }
 
 /** Changes where the house stands among the schools. */
@@ -115,16 +120,24 @@ const channelRow = z.object({ id: z.string(), name: z.string(), feeShare: z.numb
 const channels = query(
   'a channel',
   channelRow,
-  'select id, name, fee_share as "feeShare", fee_fixed as "feeFixed" from channel order by position, name, id',
+  'select id, name, fee_share as "feeShare", fee_fixed as "feeFixed" from seen_channel order by position, name, id',
 )
 export const listChannels = (client: Client): Promise<SalesChannel[]> => many(client, channels)
 
 export async function saveChannel(client: Client, studioId: StudioId, channel: SalesChannel, position: number): Promise<void> {
-  await client.query(
+  const { id, name, feeShare, feeFixed } = channel
+  const { rowCount } = await client.query(
     `insert into channel (id, studio_id, name, fee_share, fee_fixed, position) values ($1, $2, $3, $4, $5, $6)
-     on conflict (id) do update set name = excluded.name, fee_share = excluded.fee_share, fee_fixed = excluded.fee_fixed`,
-    [channel.id, studioId, channel.name, channel.feeShare, channel.feeFixed, position],
+     on conflict (id) do nothing`,
+    [id, studioId, name, feeShare, feeFixed, position],
   )
+  if (rowCount === 0)
+    await client.query('update channel set name = $2, fee_share = $3, fee_fixed = $4 where id = $1', [
+      id,
+      name,
+      feeShare,
+      feeFixed,
+    ])
 }
 
 const people = query('a person', z.object({ id: z.string(), name: z.string() }), 'select id, name from person order by name, id')
@@ -149,17 +162,17 @@ const productRow = z.object({
   price: z.number(),
   formula: z.string().nullable(),
 }) satisfies z.ZodType<Product>
-const products = query('a product', productRow, `select ${productColumns} from product order by family, name, id`)
+const products = query('a product', productRow, `select ${productColumns} from seen_product order by family, name, id`)
 export const listProducts = (client: Client): Promise<Product[]> => many(client, products)
 
-const productById = query('a product', productRow, `select ${productColumns} from product where id = $1`)
+const productById = query('a product', productRow, `select ${productColumns} from seen_product where id = $1`)
 export const findProduct = (client: Client, id: ProductId): Promise<Product | null> => maybe(client, productById, [id])
 
 export async function saveProduct(client: Client, studioId: StudioId, product: Product): Promise<void> {
-  await client.query(
+  const { rowCount } = await client.query(
     `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price, formula)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
-     on conflict (id) do update set name = excluded.name, size = excluded.size, price = excluded.price`,
+     on conflict (id) do nothing`,
     [
       product.id,
       studioId,
@@ -173,4 +186,11 @@ export async function saveProduct(client: Client, studioId: StudioId, product: P
       product.formula ?? null,
     ],
   )
+  if (rowCount === 0)
+    await client.query('update product set name = $2, size = $3, price = $4 where id = $1', [
+      product.id,
+      product.name,
+      product.size,
+      product.price,
+    ])
 }

@@ -4,12 +4,13 @@ import { getFamily } from '@/core/craft/families'
 import { leadFindings } from '@/core/craft/lead'
 import { existingFinishes, oldTones, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { getRemedy } from '@/core/craft/remedies'
+import type { Person } from '@/core/house/studio'
 import { type Change, costKinds, type Entry, severities } from '@/core/log/entry'
 import { sheens } from '@/core/log/figures'
 import { formatAmount } from '@/core/measure/amount'
 import { formatArea } from '@/core/measure/length'
 import { formatMoney, type Reckoning } from '@/core/measure/money'
-import type { ChannelId, RoomId } from '@/core/measure/named'
+import type { ChannelId, PersonId, RoomId } from '@/core/measure/named'
 import type { Measuring } from '@/core/measure/units'
 import { sources } from '@/core/piece/piece'
 import { checkAsks, spotWords, touchWords, verdictWords } from './checks'
@@ -161,3 +162,11 @@ function factsOf(entry: Entry, words: LogWords): (string | null | undefined | fa
 /** One entry in a sentence. */
 export const entrySentence = (entry: Entry, words: LogWords): string =>
   [...factsOf(entry, words), entry.note].filter(Boolean).join(' · ')
+
+/** Whose hands an entry was, and who wrote it where that was somebody else; empty where nobody said. */
+export function whoWords({ personId, writtenBy }: Pick<Entry, 'personId' | 'writtenBy'>, people: readonly Person[]): string {
+  const nameOf = (id: PersonId | null) => people.find((person) => person.id === id)?.name
+  const [hands, writer] = [nameOf(personId), nameOf(writtenBy)]
+  if (!hands || !writer || hands === writer) return hands ?? writer ?? ''
+  return `${hands}, written by ${writer}`
+}

@@ -4,6 +4,7 @@ import type { Person } from '@/core/house/studio'
 import type { House } from '@/core/input/fields'
 import type { Entry } from '@/core/log/entry'
 import { plainMoney } from '@/core/measure/money'
+import type { PersonId } from '@/core/measure/named'
 import { wallTimeOf } from '@/core/measure/time'
 import { stepsOf } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
@@ -19,21 +20,24 @@ type Row = Record<string, string | number>
 
 /** Every entry, corrected and struck ones too, oldest first; each row has every column. */
 export function logTable(file: PieceFile, around: Around): Row[] {
-  const { currency, zone } = around.house
+  const { currency, zone, hidesMoney } = around.house
   const steps = stepsOf(file)
   const parts = new Map([...file.parts, ...file.takenOut].map(({ id, name }) => [id, name]))
   const line = new Map(file.log.map(({ id }, k) => [id, k + 1]))
+  const nameOf = (personId: PersonId | null) => around.people.find(({ id }) => id === personId)?.name ?? ''
   return file.log.map((entry, k): Row => {
     const step = entry.stepId === null ? undefined : steps.get(entry.stepId)
     const used = usedIn(entry)
-    const money = (minor: number | null | undefined) => (minor === undefined || minor === null ? '' : plainMoney(minor, currency))
+    const money = (minor: number | null | undefined) =>
+      minor === undefined || minor === null || hidesMoney ? '' : plainMoney(minor, currency)
     return {
       Line: k + 1,
       [`When (${zone})`]: wallTimeOf(entry.at, zone).replace('T', ' '),
       What: entryWords[entry.kind],
       Part: (entry.partId && parts.get(entry.partId)) ?? '',
       Step: step ? stepTitle(step) : '',
-      Who: around.people.find(({ id }) => id === entry.personId)?.name ?? '',
+      Who: nameOf(entry.personId),
+      'Written by': nameOf(entry.writtenBy),
       Minutes: 'minutes' in entry ? (entry.minutes ?? '') : '',
       Product: used ? getFamily(used.family).words : '',
       Amount: used?.amount ?? '',

@@ -15,6 +15,7 @@ import { loadHouse } from '@/app/_server/session'
 import { themeOf } from '@/app/theme'
 import { ActionsProvider } from '@/ui/form/actions'
 import { HouseProvider } from '@/ui/form/house'
+import { MayProvider } from '@/ui/form/may'
 import { NoticeProvider } from '@/ui/form/notices'
 import { Keys } from '@/ui/frame/Keys'
 import { Link } from '@/ui/frame/Link'
@@ -31,42 +32,47 @@ const actions = { ...bench, ...correct, ...doors, ...houseActions, ...job, ...le
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { studio, people } = await loadHouse()
-  const { name, currency, units, zone, locale } = studio
+  const { name, currency, units, zone, locale, hidesMoney } = studio
   const session = await whoIsIn()
+  const own = session?.personId ?? null
+  // a helper's entries are the helper's own
+  const hands = session?.role === 'helper' ? people.filter(({ id }) => id === own) : people
   return (
     <>
-      <HouseProvider house={{ currency, units, zone, locale }}>
-        <ActionsProvider actions={actions}>
-          <NowProvider startMs={startOf()}>
-            <HandsProvider people={people} own={session?.personId ?? null}>
-              <OutboxProvider of={session?.membershipId ?? ''}>
-                <OutboxLine />
-                <Live sinceMs={startOf()} />
-                <Keys />
-                <header className="unprinted mx-auto flex max-w-[78rem] items-center justify-between px-4 pt-2 sm:px-6">
-                  <Link href="/" className="flex min-h-12 items-baseline gap-3 no-underline">
-                    <span className="title self-center text-2xl">Itinerum</span>
-                    <span className="eyebrow hidden self-center md:inline">{name}</span>
-                  </Link>
-                  <div className="flex items-center">
-                    <Places />
-                    {session && (
-                      <Link href="/house/doors" className="hidden min-h-12 items-center px-3 no-underline sm:inline-flex">
-                        {session.personName}
-                      </Link>
-                    )}
-                    <ThemeButton chosen={themeOf(await cookies())} />
-                  </div>
-                </header>
-                <NoticeProvider>
-                  <main id="main" className="mx-auto max-w-[78rem] px-4 sm:px-6">
-                    {children}
-                  </main>
-                </NoticeProvider>
-              </OutboxProvider>
-            </HandsProvider>
-          </NowProvider>
-        </ActionsProvider>
+      <HouseProvider house={{ currency, units, zone, locale, hidesMoney }}>
+        <MayProvider role={session?.role ?? null}>
+          <ActionsProvider actions={actions}>
+            <NowProvider startMs={startOf()}>
+              <HandsProvider people={hands} own={own}>
+                <OutboxProvider of={session?.membershipId ?? ''}>
+                  <OutboxLine />
+                  <Live sinceMs={startOf()} />
+                  <Keys />
+                  <header className="unprinted mx-auto flex max-w-[78rem] items-center justify-between px-4 pt-2 sm:px-6">
+                    <Link href="/" className="flex min-h-12 items-baseline gap-3 no-underline">
+                      <span className="title self-center text-2xl">Itinerum</span>
+                      <span className="eyebrow hidden self-center md:inline">{name}</span>
+                    </Link>
+                    <div className="flex items-center">
+                      <Places />
+                      {session && (
+                        <Link href="/house/doors" className="hidden min-h-12 items-center px-3 no-underline sm:inline-flex">
+                          {session.personName}
+                        </Link>
+                      )}
+                      <ThemeButton chosen={themeOf(await cookies())} />
+                    </div>
+                  </header>
+                  <NoticeProvider>
+                    <main id="main" className="mx-auto max-w-[78rem] px-4 sm:px-6">
+                      {children}
+                    </main>
+                  </NoticeProvider>
+                </OutboxProvider>
+              </HandsProvider>
+            </NowProvider>
+          </ActionsProvider>
+        </MayProvider>
       </HouseProvider>
     </>
   )

@@ -1,5 +1,6 @@
 /** The bench. */
 import { loadBench } from '@/app/_server/loadWeek'
+import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
@@ -22,6 +23,14 @@ export default async function Bench() {
 
 async function Begin({ tins }: { tins: number }) {
   const studio = await loadStudio()
+  if (!(await whatMay())('part'))
+    return (
+      <div className="pt-6">
+        <p className="eyebrow">The bench</p>
+        <h1 className="title text-5xl">Nothing is on the bench</h1>
+        <p className="mt-3 text-xl text-soft">As soon as a piece has work ahead, its next step stands here.</p>
+      </div>
+    )
   const start = studio.kept ? null : <StartForm studio={studio} {...listHouseChoices(studio.zone)} />
   return <FirstSteps {...{ studio, start, tins }} />
 }

@@ -9,6 +9,7 @@ import type { StudioId } from '@/core/measure/named'
 import { patiently } from '@/db/patiently'
 import { type Client, inSession, makePool } from '@/db/pool'
 import { getStudio, listPeople } from '@/db/studio'
+import { tillSecret } from '@/db/till'
 import { isTls, sessionCookie } from '@/sessionCookie'
 
 const holder = globalThis as { itinerumPool?: pg.Pool }
@@ -32,15 +33,19 @@ export async function sessionSecret(): Promise<string> {
 }
 
 type Work<T> = (client: Client, studioId: StudioId) => Promise<T>
-/** Works in one transaction as the session's studio. Throws `SignedOut` where there is no session. */
-export const withStudio = async <T>(work: Work<T>): Promise<T> => inSession(pool(), await sessionSecret(), work)
+/**
+ * Writes in one transaction as the session's studio; what is written is reckoned with what it costs, whoever writes, and only an answer
+ * comes back. Throws `SignedOut` where there is no session.
+ */
+export const withStudio = async <T>(work: Work<T>): Promise<T> =>
+  inSession(pool(), await sessionSecret(), work, { till: tillSecret(process.env.DOOR_DATABASE_URL) })
 
 /** a database that was killed is back sooner */
 const patienceMs = 5_000
 /** Reads in one transaction, all of it as it stood at one moment; waits a while for records that can't be reached. */
 export const readStudio = async <T>(work: Work<T>, waitMs = patienceMs): Promise<T> => {
   const secret = await sessionSecret()
-  return patiently(() => inSession(pool(), secret, work, 'read'), waitMs)
+  return patiently(() => inSession(pool(), secret, work, { to: 'read' }), waitMs)
 }
 
 /** The studio's facts and its people, read once a request. */

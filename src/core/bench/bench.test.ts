@@ -222,6 +222,7 @@ describe('the bench as data', () => {
     const said = entryFromText('seeDry', { ...typed, result: 'dry', personId: '' }, house)
     expect(said).toEqual({
       note: null,
+      writtenBy: null,
       corrects: null,
       id: uuid(5),
       pieceId: uuid(1),

@@ -52,8 +52,8 @@ export interface BenchData extends BenchContext {
 const elsewhere = new Set<EntryKind>(['cost', 'note', 'amended'])
 
 const withoutNulls = (thing: object): unknown => Object.fromEntries(Object.entries(thing).filter(([, value]) => value !== null))
-/** When it was written down is nobody's question here. */
-const slim = ({ pieceId: _, recordedAt: __, ...entry }: Entry) => withoutNulls(entry) as SlimEntry
+/** When it was written down, and by whom, is nobody's question here. */
+const slim = ({ pieceId: _, recordedAt: __, writtenBy: ___, ...entry }: Entry) => withoutNulls(entry) as SlimEntry
 /** Of the checks of a step the last alone counts, and one that was passed asks nothing more. */
 function isAsked(entry: Entry, log: readonly Entry[]): boolean {
   if (entry.kind !== 'checked') return true

@@ -32,9 +32,18 @@ const plans = [
   'calendar_feed',
   'room',
 ] as const
+/** What each may read beside the work itself; an owner everything. */
+export const mayRead: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>> = {
+  painter: ['money'],
+  bookkeeper: ['money'],
+  helper: [],
+}
 /** What each may write, by table; an owner everything. Of the log by what an entry is of. */
 export const mayWrite: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>> = {
   painter: [...work, ...plans, 'entry of money', 'product'],
   bookkeeper: ['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed'],
   helper: work,
 }
+
+/** Whether somebody may write what is named in {@link mayWrite}. */
+export const may = (role: Role, what: string): boolean => role === 'owner' || mayWrite[role].includes(what)

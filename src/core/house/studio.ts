@@ -18,6 +18,8 @@ export interface Studio extends PricingTerms {
   units: UnitSystem
   hours: WorkingHours
   method: HouseMethod
+  /** whoever asks sees no money here: what has a price says nought */
+  hidesMoney: boolean
   /** somebody has said that it reckons so; else it stands as it was begun */
   kept: boolean
 }

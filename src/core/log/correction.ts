@@ -25,7 +25,7 @@ export interface Correction {
  * mixed anew, a price or a note must be there, a change of facts is changed again.
  */
 export function correctedEntry(old: Entry, typed: Correction): EntryDraft | null {
-  const { recordedAt: _, ...kept } = old
+  const { recordedAt: _, writtenBy: __, ...kept } = old
   // a time is typed to the minute: the same minute is the same moment, and keeps its place in the log
   const at = minuteOf(typed.at) === minuteOf(old.at) ? old.at : typed.at
   const base = { id: typed.entryId, at, corrects: old.id, note: typed.note }

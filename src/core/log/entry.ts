@@ -143,7 +143,10 @@ interface EntryBase {
   at: Instant
   /** when it was written down */
   recordedAt: Instant
+  /** whose hands it was */
   personId: PersonId | null
+  /** who wrote it, by the session it came in */
+  writtenBy: PersonId | null
   /** the entry this one stands in place of */
   corrects: EntryId | null
   note: string | null
@@ -188,7 +191,7 @@ const unsaid: { [K in EntryKind]: Partial<EntryOf<K>> } = {
   split: {},
   struck: {},
 }
-const unsaidByAll = { partId: null, stepId: null, personId: null, corrects: null, note: null }
+const unsaidByAll = { partId: null, stepId: null, personId: null, writtenBy: null, corrects: null, note: null }
 
 /** A draft as the entry it will be: what it does not say is empty, and it is written down when it happened. */
 export const wholeEntry = (draft: EntryDraft): Entry =>

@@ -19,10 +19,17 @@ export function minorDigits(currency: string): number {
 /** What money is reckoned in, and how its figures are written. */
 export interface Reckoning extends Writing {
   currency: string
+  /** whoever reads sees no money: no figure of it is written */
+  hidesMoney?: boolean
 }
 
-/** £1,234.50 as the studio writes it; whole amounts drop their zeros where `short`. */
-export function formatMoney(minor: number, { currency, locale }: Reckoning, options: { short?: boolean } = {}): string {
+/** £1,234.50 as the studio writes it; whole amounts drop their zeros where `short`; a dash for who sees no money. */
+export function formatMoney(
+  minor: number,
+  { currency, locale, hidesMoney }: Reckoning,
+  options: { short?: boolean } = {},
+): string {
+  if (hidesMoney) return '—'
   const digits = minorDigits(currency)
   const least = options.short === true && minor % 10 ** digits === 0 ? 0 : digits
   return numberFormat(locale, { style: 'currency', currency, minimumFractionDigits: least, maximumFractionDigits: least })

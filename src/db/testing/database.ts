@@ -9,6 +9,10 @@ import { type Client, inSession, makePool, types } from '@/db/pool'
 import { freshSecret } from '@/db/secret'
 import { openSession } from '@/db/session'
 import { savePerson, saveStudio, type StudioDraft } from '@/db/studio'
+import { keepTill } from '@/db/till'
+
+/** what is written in tests is reckoned as the server's writes are */
+export const till = 'the till of the tests'
 
 export const templateName = 'itinerum_template'
 
@@ -80,6 +84,7 @@ export async function makeDatabase(): Promise<TestDatabase> {
     secrets.set(id, secret)
     return secret
   }
+  await keepTill(owner, till)
   for (const id of [here, elsewhere]) {
     await saveStudio(owner, studioFacts(id))
     await secretOf(id)
@@ -91,7 +96,7 @@ export async function makeDatabase(): Promise<TestDatabase> {
     owner,
     here,
     elsewhere,
-    as: async (studioId, work) => inSession(pool, await secretOf(studioId), work),
+    as: async (studioId, work) => inSession(pool, await secretOf(studioId), work, { till }),
     drop: async () => {
       await pool.end()
       await door.end()

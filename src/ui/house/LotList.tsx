@@ -10,13 +10,15 @@ import type { Product, ShelfLot } from '@/core/stock/product'
 import { useActions } from '@/ui/form/actions'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
+import { useMay } from '@/ui/form/may'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useTapGuard } from '@/ui/form/useTapGuard'
 import { useWrite } from '@/ui/form/useWrite'
 import { useNow } from '@/ui/time/now'
 import { loggedWords } from '@/words/time'
 
-export function LotList({ product, lots, coatCost }: { product: Product; lots: readonly ShelfLot[]; coatCost: string }) {
+export function LotList({ product, lots, coatCost }: { product: Product; lots: readonly ShelfLot[]; coatCost: string | null }) {
+  const may = useMay()
   const [buying, setBuying] = useState(false)
   const [gone, setGone] = useState<ShelfLot | null>(null)
   const { empty, issue, pending } = useEmpty(setGone)
@@ -27,22 +29,23 @@ export function LotList({ product, lots, coatCost }: { product: Product; lots: r
         <h3 className="leading-snug">
           <span className="text-lg font-semibold">{product.colourName ?? product.name}</span>
           <span className="block text-sm text-soft">
-            {product.formula ? `Mixed here: ${product.formula} · ` : ''}
-            {coatCost}
+            {[product.formula && `Mixed here: ${product.formula}`, coatCost].filter(Boolean).join(' · ')}
           </span>
         </h3>
-        <button
-          type="button"
-          className="press shrink-0"
-          aria-expanded={buying}
-          aria-label={`Another tin of ${product.name}`}
-          {...guard(() => {
-            stir()
-            setBuying(!buying)
-          })}
-        >
-          Another tin
-        </button>
+        {may('product') && (
+          <button
+            type="button"
+            className="press shrink-0"
+            aria-expanded={buying}
+            aria-label={`Another tin of ${product.name}`}
+            {...guard(() => {
+              stir()
+              setBuying(!buying)
+            })}
+          >
+            Another tin
+          </button>
+        )}
       </div>
       {buying && <BuyForm product={product} done={() => setBuying(false)} />}
       {lots.length === 0 ? (

@@ -7,6 +7,7 @@ import { costKinds } from '@/core/log/entry'
 import type { PieceId } from '@/core/measure/named'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
+import { useMay } from '@/ui/form/may'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useMoment } from '@/ui/form/useMoment'
 import { useOutbox } from '@/ui/outbox/useOutbox'
@@ -14,6 +15,7 @@ import { useOutbox } from '@/ui/outbox/useOutbox'
 type Kind = 'note' | 'cost'
 
 export function AddToLog({ pieceId }: { pieceId: PieceId }) {
+  const may = useMay()
   const [open, setOpen] = useState<Kind | null>(null)
   const close = () => setOpen(null)
   return (
@@ -28,14 +30,16 @@ export function AddToLog({ pieceId }: { pieceId: PieceId }) {
         >
           Write a note
         </button>
-        <button
-          type="button"
-          className="press"
-          aria-expanded={open === 'cost'}
-          onClick={() => setOpen(open === 'cost' ? null : 'cost')}
-        >
-          Add a cost
-        </button>
+        {may('entry of money') && (
+          <button
+            type="button"
+            className="press"
+            aria-expanded={open === 'cost'}
+            onClick={() => setOpen(open === 'cost' ? null : 'cost')}
+          >
+            Add a cost
+          </button>
+        )}
       </div>
       {open === 'note' && <NoteForm pieceId={pieceId} done={close} />}
       {open === 'cost' && <CostForm pieceId={pieceId} done={close} />}

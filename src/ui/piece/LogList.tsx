@@ -1,6 +1,6 @@
 /** The log as an account, newest first. A corrected line shows what it was; every line can be put right. */
 import type { ReactNode } from 'react'
-import type { SalesChannel } from '@/core/house/studio'
+import type { Person, SalesChannel } from '@/core/house/studio'
 import type { House } from '@/core/input/fields'
 import { historyOf } from '@/core/log/effectiveLog'
 import type { Entry } from '@/core/log/entry'
@@ -9,13 +9,15 @@ import type { Journey } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
 import { Link } from '@/ui/frame/Link'
 import { stepTitle } from '@/words/craft'
-import { entrySentence } from '@/words/log'
+import { entrySentence, whoWords } from '@/words/log'
 import { entryWords } from '@/words/piece'
 import { loggedWords, spanWords } from '@/words/time'
 
 interface Props {
   journey: Journey
   channels: readonly SalesChannel[]
+  /** who works here; alone, nobody asks who it was */
+  people: readonly Person[]
   house: House
   nowMs: number
 }
@@ -25,6 +27,7 @@ export function LogLine({
   entry,
   journey,
   channels,
+  people,
   house,
   when,
   beside,
@@ -50,6 +53,7 @@ export function LogLine({
       <p className="min-w-0">
         <strong>{entryWords[entry.kind]}</strong> {on && `${stepTitle(on.step)}, ${on.part.name.toLowerCase()}`}
         {sentence && <span className="block">{sentence}</span>}
+        {people.length > 1 && <span className="block text-soft empty:hidden">{whoWords(entry, people)}</span>}
         {before.map((old) => (
           <span key={old.id} className="block text-soft">
             <span className="sr-only">Before that: </span>
@@ -86,13 +90,13 @@ function findStep(journey: Journey, stepId: StepId) {
 }
 
 /** The last lines, the newest first; at most `most`. */
-export function LogList({ journey, channels, house, nowMs, most }: Props & { most: number }) {
+export function LogList({ journey, channels, people, house, nowMs, most }: Props & { most: number }) {
   const lines = journey.log.slice(-most).reverse()
   if (lines.length === 0) return <p className="text-soft">Nothing yet. What is done at the bench is written here by itself.</p>
   return (
     <ol className="border-t border-line">
       {lines.map((entry) => (
-        <LogLine key={entry.id} {...{ entry, journey, channels, house }} when={(at) => loggedWords(at, house, nowMs)} />
+        <LogLine key={entry.id} {...{ entry, journey, channels, people, house }} when={(at) => loggedWords(at, house, nowMs)} />
       ))}
     </ol>
   )

@@ -10,6 +10,7 @@ import { sectionOf } from '@/core/piece/section'
 import { EndConflict } from '@/ui/bench/EndConflict'
 import { Judgement } from '@/ui/bench/Judgement'
 import { Section } from '@/ui/drawing/Section'
+import { Mine } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
 import { cautionWords, stepTitle, withWhat } from '@/words/craft'
 import { planWords } from '@/words/job'
@@ -88,24 +89,30 @@ function PartHead({ journey, part: { part } }: Pick<PartProps, 'journey' | 'part
         {!journey.ending && (
           <p className="flex flex-wrap gap-x-4">
             {part.plan && (
-              <Link href={to('plan')} className={quiet}>
-                Change the finish
-              </Link>
+              <Mine what="plan">
+                <Link href={to('plan')} className={quiet}>
+                  Change the finish
+                </Link>
+              </Mine>
             )}
-            <Link href={to('find')} className={quiet}>
-              What is on it
-            </Link>
-            <Link href={to('part')} className={quiet} aria-label={`Put right: ${part.name}`}>
-              Put right
-            </Link>
+            <Mine what="part">
+              <Link href={to('find')} className={quiet}>
+                What is on it
+              </Link>
+              <Link href={to('part')} className={quiet} aria-label={`Put right: ${part.name}`}>
+                Put right
+              </Link>
+            </Mine>
           </p>
         )}
       </div>
       {part.plan && <p className="text-soft">{planWords(part.plan)}</p>}
       {!part.plan && !journey.ending && (
-        <Link href={to('plan')} className="press press-now mt-3">
-          Choose a finish
-        </Link>
+        <Mine what="plan">
+          <Link href={to('plan')} className="press press-now mt-3">
+            Choose a finish
+          </Link>
+        </Mine>
       )}
     </>
   )

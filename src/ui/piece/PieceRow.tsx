@@ -62,7 +62,17 @@ export function nextWords(journey: Journey, house: House, nowMs: number): string
   return stage === 'listed' ? 'On sale' : 'Ready to list'
 }
 
-export function PieceRow({ journey, house, nowMs, money }: { journey: Journey; house: House; nowMs: number; money: string }) {
+export function PieceRow({
+  journey,
+  house,
+  nowMs,
+  money,
+}: {
+  journey: Journey
+  house: House
+  nowMs: number
+  money: string | null
+}) {
   const { piece, photos } = journey.file
   const picture = photos.findLast(({ moment }) => moment === 'after') ?? photos[0]
   return (
@@ -103,9 +113,11 @@ export function PieceRow({ journey, house, nowMs, money }: { journey: Journey; h
             <Section key={part.part.id} model={sectionOf(part)} className="size-14" />
           ))}
         </span>
-        <span className="sm:text-right">
-          <span className="figure text-2xl">{money}</span> <span className="eyebrow sm:block">in it so far</span>
-        </span>
+        {money !== null && (
+          <span className="sm:text-right">
+            <span className="figure text-2xl">{money}</span> <span className="eyebrow sm:block">in it so far</span>
+          </span>
+        )}
       </Link>
     </li>
   )

@@ -2,6 +2,7 @@
 import { type CardContext, loggedCoats } from '@/core/bench/stepCard'
 import type { Journey } from '@/core/piece/journey'
 import { heldBy } from '@/core/piece/lanes'
+import { Mine } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
 import { cautionWords, stepTitle } from '@/words/craft'
 import { heldWords } from '@/words/job'
@@ -14,7 +15,12 @@ export function WholeProgress(props: Props) {
   const { journey, stock, house, nowMs } = props
   const { whole, ending, file } = journey
   const to = `/pieces/${file.piece.id}/around`
-  if (!whole) return ending ? null : <Unplanned to={to} />
+  if (!whole)
+    return ending ? null : (
+      <Mine what="plan">
+        <Unplanned to={to} />
+      </Mine>
+    )
   const around: CardContext = { ...stock, journeys: [journey], coats: loggedCoats([journey]), nowMs }
   const current = whole.running?.step ?? whole.next
   const held = heldBy(journey, whole)
@@ -25,9 +31,11 @@ export function WholeProgress(props: Props) {
           Around the paint
         </h2>
         {!ending && (
-          <Link href={to} className="inline-flex min-h-12 items-center font-semibold">
-            Change the work
-          </Link>
+          <Mine what="plan">
+            <Link href={to} className="inline-flex min-h-12 items-center font-semibold">
+              Change the work
+            </Link>
+          </Mine>
         )}
       </div>
       {!ending && current && (

@@ -2,6 +2,7 @@
 /** What a change that is thought of would do: what moves, which promise breaks, what it costs; taken, or left. */
 import type { WeekAnswer, WeekOutlook } from '@/core/week/ask'
 import { useHouse } from '@/ui/form/house'
+import { useMay } from '@/ui/form/may'
 import { spanWords } from '@/words/time'
 import { differenceWords } from '@/words/week'
 import type { Week } from './useWeek'
@@ -10,6 +11,7 @@ const mostSaid = 6
 
 export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
   const house = useHouse()
+  const may = useMay()
   const { thought, thoughtAnswer } = week
   if (!thought) return null
   const now = outlookIn(thoughtAnswer?.now)
@@ -46,7 +48,7 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
         </>
       )}
       <div className="mt-4 flex flex-wrap gap-3">
-        {thought.pins && (
+        {thought.pins && may('week_plan') && (
           <button type="button" className="press press-now" disabled={!other || week.pending} onClick={() => void week.take()}>
             Take it
           </button>

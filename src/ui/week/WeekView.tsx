@@ -7,6 +7,7 @@ import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
 import { hoursOfAll, hoursOn, workDayOf } from '@/core/week/hands'
 import type { WeekData } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
+import { useMay } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
 import { useBeat } from '@/ui/time/now'
 import { capital } from '@/words/text'
@@ -113,6 +114,7 @@ function byDay({ lines }: WeekOutlook, dayOn: (ms: number) => Day): { day: Day; 
 }
 
 function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; first: boolean }) {
+  const may = useMay()
   const house = useHouse()
   const late = outlook.pieces.filter(({ lateMinutes }) => lateMinutes > 0)
   const missed = outlook.lines.filter((line) => line.missed).length
@@ -141,7 +143,7 @@ function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; firs
         )}
       </div>
       <div className="unprinted flex flex-wrap gap-3">
-        {week.undo && (
+        {week.undo && may('week_plan') && (
           <button type="button" className="press" disabled={week.pending} onClick={() => void week.undo?.()}>
             As it was before
           </button>
@@ -149,14 +151,16 @@ function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; firs
         <Link href="/week/sheet" className="press">
           A day for the wall
         </Link>
-        <button
-          type="button"
-          className="press press-now min-h-14 px-7 text-lg"
-          disabled={week.isKept || week.pending}
-          onClick={() => void week.keepNow()}
-        >
-          {week.isKept ? 'This is the week' : first ? 'Take this week' : 'Take it as it stands now'}
-        </button>
+        {may('week_plan') && (
+          <button
+            type="button"
+            className="press press-now min-h-14 px-7 text-lg"
+            disabled={week.isKept || week.pending}
+            onClick={() => void week.keepNow()}
+          >
+            {week.isKept ? 'This is the week' : first ? 'Take this week' : 'Take it as it stands now'}
+          </button>
+        )}
       </div>
     </div>
   )

@@ -1,4 +1,5 @@
 /** The house: terms, channels, air. */
+import { whatMay } from '@/app/_server/may'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { formatMoney } from '@/core/measure/money'
@@ -32,6 +33,7 @@ const load = () =>
 
 export default async function House() {
   const studio = await loadStudio()
+  const may = await whatMay()
   const { people, hours, places, channels, rooms, readings, feeds } = await load()
   return (
     <div className="space-y-12 pt-6">
@@ -42,65 +44,75 @@ export default async function House() {
             Who comes in, and sign out
           </Link>
         </div>
-        <HouseForm studio={studio} {...listHouseChoices(studio.zone)} />
+        {may('studio') && <HouseForm studio={studio} {...listHouseChoices(studio.zone)} />}
       </section>
-      <section aria-labelledby="people" className="border-t-2 border-ink pt-4">
-        <h2 id="people" className="title text-3xl">
-          Who works when
-        </h2>
-        <p className="mt-1 max-w-prose text-soft">
-          The week is planned by it. A day that is other than usual is said on the week’s own page.
-        </p>
-        {people.map((person) => (
-          <HoursForm key={person.id} person={person} own={hours.get(person.id) ?? null} usual={studio.hours} />
-        ))}
-        <PersonForm />
-        <DryingPlacesForm places={places} />
-      </section>
-      <section aria-labelledby="method" className="border-t-2 border-ink pt-4">
-        <h2 id="method" className="title text-3xl">
-          The house method
-        </h2>
-        <p className="mt-1 max-w-prose text-soft">Where good painters disagree. A part may depart from it at the plan desk.</p>
-        <MethodForm method={studio.method} />
-      </section>
-      <section aria-labelledby="channels" className="border-t-2 border-ink pt-4">
-        <h2 id="channels" className="title text-3xl">
-          Where you sell
-        </h2>
-        <ul className="mt-2">
-          {channels.map(({ id, name, feeShare, feeFixed }) => (
-            <li key={id} className="flex flex-wrap justify-between gap-x-4 border-b border-line py-2 text-lg">
-              <span className="font-semibold">{name}</span>
-              <span className="text-soft">
-                {formatNumber(feeShare * 100, studio, 1)} % of the price
-                {feeFixed > 0 ? ` and ${formatMoney(feeFixed, studio)}` : ''}
-              </span>
-            </li>
+      {may('person') && (
+        <section aria-labelledby="people" className="border-t-2 border-ink pt-4">
+          <h2 id="people" className="title text-3xl">
+            Who works when
+          </h2>
+          <p className="mt-1 max-w-prose text-soft">
+            The week is planned by it. A day that is other than usual is said on the week’s own page.
+          </p>
+          {people.map((person) => (
+            <HoursForm key={person.id} person={person} own={hours.get(person.id) ?? null} usual={studio.hours} />
           ))}
-        </ul>
-        <ChannelForm />
-      </section>
-      <section aria-labelledby="consumables" className="border-t-2 border-ink pt-4">
-        <h2 id="consumables" className="title text-3xl">
-          Small things used up
-        </h2>
-        <p className="mt-1 max-w-prose text-soft">
-          Every step counts what it uses up of these into the cost of its piece, at what they cost on that day. A whole packet
-          that one piece ate is a cost of its own, written into its log.
-        </p>
-        <ConsumablesForm prices={studio.consumables} />
-      </section>
-      <section aria-labelledby="calendar" className="border-t-2 border-ink pt-4">
-        <h2 id="calendar" className="title text-3xl">
-          Calendar
-        </h2>
-        <p className="mb-2 max-w-prose text-soft">
-          Every window as it opens and closes, with alarms, for any calendar that can read an address. Whoever has the address can
-          read it; revoke it and it answers no more.
-        </p>
-        <CalendarForm feeds={feeds} />
-      </section>
+          <PersonForm />
+          <DryingPlacesForm places={places} />
+        </section>
+      )}
+      {may('studio') && (
+        <section aria-labelledby="method" className="border-t-2 border-ink pt-4">
+          <h2 id="method" className="title text-3xl">
+            The house method
+          </h2>
+          <p className="mt-1 max-w-prose text-soft">Where good painters disagree. A part may depart from it at the plan desk.</p>
+          <MethodForm method={studio.method} />
+        </section>
+      )}
+      {!studio.hidesMoney && (
+        <section aria-labelledby="channels" className="border-t-2 border-ink pt-4">
+          <h2 id="channels" className="title text-3xl">
+            Where you sell
+          </h2>
+          <ul className="mt-2">
+            {channels.map(({ id, name, feeShare, feeFixed }) => (
+              <li key={id} className="flex flex-wrap justify-between gap-x-4 border-b border-line py-2 text-lg">
+                <span className="font-semibold">{name}</span>
+                <span className="text-soft">
+                  {formatNumber(feeShare * 100, studio, 1)} % of the price
+                  {feeFixed > 0 ? ` and ${formatMoney(feeFixed, studio)}` : ''}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {may('channel') && <ChannelForm />}
+        </section>
+      )}
+      {may('studio') && (
+        <section aria-labelledby="consumables" className="border-t-2 border-ink pt-4">
+          <h2 id="consumables" className="title text-3xl">
+            Small things used up
+          </h2>
+          <p className="mt-1 max-w-prose text-soft">
+            Every step counts what it uses up of these into the cost of its piece, at what they cost on that day. A whole packet
+            that one piece ate is a cost of its own, written into its log.
+          </p>
+          <ConsumablesForm prices={studio.consumables} />
+        </section>
+      )}
+      {may('calendar_feed') && (
+        <section aria-labelledby="calendar" className="border-t-2 border-ink pt-4">
+          <h2 id="calendar" className="title text-3xl">
+            Calendar
+          </h2>
+          <p className="mb-2 max-w-prose text-soft">
+            Every window as it opens and closes, with alarms, for any calendar that can read an address. Whoever has the address
+            can read it; revoke it and it answers no more.
+          </p>
+          <CalendarForm feeds={feeds} />
+        </section>
+      )}
       <section aria-labelledby="air" className="border-t-2 border-ink pt-4">
         <h2 id="air" className="title mb-2 text-3xl">
           Air

@@ -73,7 +73,7 @@ export default async function Learned() {
                   {count === 1 ? 'once' : `${count} times`}
                   <span className="text-soft">
                     {' '}
-                    · {spanWords(minutes)} · {formatMoney(money, studio)}
+                    · {[spanWords(minutes), !studio.hidesMoney && formatMoney(money, studio)].filter(Boolean).join(' · ')}
                   </span>
                 </span>
               </li>

@@ -1,6 +1,7 @@
 /** All pieces: those in the workshop, then those that have left, a page at a time. */
 import { z } from 'zod'
 import { loadPieces } from '@/app/_server/load'
+import { whatMay } from '@/app/_server/may'
 import { formatMoney } from '@/core/measure/money'
 import type { Journey } from '@/core/piece/journey'
 import { ledgerSoFar } from '@/core/piece/ledger'
@@ -18,6 +19,7 @@ const mostSought = 120
 
 export default async function Pieces({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const query = await searchParams
+  const may = await whatMay()
   const after = cursor.safeParse(query)
   const sought = String(query.q ?? '')
     .trim()
@@ -34,7 +36,7 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
         journey={journey}
         house={studio}
         nowMs={nowMs}
-        money={formatMoney(ledgerSoFar(journey, studio).total, studio, { short: true })}
+        money={studio.hidesMoney ? null : formatMoney(ledgerSoFar(journey, studio).total, studio, { short: true })}
       />
     ))
   const here = rows(journeys)
@@ -56,9 +58,11 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
             defaultValue={sought}
             className="field max-w-64"
           />
-          <Link href="/pieces/new" className="press press-now">
-            Take a piece in
-          </Link>
+          {may('part') && (
+            <Link href="/pieces/new" className="press press-now">
+              Take a piece in
+            </Link>
+          )}
         </form>
       </div>
       {here.length > 0 && <ul className="mt-4 border-t-2 border-ink">{here}</ul>}
@@ -68,7 +72,7 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
             ? 'There are no more.'
             : sought
               ? `No piece answers to “${sought}”.`
-              : 'The workshop is empty. Take a first piece in: where it came from, what it cost, what it measures.'}
+              : 'The workshop is empty. The first piece stands here once it is taken in: where it came from, what it cost, what it measures.'}
         </p>
       )}
       {gone.length > 0 && (

@@ -1,4 +1,5 @@
 /** The shelf: what stands there, by family, how full each tin is, and what a coat of it costs. */
+import { whatMay } from '@/app/_server/may'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
 import { coatVolumes } from '@/core/measure/coatVolumes'
@@ -21,6 +22,7 @@ const costedWords = (units: UnitSystem) => (units === 'metric' ? '1 m²' : '10 s
 
 export default async function Shelf() {
   const studio = await loadStudio()
+  const may = await whatMay()
   const { products, lots } = await readStudio(async (client) => ({
     products: await listProducts(client),
     lots: await listLots(client),
@@ -57,7 +59,7 @@ export default async function Shelf() {
                   <LotList
                     product={tin}
                     lots={lots.filter(({ productId }) => productId === tin.id)}
-                    coatCost={`${coatCost(tin)} a coat of ${costedWords(studio.units)}`}
+                    coatCost={studio.hidesMoney ? null : `${coatCost(tin)} a coat of ${costedWords(studio.units)}`}
                   />
                 </li>
               ))}
@@ -65,12 +67,14 @@ export default async function Shelf() {
           </section>
         ))}
       </div>
-      <section aria-labelledby="add" className="mt-12 border-t-2 border-ink pt-4">
-        <h2 id="add" className="title text-3xl">
-          Another tin
-        </h2>
-        <ProductForm />
-      </section>
+      {may('product') && (
+        <section aria-labelledby="add" className="mt-12 border-t-2 border-ink pt-4">
+          <h2 id="add" className="title text-3xl">
+            Another tin
+          </h2>
+          <ProductForm />
+        </section>
+      )}
     </div>
   )
 }

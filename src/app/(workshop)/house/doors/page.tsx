@@ -11,6 +11,7 @@ import { Members } from '@/ui/door/Members'
 import { SignOut } from '@/ui/door/SignOut'
 import { Studios } from '@/ui/door/Studios'
 import { roleWords } from '@/words/roles'
+import { capital } from '@/words/text'
 
 export const metadata = { title: 'Who comes in' }
 
@@ -32,7 +33,7 @@ export default async function Doors() {
       <section>
         <h1 className="title text-5xl">{session.personName}</h1>
         <p className="mt-2 text-lg text-soft">
-          {roleWords[session.role]} here, signed in as {session.accountName}
+          {capital(roleWords[session.role])} here, signed in as {session.accountName}
           {session.isDemo && '. This is the demo: anybody on this machine comes in by one tap'}.
         </p>
         <SignOut of={session.membershipId} />

@@ -1,5 +1,7 @@
 /** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
 import { getPieceView as getView, loadStock, type PieceView } from '@/app/_server/load'
+import { whatMay } from '@/app/_server/may'
+import { loadHouse } from '@/app/_server/session'
 import { formatMoney } from '@/core/measure/money'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
@@ -31,14 +33,14 @@ export async function generateMetadata({ params }: Params) {
 export default async function PiecePage({ params }: Params) {
   const view = await getView(params)
   const { studio, journey, channels, air, nowMs } = view
-  const stock = await loadStock(view)
+  const [stock, { people }, may] = await Promise.all([loadStock(view), loadHouse(), whatMay()])
   const { piece, photos } = journey.file
   const wholeProps = { journey, stock, house: studio, nowMs }
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
   return (
     <DoneSheetProvider air={air}>
-      <Head view={view} />
+      <Head view={view} may={may} />
       <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]">
         <div className="space-y-6">
           {isFirst(journey) && <WholeProgress {...wholeProps} />}
@@ -82,7 +84,7 @@ export default async function PiecePage({ params }: Params) {
             </h2>
             <AddToLog pieceId={piece.id} />
             <div className="mt-4" role="group" aria-label="Log entries">
-              <LogList journey={journey} channels={channels} house={studio} nowMs={nowMs} most={lastLines} />
+              <LogList journey={journey} channels={channels} people={people} house={studio} nowMs={nowMs} most={lastLines} />
               {journey.log.length > lastLines && (
                 <Link href={`/pieces/${piece.id}/story`} className="inline-flex min-h-12 items-center font-semibold">
                   All {journey.log.length} lines of it
@@ -97,7 +99,7 @@ export default async function PiecePage({ params }: Params) {
 }
 
 /** What it is, how far it is, what it has taken; where else to go with it. */
-function Head({ view: { studio, journey, nowMs } }: { view: PieceView }) {
+function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may: (what: string) => boolean }) {
   const { piece, parts } = journey.file
   const soFar = ledgerSoFar(journey, studio)
   return (
@@ -120,13 +122,15 @@ function Head({ view: { studio, journey, nowMs } }: { view: PieceView }) {
         {piece.condition && ` · ${piece.condition}`}
       </p>
       <div className="my-5 flex flex-wrap items-end gap-x-10 gap-y-4">
-        <Figure words="in it so far" figure={formatMoney(soFar.total, studio, { short: true })} />
+        {!studio.hidesMoney && <Figure words="in it so far" figure={formatMoney(soFar.total, studio, { short: true })} />}
         <Figure words="worked" figure={hoursWords(soFar.hours, studio)} />
         <Figure words="still to come" figure={hoursWords(journey.minutesLeft / 60, studio)} />
         <nav aria-label="This piece" className="unprinted flex flex-wrap gap-3">
-          <Link href={`/pieces/${piece.id}/money`} className="press press-now">
-            {journey.ending ? 'What it earned' : 'Price it'}
-          </Link>
+          {!studio.hidesMoney && (
+            <Link href={`/pieces/${piece.id}/money`} className="press press-now">
+              {journey.ending ? 'What it earned' : 'Price it'}
+            </Link>
+          )}
           {!journey.ending && (
             <Link href={`/pieces/${piece.id}/way`} className="press">
               Its way
@@ -138,13 +142,17 @@ function Head({ view: { studio, journey, nowMs } }: { view: PieceView }) {
           <Link href={`/pieces/${piece.id}/record`} className="press">
             Its record
           </Link>
-          <Link href={`/pieces/${piece.id}/facts`} className="press">
-            Change its facts
-          </Link>
-          <Link href={`/pieces/${piece.id}/part`} className="press">
-            Add a part
-          </Link>
-          {!journey.ending && parts.some(({ count }) => count > 1) && (
+          {may('entry of plan') && (
+            <Link href={`/pieces/${piece.id}/facts`} className="press">
+              Change its facts
+            </Link>
+          )}
+          {may('part') && (
+            <Link href={`/pieces/${piece.id}/part`} className="press">
+              Add a part
+            </Link>
+          )}
+          {may('part') && !journey.ending && parts.some(({ count }) => count > 1) && (
             <Link href={`/pieces/${piece.id}/split`} className="press">
               Split the set
             </Link>

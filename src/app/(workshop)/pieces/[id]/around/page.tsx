@@ -1,8 +1,10 @@
 /** The work around the paint of a piece: counted, planned, changed. */
 import { getPieceView } from '@/app/_server/load'
+import { whatMay } from '@/app/_server/may'
 import { aheadOn } from '@/core/piece/facts'
 import { keyOf } from '@/core/plan/job'
 import { Link } from '@/ui/frame/Link'
+import { NotYours } from '@/ui/frame/NotYours'
 import { JobForm } from '@/ui/job/JobForm'
 
 export const metadata = { title: 'Around the paint' }
@@ -10,6 +12,8 @@ export const metadata = { title: 'Around the paint' }
 export default async function AroundPage({ params }: { params: Promise<{ id: string }> }) {
   const { journey } = await getPieceView(params)
   const { piece, counted } = journey.file
+  if (!(await whatMay())('plan'))
+    return <NotYours what="Planning the work around the paint" back={`/pieces/${piece.id}`} to="To the piece" />
   const { whole } = journey
   const begun = whole?.steps.filter(({ state }) => state.status !== 'waiting').map(({ step }) => step) ?? []
   const behind = [...(whole?.part.earlier ?? []), ...begun]

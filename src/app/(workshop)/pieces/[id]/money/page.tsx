@@ -7,6 +7,7 @@ import { priceEach, setSize } from '@/core/piece/set'
 import { usedUpOn } from '@/core/piece/usedUp'
 import { unitPricesOf } from '@/core/stock/product'
 import { Link } from '@/ui/frame/Link'
+import { NotYours } from '@/ui/frame/NotYours'
 import { Asking } from '@/ui/money/Asking'
 import { EachOf } from '@/ui/money/EachOf'
 import { Earned } from '@/ui/money/Earned'
@@ -24,6 +25,7 @@ export default async function MoneyPage({
   searchParams: Promise<{ channel?: string }>
 }) {
   const { studio, journey, channels } = await getPieceView(params)
+  if (studio.hidesMoney) return <NotYours what="What a piece costs" back={`/pieces/${journey.file.piece.id}`} to="To the piece" />
   const unitPrices = unitPricesOf(await loadProducts())
   const { piece } = journey.file
   const { ending, listing } = journey

@@ -1,11 +1,14 @@
 import { getPieceFile } from '@/app/_server/load'
+import { whatMay } from '@/app/_server/may'
 import { Link } from '@/ui/frame/Link'
+import { NotYours } from '@/ui/frame/NotYours'
 import { SplitForm } from '@/ui/piece/SplitForm'
 
 export const metadata = { title: 'Split the set' }
 
 export default async function SplitSet({ params }: { params: Promise<{ id: string }> }) {
   const { file } = await getPieceFile(params)
+  if (!(await whatMay())('part')) return <NotYours what="Splitting a set" back={`/pieces/${file.piece.id}`} to="To the piece" />
   const { piece, parts } = file
   return (
     <div className="pt-6">

@@ -1,5 +1,6 @@
 /** The piece's story: its log as an account, day by day, with the section growing along it. */
 import { getPieceView } from '@/app/_server/load'
+import { loadHouse } from '@/app/_server/session'
 import { dayOf } from '@/core/measure/time'
 import type { Journey } from '@/core/piece/journey'
 import { judgedOf } from '@/core/piece/judged'
@@ -22,9 +23,11 @@ export default async function StoryPage({
   params: Promise<{ id: string }>
   searchParams: Promise<{ show?: string }>
 }) {
-  const { studio, journey, channels, around } = await getPieceView(params)
+  const [{ studio, journey, channels, around }, { people }] = await Promise.all([getPieceView(params), loadHouse()])
   const asked = (await searchParams).show ?? 'all'
   const filter: StoryFilter = asked in storyFilters ? (asked as StoryFilter) : 'all'
+  // who sees no money finds none to choose
+  const filters = Object.entries(storyFilters).filter(([code]) => code !== 'money' || !studio.hidesMoney)
   const { piece } = journey.file
   const days = storyOf(journey.file, around, studio.zone, filter)
   const photos = stripOf(journey.file)
@@ -36,7 +39,7 @@ export default async function StoryPage({
       <h1 className="title text-5xl">Its story</h1>
       <div className="unprinted mt-4 flex flex-wrap items-center gap-x-8 gap-y-3">
         <nav aria-label="Show" className="flex flex-wrap gap-2">
-          {Object.entries(storyFilters).map(([code, words]) => (
+          {filters.map(([code, words]) => (
             <Link
               key={code}
               href={`/pieces/${piece.id}/story${code === 'all' ? '' : `?show=${code}`}`}
@@ -69,7 +72,7 @@ export default async function StoryPage({
               {lines.map(({ entry, section }) => (
                 <LogLine
                   key={entry.id}
-                  {...{ entry, journey, channels }}
+                  {...{ entry, journey, channels, people }}
                   house={studio}
                   when={(at) => clockTime(at, studio)}
                   beside={section && <Section model={section} className="size-16 sm:size-20" />}

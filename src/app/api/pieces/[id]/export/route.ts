@@ -3,6 +3,7 @@ import Papa from 'papaparse'
 import { z } from 'zod'
 import { findPieceView } from '@/app/_server/load'
 import { loadHouse } from '@/app/_server/session'
+import type { Entry } from '@/core/log/entry'
 import { logTable } from '@/words/logTable'
 import { plainCell } from '@/words/table'
 
@@ -13,6 +14,10 @@ const fileName = (name: string, as: string) =>
     .slice(0, 60)}.${as}`
 /** by which a spreadsheet knows the letters */
 const byteOrderMark = '\uFEFF'
+
+/** Where money is not seen there is none, rather than nought of it. */
+const withoutMoney = (entry: Entry) =>
+  Object.fromEntries(Object.entries(entry).filter(([fact]) => fact !== 'money' && fact !== 'fees'))
 
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const id = z.uuid().safeParse((await params).id)
@@ -25,7 +30,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     'content-disposition': `attachment; filename="${fileName(file.piece.name, as.data)}"`,
     'cache-control': 'no-store',
   }
-  if (as.data === 'json') return Response.json({ currency: view.studio.currency, ...file }, { headers })
+  if (as.data === 'json')
+    return Response.json(
+      { currency: view.studio.currency, ...file, ...(view.studio.hidesMoney && { log: file.log.map(withoutMoney) }) },
+      { headers },
+    )
   const { studio } = view
   const table = logTable(file, {
     house: studio,

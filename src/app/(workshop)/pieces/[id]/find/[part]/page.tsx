@@ -1,8 +1,10 @@
 /** What is on a part: the tests, one after another, the most telling first. */
 import { notFound } from 'next/navigation'
 import { getPieceFile } from '@/app/_server/load'
+import { whatMay } from '@/app/_server/may'
 import { FindForm } from '@/ui/assess/FindForm'
 import { Link } from '@/ui/frame/Link'
+import { NotYours } from '@/ui/frame/NotYours'
 
 export const metadata = { title: 'What is on it' }
 
@@ -10,6 +12,7 @@ export default async function FindPage({ params }: { params: Promise<{ id: strin
   const {
     file: { piece, parts },
   } = await getPieceFile(params)
+  if (!(await whatMay())('part')) return <NotYours what="Saying what is on it" back={`/pieces/${piece.id}`} to="To the piece" />
   const wanted = (await params).part
   const current = parts.find(({ id }) => id === wanted)
   if (!current) notFound()

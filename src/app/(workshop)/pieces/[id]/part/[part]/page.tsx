@@ -1,6 +1,8 @@
 import { notFound } from 'next/navigation'
 import { getPieceFile } from '@/app/_server/load'
+import { whatMay } from '@/app/_server/may'
 import { Link } from '@/ui/frame/Link'
+import { NotYours } from '@/ui/frame/NotYours'
 import { PartForm } from '@/ui/piece/PartForm'
 import { TakeOut } from '@/ui/piece/TakeOut'
 
@@ -8,6 +10,7 @@ export const metadata = { title: 'A part put right' }
 
 export default async function ChangePart({ params }: { params: Promise<{ id: string; part: string }> }) {
   const { file } = await getPieceFile(params)
+  if (!(await whatMay())('part')) return <NotYours what="Changing a part" back={`/pieces/${file.piece.id}`} to="To the piece" />
   const { piece, parts, takenOut } = file
   const wanted = (await params).part
   const part = [...parts, ...takenOut].find(({ id }) => id === wanted)

@@ -1,6 +1,7 @@
 /** The plan desk of one part. */
 import { notFound } from 'next/navigation'
 import { getPieceView, loadStock } from '@/app/_server/load'
+import { whatMay } from '@/app/_server/may'
 import { readStudio } from '@/app/_server/session'
 import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
@@ -12,6 +13,7 @@ import { careFits, careKinds, careSteps } from '@/core/plan/care'
 import { shelfOf, unitPricesOf } from '@/core/stock/product'
 import { listRecipes } from '@/db/recipe'
 import { Link } from '@/ui/frame/Link'
+import { NotYours } from '@/ui/frame/NotYours'
 import { CareChoice } from '@/ui/plan/CareChoice'
 import { PlanForm } from '@/ui/plan/PlanForm'
 
@@ -19,6 +21,8 @@ export const metadata = { title: 'Choose a finish' }
 
 export default async function PlanDesk({ params }: { params: Promise<{ id: string; part: string }> }) {
   const view = await getPieceView(params)
+  if (!(await whatMay())('plan'))
+    return <NotYours what="Choosing a finish" back={`/pieces/${view.journey.file.piece.id}`} to="To the piece" />
   const { studio, journey } = view
   const { products, lots } = await loadStock(view)
   const wanted = (await params).part
