@@ -1,6 +1,7 @@
 /** Doors: the first owner, an invitation, a lost phone, somebody who comes in no more; and nobody else by any route. */
 import { readFileSync } from 'node:fs'
 import { type BrowserContext, expect, type Page, test } from '@playwright/test'
+import { Secret, TOTP } from 'otpauth'
 import { v7 as uuidv7 } from 'uuid'
 import { expectAxeClean } from './axe'
 import { ownServer } from './ownServer'
@@ -277,6 +278,66 @@ test('a forgotten password is renewed by an address of the owner’s; one’s ow
   await page.getByLabel('The old one').fill('oak handle, brass screw')
   await page.getByRole('button', { name: 'Keep the new one' }).click()
   await expect(page.getByText('Kept. Every other device is signed out.')).toBeVisible()
+})
+
+test('a code from an app is asked for beside the password: each comes in once; printed ones stand in for a lost phone', async ({
+  browser,
+  context,
+}) => {
+  const page = await signedIn(await browser.newContext(), 'perran', words.perran)
+  await page.locator('summary', { hasText: 'A code from an app as well' }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('img', { name: 'What your app takes up by its camera' })).toBeVisible()
+  await expectAxeClean(page)
+  const secret = (await page.locator('[data-secret]').getAttribute('data-secret')) ?? ''
+  const figures = (stepsOn = 0) =>
+    new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + stepsOn * 30_000 })
+  await page.getByLabel('Your password').fill(words.perran)
+  await page.getByLabel('The figures of your app').fill('000000')
+  await page.getByRole('button', { name: 'Ask for it from now on' }).click()
+  await expect(page.getByText(/^Those are not the figures of this minute/)).toBeVisible()
+  await page.getByLabel('Your password').fill('another password')
+  await page.getByLabel('The figures of your app').fill(figures())
+  await page.getByRole('button', { name: 'Ask for it from now on' }).click()
+  await expect(page.getByText('That is not your password. Nothing was changed.')).toBeVisible()
+  await page.getByLabel('Your password').fill(words.perran)
+  const first = figures()
+  await page.getByLabel('The figures of your app').fill(first)
+  await page.getByRole('button', { name: 'Ask for it from now on' }).click()
+  const codes = page.locator('[data-codes] li')
+  await expect(codes).toHaveCount(10)
+  const printed = await codes.allTextContents()
+  expect(printed.every((code) => /^[a-z2-9]{4}(-[a-z2-9]{4}){3}$/.test(code))).toBe(true)
+  await expect(page.getByText('perran comes in with a code from an app from now on.')).toBeVisible()
+
+  const sent = async (code: string) => {
+    const answer = await fetch(`${own.address()}/api/session`, {
+      method: 'POST',
+      body: JSON.stringify({ name: 'perran', password: words.perran, code }),
+      headers: { origin: own.address(), 'content-type': 'application/json' },
+    })
+    return [answer.status, ((await answer.json()) as { issue?: string }).issue, answer.headers.has('set-cookie')]
+  }
+  expect(await sent('')).toEqual([401, 'code', false])
+  // the figures it was turned on by came in already
+  expect(await sent(first)).toEqual([401, 'code-wrong', false])
+  expect(await sent(figures(5))).toEqual([401, 'code-wrong', false])
+  const phone = await (await browser.newContext()).newPage()
+  await phone.goto(`${own.address()}/sign-in?to=/shelf`)
+  await comeIn(phone, 'perran', words.perran)
+  await expect(phone.getByText('Now the six figures that your app shows')).toBeVisible()
+  await expectAxeClean(phone)
+  await phone.getByLabel('The figures of your app').fill(figures(1))
+  await phone.getByRole('button', { name: 'Come in' }).click()
+  await expect(phone).toHaveURL(`${own.address()}/shelf`)
+  expect(await sent(printed[3] ?? '')).toEqual([200, undefined, true])
+  expect(await sent(printed[3] ?? '')).toEqual([401, 'code-wrong', false])
+
+  // app and paper gone: the owner ends it, and they come in by the password alone
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  await owner.getByRole('listitem').filter({ hasText: 'Perran Loft' }).getByRole('button', { name: 'Without codes' }).click()
+  await expect(owner.getByText('perran comes in without codes from now on, says Isolt.')).toBeVisible()
+  expect(await sent('')).toEqual([200, undefined, true])
 })
 
 test('who comes in no more is out at once, wherever they were in', async ({ browser, context }) => {

@@ -184,6 +184,7 @@ const apis = [
   '/api/session',
   '/api/happened',
   '/api/password',
+  '/api/second-factor',
   `/new-password/${'x'.repeat(43)}`,
   '/api/join',
   '/sign-in',

@@ -234,6 +234,7 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
     takeBackInvitation: () => ({ entryId: uuidv7(), id: uuidv7(), at }),
     makeNewPassword: () => ({ entryId: uuidv7(), membershipId: uuidv7(), token: 'k'.repeat(43) }),
     changeMemberRole: () => ({ entryId: uuidv7(), membershipId: uuidv7(), role: 'painter' }),
+    endMemberCodes: () => ({ entryId: uuidv7(), membershipId: uuidv7() }),
     sendMemberAway: () => ({ entryId: uuidv7(), membershipId: uuidv7() }),
     keepForecast: () => ({
       ...{ id: uuidv7(), roomId: '', from: '2026-11-30', to: '2026-12-02' },

@@ -1,12 +1,13 @@
 /**
  * Makes an address by which somebody who forgot their password chooses a new one; prints its secret. For whoever runs the machine: the
- * owner of a studio makes one for its people in the app. Usage: tsx scripts/password.ts NAME, with ITINERUM_OWNER_URL.
+ * owner of a studio makes one for its people in the app. Usage: tsx scripts/password.ts NAME [--without-codes], with ITINERUM_OWNER_URL.
  */
 import pg from 'pg'
 import { addPasswordKey, findAccount } from '@/db/account'
+import { setSecondFactor } from '@/db/secondFactor'
 import { freshSecret } from '@/db/secret'
 
-const [name = ''] = process.argv.slice(2)
+const [name = '', without = ''] = process.argv.slice(2)
 const url = process.env.ITINERUM_OWNER_URL
 if (!url) throw new Error('ITINERUM_OWNER_URL must be set')
 const hours = 24
@@ -21,6 +22,7 @@ try {
     process.exitCode = 1
   } else {
     const secret = freshSecret()
+    if (without === '--without-codes') await setSecondFactor(client, account.id, null)
     await addPasswordKey(client, account.id, secret, hours)
     console.log(secret)
   }

@@ -7,9 +7,16 @@ import { many, maybe, one, query } from './rows'
 import { digestOfSecret } from './secret'
 
 const role = z.enum(roles)
-const accountRow = z.object({ id: z.string(), name: z.string(), password: z.string().nullable() })
+const accountRow = z.object({
+  id: z.string(),
+  name: z.string(),
+  password: z.string().nullable(),
+  /** the secret of an app that makes figures; null: none are asked for */
+  secondFactor: z.string().nullable(),
+})
+const accountColumns = 'a.id, a.name, a.password, a.second_factor as "secondFactor"'
 export type Account = z.output<typeof accountRow>
-const accountByName = query('an account', accountRow, 'select id, name, password from door.account where name_key = lower($1)')
+const accountByName = query('an account', accountRow, `select ${accountColumns} from door.account a where a.name_key = lower($1)`)
 export const findAccount = (client: Client, name: string): Promise<Account | null> => maybe(client, accountByName, [name])
 
 /** False where somebody signs in by that name already. */
@@ -87,12 +94,20 @@ const demoMemberships = query(
 /** Who may come into the demo by one tap. */
 export const listDemoMemberships = (client: Client): Promise<Membership[]> => many(client, demoMemberships)
 
-const memberRow = z.object({ personId: z.string(), accountName: z.string(), role, membershipId: z.string() })
+const memberRow = z.object({
+  personId: z.string(),
+  accountName: z.string(),
+  role,
+  membershipId: z.string(),
+  /** figures of an app are asked for */
+  hasCodes: z.boolean(),
+})
 export type Member = z.output<typeof memberRow>
 const membersOfStudio = query(
   'a member',
   memberRow,
-  `select m.person_id as "personId", a.name as "accountName", m.role, m.id as "membershipId"
+  `select m.person_id as "personId", a.name as "accountName", m.role, m.id as "membershipId",
+          a.second_factor is not null as "hasCodes"
    from door.membership m join door.account a on a.id = m.account_id where m.studio_id = $1 and m.ended_at is null
    order by m.made_at, m.id`,
 )
@@ -130,7 +145,7 @@ async function endSessionsOf(client: Client, membershipId: string, revoked: bool
   ])
 }
 
-const ownPassword = query('an account', accountRow, 'select id, name, password from door.account where id = $1')
+const ownPassword = query('an account', accountRow, `select ${accountColumns} from door.account a where a.id = $1`)
 export const getAccount = (client: Client, id: string): Promise<Account> => one(client, ownPassword, [id])
 /** Another password; every session but the one named ends. */
 export async function setPassword(
@@ -158,7 +173,7 @@ export async function addPasswordKey(client: Client, accountId: string, secret: 
 const accountByKey = query(
   'an account',
   accountRow,
-  `select a.id, a.name, a.password from door.password_key k join door.account a on a.id = k.account_id
+  `select ${accountColumns} from door.password_key k join door.account a on a.id = k.account_id
    where k.digest = $1 and k.used_at is null and k.expires_at > now()`,
 )
 /** Whose new password an address leads to; null where it was used, is over or never was. */
@@ -179,7 +194,7 @@ export async function findOwnMember(client: Client, studioId: StudioId, membersh
 const ownMember = query(
   'an account',
   accountRow,
-  `select a.id, a.name, a.password from door.membership m join door.account a on a.id = m.account_id
+  `select ${accountColumns} from door.membership m join door.account a on a.id = m.account_id
    where m.id = $1 and m.studio_id = $2 and m.ended_at is null and not a.is_demo
      and not exists (select from door.membership o where o.account_id = a.id and o.studio_id <> $2)`,
 )

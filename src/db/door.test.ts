@@ -12,7 +12,18 @@ afterAll(() => db.drop())
 const {} = doorOf(() => db)
 
 describe('whoever writes their own statements', () => {
-  const tables = ['account', 'happened', 'may_read', 'may_write', 'membership', 'password_key', 'session', 'sign_in_try', 'till']
+  const tables = [
+    'account',
+    'happened',
+    'may_read',
+    'may_write',
+    'membership',
+    'password_key',
+    'recovery_code',
+    'session',
+    'sign_in_try',
+    'till',
+  ]
   test('reaches nothing behind the door', async () => {
     for (const table of tables) {
       const attempt = (sql: string) => db.as(db.here, (client) => client.query(sql))

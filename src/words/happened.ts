@@ -24,6 +24,9 @@ export function happenedWords({ what, by, about, role, agent }: Happened): strin
     role: `${whom} is ${as === 'owner' ? 'an' : 'a'} ${as} here now${other ? `, says ${other}` : ''}.`,
     'sent-away': `${whom} comes in no more${other ? `, says ${other}` : ''}.`,
     password: `${whom} has another password.`,
+    'codes-on': `${whom} comes in with a code from an app from now on.`,
+    'codes-off': `${whom} comes in without codes from now on${other ? `, says ${other}` : ''}.`,
+    'printed-code': `${whom} used one of their printed codes.`,
     invited: `${by ?? 'Whoever runs the machine'} made a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
     'invitation-back': `${by ?? 'Whoever runs the machine'} took back a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
   }

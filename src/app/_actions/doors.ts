@@ -1,6 +1,7 @@
 'use server'
 /** Who may come in: invitations, and who comes in no more. The owner's alone; the database says so too. */
 import { changeRole, makePasswordKey, sendAway, whoIsIn } from '@/app/_server/door'
+import { endFor } from '@/app/_server/secondFactor'
 import { Refused, writeOnce } from '@/app/_server/write'
 import {
   inviteBackInput,
@@ -73,6 +74,19 @@ export async function changeMemberRole(typed: RoleText): Promise<Answer> {
     ({ entryId }) => entryId,
     async (_client, _studio, { membershipId, role }) => {
       if (!(await changeRole(await owner(), membershipId, role))) throw new Refused('last-owner')
+    },
+  )
+}
+
+/** Whose app and printed codes are gone comes in by the password alone. */
+export async function endMemberCodes(typed: SendAwayText): Promise<Answer> {
+  return writeOnce(
+    'endMemberCodes',
+    sendAwayInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (_client, _studio, { membershipId }) => {
+      if (!(await endFor(await owner(), membershipId))) throw new Refused('belongs-elsewhere')
     },
   )
 }

@@ -13,6 +13,7 @@ import * as sessions from '@/db/session'
 import * as tries from '@/db/signInTry'
 import { fits, hashed, isTooSoon } from './doorPassword'
 import { atDoor, readDoor } from './doorWay'
+import { codeFits } from './secondFactor'
 import { sessionSecret } from './session'
 
 /** The session behind a secret, seen just now; null where there never was one. */
@@ -41,19 +42,29 @@ export interface Came {
   /** the secret of the session that was there before; it ends */
   before: string
 }
-export type CameIn = { secret: string; days: number } | { issue: 'wrong' | 'wait' }
+export type CameIn = { secret: string; days: number } | { issue: 'wrong' | 'wait' | 'code' | 'code-wrong' }
 
-export async function signIn(typed: { name: string; password: string }, came: Came): Promise<CameIn> {
-  const { name, password } = signInText.parse(typed)
+export async function signIn(typed: { name: string; password: string; code?: string | undefined }, came: Came): Promise<CameIn> {
+  const { name, password, code } = signInText.parse(typed)
   const tryId = uuidv7()
   if (await isTooSoon(tryId, name, came)) return { issue: 'wait' }
   const account = await readDoor((client) => accounts.findAccount(client, name))
   if (!(await fits(account, password)) || !account) return { issue: 'wrong' }
+  const missing = await askCode(account, code, tryId)
+  if (missing) return missing
   return atDoor(async (client) => {
     await tries.noteCameIn(client, tryId)
     const [membership] = await accounts.listMemberships(client, account.id)
     return membership ? begin(client, membership, came) : { issue: 'wrong' as const }
   })
+}
+
+/** What is missing beside the password; null for nothing. That it is asked for is no failed try, a wrong one is. */
+async function askCode(account: accounts.Account, code: string, tryId: string): Promise<{ issue: 'code' | 'code-wrong' } | null> {
+  if (!account.secondFactor) return null
+  if (code !== '') return (await codeFits(account, code)) ? null : { issue: 'code-wrong' }
+  await atDoor((client) => tries.noteCameIn(client, tryId))
+  return { issue: 'code' }
 }
 
 /** Into the demo, by one tap; nobody else's doors open by it. */
@@ -79,13 +90,14 @@ export interface Joining {
   password: string
   /** as the log calls them */
   called: string
+  code: string
 }
 /**
  * Takes up an invitation, and comes in by it: with an account made now, or with one's own of before, by its password. `taken`: that
  * name is somebody's, and the password another; `member`: its account comes into that studio already.
  */
 export async function join(
-  { token, name, password, called }: Joining,
+  { token, name, password, called, code }: Joining,
   came: Came,
 ): Promise<CameIn | { issue: 'gone' | 'taken' | 'member' }> {
   if (!(await findInvited(token))) return { issue: 'gone' }
@@ -95,6 +107,8 @@ export async function join(
     // whoever has a link guesses no faster by it
     if (await isTooSoon(tryId, name, came)) return { issue: 'wait' }
     if (!(await fits(own, password))) return { issue: 'taken' }
+    const missing = await askCode(own, code, tryId)
+    if (missing) return missing
   }
   const made = own ? null : { id: uuidv7(), name, password: await hashed(password) }
   return atDoor(async (client) => {
@@ -163,9 +177,16 @@ export const findByPasswordKey = (secret: string): Promise<accounts.Account | nu
   readDoor((client) => accounts.findByPasswordKey(client, secret))
 /** A new password by an address that leads to it, and in by it; whoever was in by the old one is out. */
 export async function renewPassword(
-  { token, password }: { token: string; password: string },
+  { token, password, code }: { token: string; password: string; code: string },
   came: Came,
 ): Promise<CameIn | { issue: 'gone' }> {
+  const asked = await findByPasswordKey(token)
+  if (!asked) return { issue: 'gone' }
+  // a new password stands in place of the old one, and of nothing else
+  const tryId = uuidv7()
+  if (asked.secondFactor && (await isTooSoon(tryId, asked.name, came))) return { issue: 'wait' }
+  const missing = await askCode(asked, code, tryId)
+  if (missing) return missing
   const made = await hashed(password)
   return atDoor(async (client) => {
     const account = await accounts.findByPasswordKey(client, token)

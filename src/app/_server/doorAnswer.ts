@@ -45,10 +45,10 @@ function parse(text: string): unknown {
   }
 }
 /** nothing the door says is kept anywhere */
-const kept = { 'cache-control': 'no-store' }
+export const kept = { 'cache-control': 'no-store' }
 export const refused = (issue: string, status: number): Response => Response.json({ issue }, { status, headers: kept })
 
-const statuses = { wrong: 401, wait: 429, gone: 410, taken: 409, member: 409 } as const
+const statuses = { wrong: 401, wait: 429, gone: 410, taken: 409, member: 409, code: 401, 'code-wrong': 401 } as const
 /** Answers with the cookie of the session that began, or with why none did. */
 export function answerCame(request: Request, came: CameIn | { issue: 'gone' | 'taken' | 'member' }): Response {
   if ('issue' in came) return refused(came.issue, statuses[came.issue])

@@ -10,5 +10,8 @@ export const doorEvents = [
   'password',
   'invited',
   'invitation-back',
+  'codes-on',
+  'codes-off',
+  'printed-code',
 ] as const
 export type DoorEvent = (typeof doorEvents)[number]

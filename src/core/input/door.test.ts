@@ -36,6 +36,10 @@ describe('a password', () => {
 test('what is typed at the door is tried, not judged: nothing but its length is refused', () => {
   expect(signInText.safeParse({ name: '', password: '' }).success).toBe(true)
   expect(signInText.safeParse({ name: 'x'.repeat(201), password: '' }).success).toBe(false)
-  expect(signInText.parse({ name: ' Isolt ', password: ' as it is ' })).toEqual({ name: 'Isolt', password: ' as it is ' })
+  expect(signInText.parse({ name: ' Isolt ', password: ' as it is ' })).toEqual({
+    name: 'Isolt',
+    password: ' as it is ',
+    code: '',
+  })
 })
 test('a link that was cut on its way is none', () => expect(told({ token: 'short' })).toMatch(/^token: /))

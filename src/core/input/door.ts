@@ -8,6 +8,9 @@ import { id, instant, optionalWords, words } from './fields'
 const mostLetters = 200
 const leastLetters = 10
 
+/** figures of the minute, or a printed code; empty until it is asked for */
+const code = z.string().max(40, 'Six figures, or one of your printed codes.')
+
 /** Whatever is typed is tried: what is wrong with it is not told here. */
 export const signInText = z.object({
   name: z
@@ -18,6 +21,7 @@ export const signInText = z.object({
     .string()
     .max(mostLetters)
     .transform((text) => text.normalize('NFC')),
+  code: code.default(''),
 })
 export type SignInText = z.input<typeof signInText>
 
@@ -45,6 +49,7 @@ export const joinInput = z
     name: signInName,
     called: optionalWords(80).transform((said) => said ?? ''),
     password: newPassword,
+    code: code.default(''),
   })
   .refine(({ name, password }) => !password.toLowerCase().includes(name.toLowerCase()), {
     path: ['password'],
@@ -67,10 +72,25 @@ export const roleInput = z.object({ entryId: id, membershipId: id, role: z.enum(
 export type RoleText = z.input<typeof roleInput>
 
 /** A new password, by an address that leads to it. */
-export const newPasswordInput = z.object({ token, password: newPassword })
+export const newPasswordInput = z.object({ token, password: newPassword, code: code.default('') })
 export type NewPasswordText = z.input<typeof newPasswordInput>
 /** One's own password for another. */
 export const changePasswordInput = z.object({ old: z.string().max(mostLetters), password: newPassword })
 export type ChangePasswordText = z.input<typeof changePasswordInput>
 export const passwordKeyInput = z.object({ entryId: id, membershipId: id, token })
 export type PasswordKeyText = z.input<typeof passwordKeyInput>
+
+/** Who changes how they come in says again who they are. */
+export const changeFactorInput = z.object({
+  password: z.string().max(mostLetters),
+  code: code.min(1, 'The six figures that the app shows now, or one of your printed codes.'),
+})
+export type ChangeFactorText = z.input<typeof changeFactorInput>
+/** With the secret it is turned on; without, codes are printed anew. */
+export const askedFactorInput = changeFactorInput.extend({
+  secret: z
+    .string()
+    .regex(/^[A-Z2-7]{32}$/)
+    .optional(),
+})
+export const nothingInput = z.object({})

@@ -5,6 +5,7 @@ import { joinInput, type JoinText } from '@/core/input/door'
 import { TextField } from '@/ui/form/Field'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useDoor } from './ask'
+import { CodeField } from './CodeField'
 import { DoorForm, openAfterDoor } from './DoorForm'
 import { NewPasswordField } from './NewPasswordField'
 
@@ -16,8 +17,8 @@ const issueWords = {
 }
 
 export function Join({ token, called }: { token: string; called: string | null }) {
-  const { send, issue } = useDoor<JoinText>('/api/join', 'POST', issueWords)
-  const [defaults] = useState<JoinText>({ token, name: '', called: called ?? '', password: '' })
+  const { send, issue, asksCode } = useDoor<JoinText>('/api/join', 'POST', issueWords)
+  const [defaults] = useState<JoinText>({ token, name: '', called: called ?? '', password: '', code: '' })
   const { form, submit, pending, troubleOf } = useEntryForm<JoinText>(joinInput, defaults, send, openAfterDoor)
   return (
     <DoorForm {...{ submit, issue, pending }} words="Come in" busy="Coming in…">
@@ -38,6 +39,7 @@ export function Join({ token, called }: { token: string; called: string | null }
         trouble={troubleOf('name')}
       />
       <NewPasswordField label="A password" {...form.register('password')} trouble={troubleOf('password')} />
+      {asksCode && <CodeField {...form.register('code')} trouble={troubleOf('code')} />}
     </DoorForm>
   )
 }

@@ -19,13 +19,16 @@ interface Member {
   mayGo: boolean
   /** whether a new password can be made for them here */
   mayRenew: boolean
+  /** whether a code is asked for beside their password, and that can be ended here */
+  mayEndCodes: boolean
 }
 
 export function Members({ members }: { members: readonly Member[] }) {
-  const { sendMemberAway, makeNewPassword, changeMemberRole } = useActions()
+  const { sendMemberAway, makeNewPassword, changeMemberRole, endMemberCodes } = useActions()
   const router = useRouter()
   const write = useWrite(sendMemberAway)
   const renew = useWrite(makeNewPassword)
+  const ended = useWrite(endMemberCodes)
   const changed = useWrite(changeMemberRole)
   const [asked, setAsked] = useState<{ id: string; of: 'away' | 'role' } | null>(null)
   const { guard, stir } = useTapGuard()
@@ -42,6 +45,9 @@ export function Members({ members }: { members: readonly Member[] }) {
   const send = async (membershipId: string) => {
     if (await write.send({ entryId: uuidv7(), membershipId })) router.refresh()
   }
+  const endCodes = async (membershipId: string) => {
+    if (await ended.send({ entryId: uuidv7(), membershipId })) router.refresh()
+  }
   const change = async (membershipId: string, role: Role) => {
     if (!(await changed.send({ entryId: uuidv7(), membershipId, role }))) return
     setAsked(null)
@@ -50,7 +56,7 @@ export function Members({ members }: { members: readonly Member[] }) {
   return (
     <>
       <ul className="mt-2">
-        {members.map(({ id, name, accountName, role, mayGo, mayRenew }) => (
+        {members.map(({ id, name, accountName, role, mayGo, mayRenew, mayEndCodes }) => (
           <li key={id} className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-b border-line py-2">
             <span>
               <strong className="text-lg">{name}</strong>, {roleWords[role]}
@@ -61,6 +67,11 @@ export function Members({ members }: { members: readonly Member[] }) {
                 {mayRenew && (
                   <button type="button" className="press" disabled={renew.pending} onClick={() => void make(id, name)}>
                     A new password
+                  </button>
+                )}
+                {mayEndCodes && (
+                  <button type="button" className="press" disabled={ended.pending} onClick={() => void endCodes(id)}>
+                    Without codes
                   </button>
                 )}
                 <button
@@ -115,7 +126,7 @@ export function Members({ members }: { members: readonly Member[] }) {
           </code>
         </p>
       )}
-      <Trouble>{write.issue ?? renew.issue ?? changed.issue}</Trouble>
+      <Trouble>{write.issue ?? renew.issue ?? changed.issue ?? ended.issue}</Trouble>
     </>
   )
 }

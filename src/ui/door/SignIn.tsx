@@ -5,6 +5,7 @@ import type { Role } from '@/core/house/roles'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { roleWords } from '@/words/roles'
 import { clearDevice, clearPages, openAnew, useDoor } from './ask'
+import { CodeField } from './CodeField'
 
 interface Props {
   demo: readonly { id: string; personName: string; role: Role; studioName: string }[]
@@ -20,7 +21,7 @@ const wrong = { wrong: apart, 'not-readable': apart }
 
 export function SignIn({ demo, to, revoked }: Props) {
   const [pending, setPending] = useState<string | null>(null)
-  const { send, issue } = useDoor<object>('/api/session', 'POST', wrong)
+  const { send, issue, asksCode } = useDoor<object>('/api/session', 'POST', wrong)
   // where nobody is in, nothing that was seen by somebody is kept
   useEffect(() => void (revoked ? clearDevice(revoked) : clearPages()), [revoked])
   const come = async (sent: object, by: string) => {
@@ -62,12 +63,13 @@ export function SignIn({ demo, to, revoked }: Props) {
         onSubmit={(event) => {
           event.preventDefault()
           const typed = new FormData(event.currentTarget)
-          void come({ name: typed.get('name'), password: typed.get('password') }, 'form')
+          void come({ name: typed.get('name'), password: typed.get('password'), code: typed.get('code') ?? '' }, 'form')
         }}
       >
         {demo.length > 0 && <h2 className="text-lg font-semibold">Or by a name of your own</h2>}
         <TextField label="Your name here" name="name" autoComplete="username" autoCapitalize="none" spellCheck={false} />
         <TextField label="Password" name="password" type="password" autoComplete="current-password" />
+        {asksCode && <CodeField name="code" autoFocus />}
         <Trouble>{issue}</Trouble>
         <button
           type="submit"

@@ -10,10 +10,14 @@ export interface DoorAnswer {
   fields?: Record<string, string> | undefined
 }
 
-type Path = '/api/session' | '/api/join' | '/api/password'
+type Path = '/api/session' | '/api/join' | '/api/password' | '/api/second-factor'
 type Method = 'POST' | 'PUT' | 'DELETE'
 
-export async function askDoor(path: Path, method: Method, sent: object): Promise<DoorAnswer> {
+export async function askDoor<T extends object = object>(
+  path: Path,
+  method: Method,
+  sent: object,
+): Promise<DoorAnswer & { said?: T }> {
   try {
     const response = await fetch(path, {
       method,
@@ -21,21 +25,24 @@ export async function askDoor(path: Path, method: Method, sent: object): Promise
       headers: { 'content-type': 'application/json' },
       signal: AbortSignal.timeout(15_000),
     })
-    const { issue, fields } = (await response.json()) as Partial<DoorAnswer>
-    return { ok: response.ok, issue, fields }
+    const said = (await response.json()) as Partial<DoorAnswer> & T
+    return { ok: response.ok, issue: said.issue, fields: said.fields, said }
   } catch {
     return { ok: false, issue: 'unreachable' }
   }
 }
 
-const usualWords: Record<string, string> = {
+export const usualWords: Record<string, string> = {
+  code: 'Now the six figures that your app shows, or one of your printed codes.',
+  'code-wrong': 'Those are not the figures of this minute, or they came in already. Try the next ones, or a printed code.',
   wait: 'Too many tries. Wait a quarter of an hour, then try again.',
   busy: 'Too many come in at once. Try again in a moment.',
   unreachable: 'The server can’t be reached just now. Try again in a moment.',
 }
-/** What a form sends to the door, and what the door said against it: in `own` words where they say more. */
+/** What a form sends to the door, and what the door said against it: in `own` words where they say more; whether it asks for a code. */
 export function useDoor<T extends object>(path: Path, method: Method, own: Readonly<Record<string, string>> = {}) {
   const [issue, setIssue] = useState<string | null>(null)
+  const [asksCode, setAsksCode] = useState(false)
   const send = async (typed: T): Promise<Answer> => {
     setIssue(null)
     const { ok, issue: trouble = '', fields } = await askDoor(path, method, typed)
@@ -44,10 +51,11 @@ export function useDoor<T extends object>(path: Path, method: Method, own: Reado
       setIssue(own['not-readable'] ?? null)
       return { issue: 'not-readable', fields }
     }
+    if (trouble === 'code' || trouble === 'code-wrong') setAsksCode(true)
     setIssue(own[trouble] ?? usualWords[trouble] ?? usualWords.unreachable ?? '')
     return { issue: 'not-readable' }
   }
-  return { send, issue }
+  return { send, issue, asksCode }
 }
 
 /** Goes there with a page made anew: nothing of who was here before stays in it. */

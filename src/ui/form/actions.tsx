@@ -62,6 +62,7 @@ export interface Actions {
   takeBackInvitation: Ask<InviteBackText>
   makeNewPassword: Ask<PasswordKeyText>
   changeMemberRole: Ask<RoleText>
+  endMemberCodes: Ask<SendAwayText>
   sendMemberAway: Ask<SendAwayText>
   keepForecast: Ask<ForecastText>
   takeBackForecast: Ask<ForecastBackText>

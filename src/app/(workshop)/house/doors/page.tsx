@@ -1,6 +1,7 @@
 /** Who may come in, and on which devices one is in oneself. */
 import { redirect } from 'next/navigation'
 import { listMembers, listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
+import { findOwnFactor } from '@/app/_server/secondFactor'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { listInvitations } from '@/db/invitation'
 import { ChangePassword } from '@/ui/door/ChangePassword'
@@ -8,6 +9,7 @@ import { Devices } from '@/ui/door/Devices'
 import { HappenedList } from '@/ui/door/HappenedList'
 import { Invitations } from '@/ui/door/Invitations'
 import { Members } from '@/ui/door/Members'
+import { SecondFactor } from '@/ui/door/SecondFactor'
 import { SignOut } from '@/ui/door/SignOut'
 import { Studios } from '@/ui/door/Studios'
 import { roleWords } from '@/words/roles'
@@ -19,7 +21,8 @@ export default async function Doors() {
   const session = await whoIsIn()
   if (!session) redirect('/sign-in?to=/house/doors')
   const isOwner = session.role === 'owner'
-  const [{ people }, sessions, studios, happened, members, invitations] = await Promise.all([
+  const [factor, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
+    session.isDemo ? null : findOwnFactor(session),
     loadHouse(),
     listOwnSessions(session),
     listOwnStudios(session),
@@ -38,6 +41,7 @@ export default async function Doors() {
         </p>
         <SignOut of={session.membershipId} />
         {!session.isDemo && <ChangePassword />}
+        {factor && <SecondFactor {...factor} />}
       </section>
       {studios.length > 1 && (
         <section aria-labelledby="studios" className="border-t-2 border-ink pt-4">
@@ -61,10 +65,11 @@ export default async function Doors() {
           Who comes in
         </h2>
         <Members
-          members={members.map(({ membershipId, personId, accountName, role }) => ({
+          members={members.map(({ membershipId, personId, accountName, role, hasCodes }) => ({
             ...{ id: membershipId, name: nameOf(personId), accountName, role },
             mayGo: isOwner && membershipId !== session.membershipId,
             mayRenew: isOwner && !session.isDemo,
+            mayEndCodes: isOwner && hasCodes,
           }))}
         />
         {isOwner && (
