@@ -246,6 +246,19 @@ test('a helper writes clocks and notes, and neither costs nor plans: told so, an
   expect(await own.ask(`select from entry where kind = 'cost'`)).toHaveLength(0)
 })
 
+test('what the house goes by is told as it changes, by whom, and taken along as CSV', async ({ context }) => {
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  await owner.goto(`${own.address()}/house`)
+  await owner.getByLabel('An hour of work, GBP').fill('21.50')
+  await owner.getByRole('button', { name: 'Keep it' }).first().click()
+  await expect.poll(() => own.ask('select from studio where hour_rate = 2150')).toHaveLength(1)
+  await owner.goto(`${own.address()}/house/doors`)
+  const told = 'Isolt changed the house: an hour of work £18.00 → £21.50'
+  await expect(owner.getByText(told)).toBeVisible()
+  const csv = await owner.request.get(`${own.address()}/api/happened`)
+  expect(await csv.text()).toContain(told)
+})
+
 test('a forgotten password is renewed by an address of the owner’s; one’s own is changed by the old one', async ({
   browser,
   context,

@@ -1,6 +1,8 @@
-/** What happened at the doors, in words. */
-import type { DoorEvent } from '@/core/house/doorEvents'
+/** What happened at the doors, and to what the house goes by, in words. */
+import type { ChangedFacts, DoorEvent, HouseThing } from '@/core/house/doorEvents'
 import type { Role } from '@/core/house/roles'
+import { formatMoney, type Reckoning } from '@/core/measure/money'
+import { formatNumber } from '@/core/measure/number'
 import { roleWords } from './roles'
 
 interface Happened {
@@ -10,13 +12,17 @@ interface Happened {
   about: string | null
   role: Role | null
   agent: string | null
+  thing: HouseThing | null
+  named: string | null
+  facts: ChangedFacts | null
 }
-/** What happened at the doors, as one sentence. */
-export function happenedWords({ what, by, about, role, agent }: Happened): string {
+/** What happened, as one sentence. */
+export function happenedWords({ what, by, about, role, agent, thing, named, facts }: Happened, house: Reckoning): string {
+  if (thing) return thingWords({ what, who: by ?? 'Somebody', thing, named: named ?? '', facts }, house)
   const whom = about ?? 'Somebody'
   const other = by !== null && by !== about ? by : null
   const as = role ? roleWords[role] : 'somebody'
-  const sentences: Record<DoorEvent, string> = {
+  const sentences: Record<Exclude<DoorEvent, 'made' | 'changed' | 'ended'>, string> = {
     'came-in': `${whom} came in, on ${deviceWords(agent)}.`,
     'went-out': `${whom} went out, on ${deviceWords(agent)}.`,
     'signed-out': `${other ?? whom} signed ${other ? whom : 'themself'} out on ${deviceWords(agent)}.`,
@@ -30,7 +36,76 @@ export function happenedWords({ what, by, about, role, agent }: Happened): strin
     invited: `${by ?? 'Whoever runs the machine'} made a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
     'invitation-back': `${by ?? 'Whoever runs the machine'} took back a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
   }
-  return sentences[what]
+  return what in sentences ? sentences[what as keyof typeof sentences] : ''
+}
+
+type How = 'money' | 'share' | 'text' | 'unsaid'
+/** What is told of a change, by its column, and how its figures are written; what isn't named here is told as changed alone. */
+const factWords: Readonly<Record<string, readonly [string, How]>> = {
+  name: ['its name', 'text'],
+  currency: ['the currency', 'text'],
+  zone: ['the zone', 'text'],
+  locale: ['how figures are written', 'text'],
+  units: ['the measures', 'text'],
+  hour_rate: ['an hour of work', 'money'],
+  overhead_rate: ['overhead an hour', 'money'],
+  tax_mode: ['how tax is reckoned', 'text'],
+  tax_share: ['tax', 'share'],
+  haggle_share: ['what is haggled off', 'share'],
+  price_step: ['what prices end on', 'money'],
+  price: ['the price', 'money'],
+  fee_share: ['its share', 'share'],
+  fee_fixed: ['its fee', 'money'],
+  wish_kind: ['what a piece should earn', 'unsaid'],
+  wish_value: ['what a piece should earn', 'unsaid'],
+  works_from: ['the hours', 'unsaid'],
+  works_to: ['the hours', 'unsaid'],
+  works_days: ['the hours', 'unsaid'],
+  method: ['the house method', 'unsaid'],
+  consumables: ['what small things cost', 'unsaid'],
+  drying_places: ['the places to dry', 'text'],
+  size: ['the size', 'text'],
+}
+const madeWords: Record<HouseThing, (who: string, named: string) => string> = {
+  studio: (who) => `${who} made the house.`,
+  channel: (who, named) => `${who} sells through ${named} from now on.`,
+  product: (who, named) => `${who} put ${named} on the shelf.`,
+  person: (who, named) => `${who} added the hands of ${named}.`,
+  plan: (who, named) => `${who} planned ${named}.`,
+  calendar_feed: (who) => `${who} made a private address of the calendar.`,
+}
+const thingCalled: Record<HouseThing, (named: string) => string> = {
+  studio: () => 'the house',
+  channel: (named) => named,
+  product: (named) => named,
+  person: (named) => named,
+  plan: (named) => named,
+  calendar_feed: () => 'a private address of the calendar',
+}
+function thingWords(
+  {
+    what,
+    who,
+    thing,
+    named,
+    facts,
+  }: { what: DoorEvent; who: string; thing: HouseThing; named: string; facts: ChangedFacts | null },
+  house: Reckoning,
+): string {
+  if (what === 'made') return madeWords[thing](who, named)
+  if (what === 'ended') return `${who} took back ${thingCalled[thing](named)}.`
+  const told = Object.entries(facts ?? {}).map(([column, [was, now]]) => {
+    const [words, how] = factWords[column] ?? [column.replaceAll('_', ' '), 'unsaid']
+    return how === 'unsaid' ? words : `${words} ${written(was, how, house)} → ${written(now, how, house)}`
+  })
+  const changes = [...new Set(told)].join(', ')
+  return `${who} changed ${thingCalled[thing](named)}${changes ? `: ${changes}` : ''}.`
+}
+function written(value: unknown, how: How, house: Reckoning): string {
+  if (value === null || value === undefined) return 'none'
+  if (how === 'money') return formatMoney(Number(value), house)
+  if (how === 'share') return `${formatNumber(Number(value) * 100, house, 1)} %`
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : 'another'
 }
 /** A device by what its browser says of itself. */
 export function deviceWords(agent: string | null): string {

@@ -2,7 +2,7 @@
 import 'server-only'
 import { cache } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { Role } from '@/core/house/roles'
+import { mayRead, type Role } from '@/core/house/roles'
 import { signInText } from '@/core/input/door'
 import * as accounts from '@/db/account'
 import { type Happened, listHappened } from '@/db/happened'
@@ -220,8 +220,11 @@ export const signOut = (session: sessions.Session, ids: readonly string[]): Prom
 export const listOwnSessions = (session: sessions.Session): Promise<sessions.OpenSession[]> =>
   readDoor((client) => sessions.listSessions(client, session.accountId))
 /** What happened at the doors: of the whole studio for its owner, of oneself for anybody else. */
-export const listOwnHappened = ({ studioId, accountId, role }: sessions.Session, limit: number): Promise<Happened[]> =>
-  readDoor((client) => listHappened(client, studioId, { of: role === 'owner' ? null : accountId, limit }))
+export const listOwnHappened = async ({ studioId, accountId, role }: sessions.Session, limit: number): Promise<Happened[]> => {
+  const all = await readDoor((client) => listHappened(client, studioId, { of: role === 'owner' ? null : accountId, limit }))
+  // what somebody changed while they saw money is not told in figures when they don't
+  return role === 'owner' || mayRead[role].includes('money') ? all : all.map((each) => ({ ...each, facts: null }))
+}
 export const listMembers = (session: sessions.Session): Promise<accounts.Member[]> =>
   readDoor((client) => accounts.listMembers(client, session.studioId))
 /** Somebody is something else here from now on; false where that would leave nobody who owns it. */

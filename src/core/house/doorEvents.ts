@@ -13,5 +13,15 @@ export const doorEvents = [
   'codes-on',
   'codes-off',
   'printed-code',
+  // of what the house goes by
+  'made',
+  'changed',
+  'ended',
 ] as const
 export type DoorEvent = (typeof doorEvents)[number]
+
+/** What is made, changed and ended in a house, and told; by its table. */
+export const houseThings = ['studio', 'channel', 'product', 'person', 'plan', 'calendar_feed'] as const
+export type HouseThing = (typeof houseThings)[number]
+/** By column: what it was, and what it is. */
+export type ChangedFacts = Readonly<Record<string, readonly [unknown, unknown]>>

@@ -1,6 +1,6 @@
 'use client'
-/** What happened at the doors, the newest first. */
-import type { DoorEvent } from '@/core/house/doorEvents'
+/** What happened at the doors and to what the house goes by, the newest first. */
+import type { ChangedFacts, DoorEvent, HouseThing } from '@/core/house/doorEvents'
 import type { Role } from '@/core/house/roles'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
@@ -15,6 +15,9 @@ interface Happened {
   about: string | null
   role: Role | null
   agent: string | null
+  thing: HouseThing | null
+  named: string | null
+  facts: ChangedFacts | null
 }
 
 export function HappenedList({ all }: { all: readonly Happened[] }) {
@@ -26,7 +29,7 @@ export function HappenedList({ all }: { all: readonly Happened[] }) {
         {all.map((each) => (
           <li key={each.id} className="grid grid-cols-[8.5rem_1fr] gap-x-4 border-b border-line py-2">
             <span className="text-soft">{loggedWords(each.at, house, nowMs)}</span>
-            <span>{happenedWords(each)}</span>
+            <span>{happenedWords(each, house)}</span>
           </li>
         ))}
       </ul>
