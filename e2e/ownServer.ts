@@ -18,8 +18,8 @@ export const freePort = () =>
     })
   })
 
-/** `kind`: the demo studio, or an empty one of one's own. */
-export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
+/** `kind`: the demo studio, or an empty one of one's own. `more`: what the server finds in its environment beside the usual. */
+export function ownServer(name: string, kind: 'demo' | 'own' = 'demo', more: Readonly<Record<string, string>> = {}) {
   const home = mkdtempSync(join(tmpdir(), `itinerum-${name}-`))
   const command = (...words: string[]) => run('./itinerum', words, { env: { ...process.env, ITINERUM_HOME: home } })
   let urls = { owner: '', app: '', door: '' }
@@ -36,7 +36,7 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
   }
   const start = async (): Promise<void> => {
     server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', new URL(address).port], {
-      env: { ...process.env, DATABASE_URL: urls.app, DOOR_DATABASE_URL: urls.door },
+      env: { ...process.env, ...more, DATABASE_URL: urls.app, DOOR_DATABASE_URL: urls.door },
       stdio: 'ignore',
     })
     const answers = () =>
@@ -54,6 +54,8 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo') {
     await ended
   }
   return {
+    home,
+    command,
     address: () => address,
     database,
     /** the address by which the first owner comes in */

@@ -460,6 +460,10 @@ test('without a session no route of the build answers with anything', async ({ r
     '/api/session',
     '/api/join',
     '/api/password',
+    '/api/pairing',
+    '/api/authority',
+    '/pair/[token]',
+    '/trust',
     '/api/health',
     '/manifest.webmanifest',
   ])

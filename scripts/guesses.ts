@@ -17,7 +17,9 @@ const right = 'four plain words here'
 /** who comes in by the right password, for nobody guesses at this name */
 const control = 'control'
 
-const own = ownServer('guesses', 'own')
+/** as what stands before the server: it alone is believed from where somebody asks */
+const front = 'the front of the guesses'
+const own = ownServer('guesses', 'own', { ITINERUM_FRONT_KEY: front })
 await own.begin()
 try {
   const password = await hash(right, { memoryCost: 19_456, timeCost: 2, parallelism: 1 })
@@ -40,6 +42,7 @@ try {
       headers: {
         origin: own.address(),
         'content-type': 'application/json',
+        'itinerum-front': front,
         'x-forwarded-for': `10.${last >> 16}.${(last >> 8) & 255}.${last & 255}`,
       },
     })

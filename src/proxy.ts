@@ -1,5 +1,5 @@
 /**
- * What stands before every request: this machine alone may ask, writes come from our own pages, every page gets a content
+ * What stands before every request: only who calls it by a name of its own may ask, writes come from our own pages, every page gets a content
  * security policy with a nonce of its own, and a crowd is asked to come again.
  */
 import { type NextRequest, NextResponse } from 'next/server'
@@ -40,7 +40,7 @@ const isCrowded = (): boolean =>
 
 /** What answers to everybody: the door itself, an invitation, a private calendar, and what a browser needs to show them. */
 const open =
-  /^\/(?:sign-in|(?:join|new-password)\/[\w-]{1,80}|api\/(?:session|join|password|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
+  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|api\/(?:session|join|password|pairing|authority|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
 
 /** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
 async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
@@ -79,7 +79,10 @@ async function unreadable(request: NextRequest): Promise<{ words: string; status
 
 export async function proxy(request: NextRequest) {
   if (!isOwnAddress(request.headers.get('host')))
-    return new NextResponse('Ask on this machine itself, at 127.0.0.1.', { status: 421 })
+    return new NextResponse(
+      'This server isn’t called that. Ask on this machine itself, at 127.0.0.1, or by an address it printed when it was started.',
+      { status: 421 },
+    )
   if (!isOwnWrite(request)) return new NextResponse('This write came from somewhere else and was refused.', { status: 403 })
   if (isCrowded() && request.nextUrl.pathname !== '/api/health')
     return new NextResponse('Too many ask at once. Come again in a moment.', { status: 503, headers: { 'retry-after': '2' } })

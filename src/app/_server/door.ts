@@ -140,7 +140,8 @@ export const switchTo = (session: sessions.Session, membershipId: string, came: 
 export const listOwnStudios = (session: sessions.Session): Promise<accounts.Membership[]> =>
   readDoor((client) => accounts.listMemberships(client, session.accountId))
 
-async function begin(
+/** Opens a session of a membership in place of the one that was there before. */
+export async function begin(
   client: Client,
   { id: membershipId, studioId }: Pick<accounts.Membership, 'id' | 'studioId'>,
   { agent, address, before }: Came,

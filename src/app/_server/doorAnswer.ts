@@ -1,7 +1,7 @@
 /** What the door answers over HTTP: the cookie of a session that begins or ends, and what came with the request. */
 import 'server-only'
 import type { z } from 'zod'
-import { isOwnAddress, isOwnOrigin } from '@/origin'
+import { isOwnAddress, isOwnOrigin, senderOf } from '@/origin'
 import { isTls, sessionCookie } from '@/sessionCookie'
 import type { Came, CameIn } from './door'
 import { TooMany } from './turns'
@@ -19,7 +19,7 @@ const cookieOf = ({ headers }: Request) => sessionCookie(headers.get('host'), is
 
 export const cameBy = (request: Request): Came => ({
   agent: request.headers.get('user-agent') ?? '',
-  address: (request.headers.get('x-forwarded-for') ?? '').split(',').at(-1)?.trim().slice(0, 100) ?? '',
+  address: senderOf(request.headers),
   before: secretIn(request),
 })
 

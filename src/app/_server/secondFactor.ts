@@ -2,7 +2,6 @@
 import 'server-only'
 import { randomBytes } from 'node:crypto'
 import { Secret, TOTP } from 'otpauth'
-import { encode } from 'uqr'
 import { v7 as uuidv7 } from 'uuid'
 import type { Account } from '@/db/account'
 import * as accounts from '@/db/account'
@@ -11,6 +10,7 @@ import type { Session } from '@/db/session'
 import * as tries from '@/db/signInTry'
 import { fits, isTooSoon } from './doorPassword'
 import { atDoor, readDoor } from './doorWay'
+import { type Qr, qrOf } from './qr'
 
 const periodSeconds = 30
 const totpOf = (secret: string, label = '') =>
@@ -52,15 +52,13 @@ export interface FreshFactor {
   secret: string
   /** as an app takes it up, by a tap or by its picture */
   address: string
-  picture: { size: number; path: string }
+  picture: Qr
 }
 /** A secret for an app; nothing is kept until its figures were typed back. */
 export function freshFactor({ accountName }: Session): FreshFactor {
   const secret = new Secret({ size: 20 }).base32
   const address = totpOf(secret, accountName).toString()
-  const { data, size } = encode(address, { border: 2 })
-  const path = data.flatMap((row, y) => row.flatMap((dark, x) => (dark ? [`M${x} ${y}h1v1h-1z`] : []))).join('')
-  return { secret, address, picture: { size, path } }
+  return { secret, address, picture: qrOf(address) }
 }
 
 type Asked = { password: string; code: string }

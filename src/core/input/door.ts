@@ -94,3 +94,4 @@ export const askedFactorInput = changeFactorInput.extend({
     .optional(),
 })
 export const nothingInput = z.object({})
+export const tokenInput = token

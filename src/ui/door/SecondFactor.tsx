@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { askDoor, usualWords } from './ask'
 import { CodeField } from './CodeField'
+import { QrCode } from './QrCode'
 
 interface Fresh {
   secret: string
@@ -54,7 +55,7 @@ export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
           </button>
         </>
       )}
-      {fresh && <Picture fresh={fresh} />}
+      {fresh && <Taking fresh={fresh} />}
       {(fresh ?? isOn) && (
         <form
           method="post"
@@ -101,18 +102,11 @@ export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
 const wordsOf = (trouble = '') =>
   trouble === 'wrong' ? 'That is not your password. Nothing was changed.' : (usualWords[trouble] ?? usualWords.unreachable ?? '')
 
-/** The picture stands dark on light in both themes: a camera reads it. */
-function Picture({ fresh: { secret, address, picture } }: { fresh: Fresh }) {
+/** As a camera takes it up, and as it is typed. */
+function Taking({ fresh: { secret, address, picture } }: { fresh: Fresh }) {
   return (
     <div className="flex flex-wrap items-start gap-5">
-      <svg
-        viewBox={`0 0 ${picture.size} ${picture.size}`}
-        className="size-52 shrink-0 bg-white"
-        role="img"
-        aria-label="What your app takes up by its camera"
-      >
-        <path d={picture.path} fill="#000" />
-      </svg>
+      <QrCode {...picture} label="What your app takes up by its camera" />
       <div className="min-w-0 flex-1">
         <p>Show this to the app, or type what stands here into it:</p>
         <p className="figure mt-2 text-2xl [word-spacing:0.35em]" data-secret={secret}>

@@ -1,9 +1,11 @@
 /** Who may come in, and on which devices one is in oneself. */
 import { redirect } from 'next/navigation'
 import { listMembers, listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
+import { isReached } from '@/app/_server/pairing'
 import { findOwnFactor } from '@/app/_server/secondFactor'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { listInvitations } from '@/db/invitation'
+import { BringPhone } from '@/ui/door/BringPhone'
 import { ChangePassword } from '@/ui/door/ChangePassword'
 import { Devices } from '@/ui/door/Devices'
 import { HappenedList } from '@/ui/door/HappenedList'
@@ -59,6 +61,7 @@ export default async function Doors() {
           A device that was lost is signed out here. As soon as it asks for anything, what it kept of the studio goes from it.
         </p>
         <Devices sessions={sessions} own={session.id} />
+        <BringPhone isReached={isReached()} />
       </section>
       <section aria-labelledby="members" className="border-t-2 border-ink pt-4">
         <h2 id="members" className="title text-3xl">

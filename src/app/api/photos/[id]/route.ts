@@ -21,7 +21,7 @@ const isIn = async ({ headers }: Request) => {
   const session = await lookUp(await sessionSecret())
   return session !== null && session.isOpen && isFor(session, headers)
 }
-const elsewhere = () => new Response('Ask on this machine itself, at 127.0.0.1.', { status: 421 })
+const elsewhere = () => new Response('This server isn’t called that.', { status: 421 })
 
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   if (!isOwnAddress(request.headers.get('host'))) return elsewhere()

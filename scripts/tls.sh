@@ -1,0 +1,42 @@
+# TLS for the workshop's network: an authority of the studio's own, made on the spot, and a certificate for the names this machine has now.
+# Sourced by ./itinerum; `home` is the data set's folder. Needs Debian's openssl.
+
+# This machine as others call it: its addresses, then its name; a line each.
+lan_names() {
+  hostname -I 2>/dev/null | tr ' ' '\n' | grep -E '^[0-9.]+$' | grep -v '^127\.' || true
+  echo "$(hostname | cut -d. -f1 | tr '[:upper:]' '[:lower:]').local"
+}
+# The authority signs for the workshop's own network and nothing beyond it: whoever stole it could stand in for no other site.
+make_authority() {
+  local names=$1 permitted='permitted;IP:10.0.0.0/255.0.0.0,permitted;IP:172.16.0.0/255.240.0.0,permitted;IP:192.168.0.0/255.255.0.0,permitted;DNS:local' each
+  for each in $names; do case "$each" in *.local) ;; *) permitted="$permitted,permitted;IP:$each/255.255.255.255" ;; esac; done
+  openssl ecparam -name prime256v1 -genkey -noout -out ca.key
+  openssl req -x509 -new -key ca.key -sha256 -days 3650 -out ca.crt -subj "/CN=Itinerum on $(hostname)" \
+    -addext basicConstraints=critical,CA:TRUE,pathlen:0 -addext keyUsage=critical,keyCertSign,cRLSign -addext "nameConstraints=critical,$permitted"
+}
+make_certificate() {
+  local names=$1 san= each
+  for each in $names; do case "$each" in *.local) san="$san,DNS:$each" ;; *) san="$san,IP:$each" ;; esac; done
+  openssl ecparam -name prime256v1 -genkey -noout -out server.key
+  openssl req -new -key server.key -subj "/CN=Itinerum" -out server.csr
+  printf 'basicConstraints=critical,CA:FALSE\nkeyUsage=critical,digitalSignature\nextendedKeyUsage=serverAuth\nsubjectAltName=%s\n' "${san#,}" > server.ext
+  openssl x509 -req -in server.csr -CA ca.crt -CAkey ca.key -CAcreateserial -sha256 -days 397 -extfile server.ext -out server.crt
+  rm -f server.csr server.ext
+  echo "$names" > names
+}
+# Sees that there is a certificate for every name this machine has; the authority stays, so that phones which trust it go on.
+need_certificates() {
+  command -v openssl >/dev/null || fail 'openssl is needed for --lan:  apt-get install openssl'
+  (
+    umask 077
+    mkdir -p "$home/tls"; cd "$home/tls"
+    names=$(lan_names)
+    {
+      [ -s ca.crt ] && openssl x509 -in ca.crt -noout -checkend 31536000 || make_authority "$names"
+      [ "$(cat names 2>/dev/null)" = "$names" ] && openssl verify -CAfile ca.crt server.crt && openssl x509 -in server.crt -noout -checkend 2592000 ||
+        make_certificate "$names"
+      # an address that the authority does not sign for: another authority
+      openssl verify -CAfile ca.crt server.crt || { make_authority "$names"; make_certificate "$names"; }
+    } >tls.log 2>&1
+  ) || fail "no certificate could be made; see $home/tls/tls.log"
+}

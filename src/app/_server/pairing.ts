@@ -1,0 +1,36 @@
+/** A phone brought in by whoever is in already: a picture at the desk, good once, for two minutes. */
+import 'server-only'
+import * as pairings from '@/db/pairing'
+import { freshSecret } from '@/db/secret'
+import type { Session } from '@/db/session'
+import { lanHosts, proxyHost } from '@/origin'
+import { begin, type Came, type CameIn } from './door'
+import { atDoor, readDoor } from './doorWay'
+import { type Qr, qrOf } from './qr'
+
+const seconds = 120
+export interface Pairing {
+  seconds: number
+  /** as a phone opens it; of the workshop's network where there is one, else of this machine alone */
+  address: string
+  picture: Qr
+}
+/** `own`: how the one who asks called this server. */
+export async function makePairing({ membershipId }: Session, own: string): Promise<Pairing> {
+  const secret = freshSecret()
+  await atDoor((client) => pairings.addPairing(client, membershipId, secret, seconds))
+  const [host] = [proxyHost(), ...lanHosts()].filter((each) => each !== null)
+  const address = `${host ? `https://${host}` : own}/pair/${secret}`
+  return { seconds, address, picture: qrOf(address) }
+}
+/** Whether anything but this machine itself can come here. */
+export const isReached = (): boolean => lanHosts().length > 0 || proxyHost() !== null
+
+export const findPairing = (secret: string): Promise<pairings.Paired | null> =>
+  readDoor((client) => pairings.findPairing(client, secret))
+export const pair = (secret: string, came: Came): Promise<CameIn | { issue: 'gone' }> =>
+  atDoor(async (client) => {
+    const paired = await pairings.findPairing(client, secret)
+    if (!paired || !(await pairings.takePairing(client, secret))) return { issue: 'gone' as const }
+    return begin(client, paired, came)
+  })
