@@ -2,6 +2,7 @@ import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import type { ReactNode } from 'react'
 import { SectionTextures } from '@/ui/drawing/Section'
+import { EarlyTaps } from '@/ui/frame/EarlyTaps'
 import { StyleNonce } from '@/ui/frame/StyleNonce'
 import { themeOf } from './theme'
 import './globals.css'
@@ -14,13 +15,15 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export const dynamic = 'force-dynamic'
 
 export default async function Layout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce')
   return (
     <html lang="en-GB" data-theme={themeOf(await cookies()) ?? undefined}>
       <body className="pb-20 sm:pb-8">
         <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-3">
           To the content
         </a>
-        <StyleNonce nonce={(await headers()).get('x-nonce')} />
+        <StyleNonce nonce={nonce} />
+        <EarlyTaps nonce={nonce} />
         <SectionTextures />
         {children}
       </body>
