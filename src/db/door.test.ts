@@ -18,6 +18,7 @@ describe('whoever writes their own statements', () => {
     'may_read',
     'may_write',
     'membership',
+    'pairing',
     'password_key',
     'recovery_code',
     'session',

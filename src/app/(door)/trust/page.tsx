@@ -5,17 +5,17 @@ export const metadata = { title: 'Trust this studio' }
 
 const kinds = [
   {
-    name: 'A phone with Android',
+    name: 'A phone whose Settings have “Security”',
     steps: [
-      'Load the file below.',
-      'Open Settings, and there Security, More security settings, Install from storage: CA certificate. Some call it Encryption and credentials.',
+      'Load the file above.',
+      'Open Settings, and there Security, then Encryption and credentials, then Install a certificate: CA certificate.',
       'Say that it is to be installed anyway, and choose itinerum.crt.',
     ],
   },
   {
-    name: 'An iPhone or iPad',
+    name: 'A phone whose Settings have “General”',
     steps: [
-      'Load the file below, in the browser that came with the phone.',
+      'Load the file above, in the browser that came with the phone.',
       'Open Settings: Profile loaded stands near the top. Install it.',
       'Then General, About, Certificate Trust Settings: switch on what is called Itinerum.',
     ],
@@ -23,7 +23,7 @@ const kinds = [
   {
     name: 'A computer',
     steps: [
-      'Load the file below and open it.',
+      'Load the file above and open it.',
       'Put it with the trusted root authorities of this computer, or in the browser’s own settings under Certificates, Authorities.',
     ],
   },
