@@ -5,7 +5,7 @@ import { formatMoney, type Reckoning } from '@/core/measure/money'
 import { formatNumber } from '@/core/measure/number'
 import { roleWords } from './roles'
 
-interface Happened {
+export interface Happened {
   what: DoorEvent
   /** names one signs in with */
   by: string | null

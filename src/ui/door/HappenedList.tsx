@@ -1,26 +1,13 @@
 'use client'
 /** What happened at the doors and to what the house goes by, the newest first. */
-import type { ChangedFacts, DoorEvent, HouseThing } from '@/core/house/doorEvents'
-import type { Role } from '@/core/house/roles'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
-import { happenedWords } from '@/words/happened'
+import { type Happened, happenedWords } from '@/words/happened'
 import { loggedWords } from '@/words/time'
 
-interface Happened {
-  id: number
-  at: string
-  what: DoorEvent
-  by: string | null
-  about: string | null
-  role: Role | null
-  agent: string | null
-  thing: HouseThing | null
-  named: string | null
-  facts: ChangedFacts | null
-}
+type Line = Happened & { id: number; at: string }
 
-export function HappenedList({ all }: { all: readonly Happened[] }) {
+export function HappenedList({ all }: { all: readonly Line[] }) {
   const house = useHouse()
   const nowMs = useNow()
   return (
