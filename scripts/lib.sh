@@ -37,6 +37,7 @@ need_postgres() {
   [ -n "$pgbin" ] || fail 'the PostgreSQL server is still missing after its installation'
 }
 need_chromium() { command -v chromium >/dev/null || debian_install Chromium chromium; }
+need_openssl() { command -v openssl >/dev/null || debian_install OpenSSL openssl; }
 need_node() {
   command -v node >/dev/null && command -v npm >/dev/null || fail 'Node 20 or newer with npm is needed.'
   node -e 'process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' || fail "Node 20 or newer is needed; this is $(node -v)."

@@ -1,22 +1,23 @@
 # TLS for the workshop's network: an authority of the studio's own, made on the spot, and a certificate for the names this machine has now.
 # Sourced by ./itinerum; `home` is the data set's folder. Needs Debian's openssl.
 
-# This machine as others call it: its addresses, then its name; a line each.
+# This machine as others call it: its addresses, then its name, or what ITINERUM_LAN_NAMES says, by commas; a line each.
 lan_names() {
+  [ -z "${ITINERUM_LAN_NAMES:-}" ] || { echo "$ITINERUM_LAN_NAMES" | tr ',' '\n'; return; }
   hostname -I 2>/dev/null | tr ' ' '\n' | grep -E '^[0-9.]+$' | grep -v '^127\.' || true
   echo "$(hostname | cut -d. -f1 | tr '[:upper:]' '[:lower:]').local"
 }
 # The authority signs for the workshop's own network and nothing beyond it: whoever stole it could stand in for no other site.
 make_authority() {
   local names=$1 permitted='permitted;IP:10.0.0.0/255.0.0.0,permitted;IP:172.16.0.0/255.240.0.0,permitted;IP:192.168.0.0/255.255.0.0,permitted;DNS:local' each
-  for each in $names; do case "$each" in *.local) ;; *) permitted="$permitted,permitted;IP:$each/255.255.255.255" ;; esac; done
+  for each in $names; do case "$each" in *.local) ;; *[a-z]*) permitted="$permitted,permitted;DNS:$each" ;; *) permitted="$permitted,permitted;IP:$each/255.255.255.255" ;; esac; done
   openssl ecparam -name prime256v1 -genkey -noout -out ca.key
   openssl req -x509 -new -key ca.key -sha256 -days 3650 -out ca.crt -subj "/CN=Itinerum on $(hostname)" \
     -addext basicConstraints=critical,CA:TRUE,pathlen:0 -addext keyUsage=critical,keyCertSign,cRLSign -addext "nameConstraints=critical,$permitted"
 }
 make_certificate() {
   local names=$1 san= each
-  for each in $names; do case "$each" in *.local) san="$san,DNS:$each" ;; *) san="$san,IP:$each" ;; esac; done
+  for each in $names; do case "$each" in *[a-z]*) san="$san,DNS:$each" ;; *) san="$san,IP:$each" ;; esac; done
   openssl ecparam -name prime256v1 -genkey -noout -out server.key
   openssl req -new -key server.key -subj "/CN=Itinerum" -out server.csr
   printf 'basicConstraints=critical,CA:FALSE\nkeyUsage=critical,digitalSignature\nextendedKeyUsage=serverAuth\nsubjectAltName=%s\n' "${san#,}" > server.ext
@@ -26,7 +27,7 @@ make_certificate() {
 }
 # Sees that there is a certificate for every name this machine has; the authority stays, so that phones which trust it go on.
 need_certificates() {
-  command -v openssl >/dev/null || fail 'openssl is needed for --lan:  apt-get install openssl'
+  need_openssl
   (
     umask 077
     mkdir -p "$home/tls"; cd "$home/tls"
