@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs'
 import { Agent, get } from 'node:https'
 import { networkInterfaces } from 'node:os'
 import { join } from 'node:path'
-import { type BrowserContext, expect, test } from '@playwright/test'
+import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 import { freePort, ownServer } from './ownServer'
 
@@ -64,6 +64,15 @@ const ask = (path: string, headers: Record<string, string> = {}, ca: Buffer | un
     }).on('error', reject)
   })
 
+/** At the desk: the picture for a phone's camera, and what it says. */
+async function showPicture(context: BrowserContext): Promise<{ desk: Page; link: string }> {
+  await own.letOwnerIn(context)
+  const desk = await context.newPage()
+  await desk.goto(`${own.address()}/house/doors`)
+  await desk.getByRole('button', { name: 'Bring a phone in' }).click()
+  return { desk, link: (await desk.locator('[data-pairing]').textContent()) ?? '' }
+}
+
 test('who trusts the studio’s authority reaches it by TLS; who does not, or asks by another name, or without TLS, does not', async () => {
   expect((await ask('/sign-in')).text).toContain('Who comes in?')
   await expect(ask('/sign-in', {}, Buffer.from(''))).rejects.toThrow(/certificate|issuer|self.signed/i)
@@ -84,13 +93,9 @@ test('a phone is brought in by the picture at the desk, once; both work, and one
   context,
   browser,
 }) => {
-  await own.letOwnerIn(context)
-  const desk = await context.newPage()
-  await desk.goto(`${own.address()}/house/doors`)
-  await desk.getByRole('button', { name: 'Bring a phone in' }).click()
+  const { desk, link } = await showPicture(context)
   await expect(desk.getByRole('img', { name: 'What the phone’s camera is shown' })).toBeVisible()
   await expectAxeClean(desk)
-  const link = (await desk.locator('[data-pairing]').textContent()) ?? ''
   expect(link).toMatch(new RegExp(`^${lan}/pair/[\\w-]{43}$`))
 
   const aPhone = (): Promise<BrowserContext> =>
@@ -139,11 +144,7 @@ test('a picture that is over opens nothing, and the page that tells how to trust
   context,
   browser,
 }) => {
-  await own.letOwnerIn(context)
-  const desk = await context.newPage()
-  await desk.goto(`${own.address()}/house/doors`)
-  await desk.getByRole('button', { name: 'Bring a phone in' }).click()
-  const link = (await desk.locator('[data-pairing]').textContent()) ?? ''
+  const { link } = await showPicture(context)
   await own.ask(`update door.pairing set expires_at = now() - interval '1 second'`)
   const phone = await (await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 390, height: 844 } })).newPage()
   await phone.goto(link)
