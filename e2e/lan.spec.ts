@@ -1,9 +1,10 @@
 /** The workshop's network: TLS by the studio's own authority, a phone brought in by a picture, and nothing that comes in without. */
-import { type ChildProcess, spawn } from 'node:child_process'
-import { readFileSync } from 'node:fs'
+import { type ChildProcess, execFile, spawn } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { Agent, get } from 'node:https'
-import { networkInterfaces } from 'node:os'
+import { networkInterfaces, tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { promisify } from 'node:util'
 import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 import { freePort, ownServer } from './ownServer'
@@ -70,6 +71,12 @@ async function showPicture(context: BrowserContext): Promise<{ desk: Page; link:
   const desk = await context.newPage()
   await desk.goto(`${own.address()}/house/doors`)
   await desk.getByRole('button', { name: 'Bring a phone in' }).click()
+  // who only stands at an open desk brings none in
+  await desk.getByLabel('Your password').fill('three other words')
+  await desk.getByRole('button', { name: 'Show the picture' }).click()
+  await expect(desk.getByText('That is not your password.')).toBeVisible()
+  await desk.getByLabel('Your password').fill(own.ownerPassword)
+  await desk.getByRole('button', { name: 'Show the picture' }).click()
   return { desk, link: (await desk.locator('[data-pairing]').textContent()) ?? '' }
 }
 
@@ -87,6 +94,17 @@ test('who trusts the studio’s authority reaches it by TLS; who does not, or as
     readFileSync(tls('ca.crt'), 'utf8'),
     'application/x-x509-ca-cert',
   ])
+})
+
+test('where openssl fails nothing is served by half a certificate, and the authority that phones trust stays', async () => {
+  const [authority, certificate] = [readFileSync(tls('ca.crt'), 'utf8'), readFileSync(tls('server.crt'), 'utf8')]
+  const broken = mkdtempSync(join(tmpdir(), 'itinerum-openssl-'))
+  writeFileSync(join(broken, 'openssl'), '#!/bin/sh\nexit 1\n', { mode: 0o755 })
+  const env = { ...process.env, ITINERUM_HOME: own.home, PATH: `${broken}:${process.env.PATH ?? ''}` }
+  await expect(promisify(execFile)('./itinerum', ['database', 'tls'], { env })).rejects.toThrow(/no certificate could be made/)
+  rmSync(broken, { recursive: true })
+  await own.command('database', 'tls')
+  expect([readFileSync(tls('ca.crt'), 'utf8'), readFileSync(tls('server.crt'), 'utf8')]).toEqual([authority, certificate])
 })
 
 test('a phone is brought in by the picture at the desk, once; both work, and one sees what the other writes', async ({
@@ -113,6 +131,10 @@ test('a phone is brought in by the picture at the desk, once; both work, and one
   await expect(page).toHaveURL(`${lan}/`)
   const [cookie] = await phone.cookies()
   expect(cookie).toMatchObject({ name: '__Host-itinerum', secure: true, httpOnly: true, sameSite: 'Lax', path: '/' })
+  // at the desk the picture goes as the phone is in
+  await expect(desk.getByText('The phone is in.')).toBeVisible()
+  await expect(desk.locator('[data-pairing]')).toBeHidden()
+  await expect(desk.getByText('a phone', { exact: false }).first()).toBeVisible()
   // it says of itself that it comes from elsewhere; what stands before the server knows better
   const sessions = await own.ask<{ address: string }>(
     'select address from door.session where ended_at is null order by made_at desc',

@@ -18,6 +18,8 @@ export const freePort = () =>
     })
   })
 
+const ownerPassword = 'linen cupboard ladder'
+
 /** `kind`: the demo studio, or an empty one of one's own. `more`: what the server finds in its environment beside the usual. */
 export function ownServer(name: string, kind: 'demo' | 'own' = 'demo', more: Readonly<Record<string, string>> = {}) {
   const home = mkdtempSync(join(tmpdir(), `itinerum-${name}-`))
@@ -55,6 +57,7 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo', more: Rea
   }
   return {
     home,
+    ownerPassword,
     command,
     address: () => address,
     database,
@@ -72,7 +75,7 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo', more: Rea
         await fetch(`${address}/api/join`, {
           method: 'POST',
           headers: { origin: address, 'content-type': 'application/json' },
-          body: JSON.stringify({ token: key, name: 'Isolt', called: 'Isolt', password: 'linen cupboard ladder' }),
+          body: JSON.stringify({ token: key, name: 'Isolt', called: 'Isolt', password: ownerPassword }),
         }),
       )
       await context.addCookies([cookieAt(address, owner)])

@@ -323,6 +323,20 @@ test('a code from an app is asked for beside the password: each comes in once; p
   expect(printed.every((code) => /^[a-z2-9]{4}(-[a-z2-9]{4}){3}$/.test(code))).toBe(true)
   await expect(page.getByText('perran comes in with a code from an app from now on.')).toBeVisible()
 
+  // who found the page open and knows the password puts no app of their own in its place
+  const another = new Secret({ size: 20 }).base32
+  const code = new TOTP({ secret: Secret.fromBase32(another) }).generate()
+  const put = await page.request.put(`${own.address()}/api/second-factor`, {
+    data: { secret: another, password: words.perran, code },
+    headers: { origin: own.address() },
+  })
+  expect([put.status(), await put.json()]).toEqual([409, { issue: 'on' }])
+  // printed, the codes stand alone
+  await page.emulateMedia({ media: 'print' })
+  await expect(codes.first()).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Where you are in' })).toBeHidden()
+  await page.emulateMedia({ media: null })
+
   const sent = async (code: string) => {
     const answer = await fetch(`${own.address()}/api/session`, {
       method: 'POST',
@@ -348,7 +362,8 @@ test('a code from an app is asked for beside the password: each comes in once; p
 
   // app and paper gone: the owner ends it, and they come in by the password alone
   const owner = await signedIn(context, 'Isolt', words.isolt)
-  await owner.getByRole('listitem').filter({ hasText: 'Perran Loft' }).getByRole('button', { name: 'Without codes' }).click()
+  await owner.getByRole('listitem').filter({ hasText: 'Perran Loft' }).getByRole('button', { name: 'Without codes…' }).click()
+  await owner.getByRole('button', { name: 'Perran Loft comes in by the password alone' }).click()
   await expect(owner.getByText('perran comes in without codes from now on, says Isolt.')).toBeVisible()
   expect(await sent('')).toEqual([200, undefined, true])
 })
@@ -385,6 +400,15 @@ test('who comes in no more is out at once, wherever they were in', async ({ brow
   await row.getByRole('button', { name: 'painter' }).click()
   await expect(owner.getByText('Perran Loft, painter')).toBeVisible()
   await expect(owner.getByText('perran is a painter here now, says Isolt.')).toBeVisible()
+  // what was tapped is where one goes on; and of what happened a part is asked for
+  await expect(
+    row
+      .or(owner.getByRole('listitem').filter({ hasText: 'Perran Loft, painter' }))
+      .getByRole('button', { name: 'Another role…' }),
+  ).toBeFocused()
+  await owner.getByRole('link', { name: 'At the door' }).click()
+  await expect(owner.getByText('perran is a painter here now, says Isolt.')).toBeHidden()
+  await expect(owner.getByText(/Isolt came in/).first()).toBeVisible()
   await painter.goto(`${own.address()}/pieces`)
   await comeIn(painter, 'perran', words.perran)
   await expect(painter).toHaveURL(`${own.address()}/pieces`)

@@ -62,6 +62,9 @@ need_build() {
   node_modules/.bin/next build >.data/build.log 2>&1 || { tail -n 40 .data/build.log >&2; fail 'the build failed; its words are above and in .data/build.log'; }
   echo "$stamp" > .next/.itinerum
 }
+is_free() { # PORT, on every address of this machine
+  node -e 'const s = require("net").createServer(); s.once("error", () => process.exit(1)); s.listen({ port: Number(process.argv[1]), host: "0.0.0.0", exclusive: true }, () => process.exit(0))' "$1"
+}
 free_port() { # PREFERRED (0 for any)
   node -e 'const net = require("net"); const wanted = Number(process.argv[1]);
     const ask = (port) => { const s = net.createServer(); s.once("error", () => ask(port ? (port < wanted + 40 ? port + 1 : 0) : 0));

@@ -4,7 +4,7 @@
  */
 import pg from 'pg'
 import { addPasswordKey, findAccount } from '@/db/account'
-import { setSecondFactor } from '@/db/secondFactor'
+import { endSecondFactor } from '@/db/secondFactor'
 import { freshSecret } from '@/db/secret'
 
 const [name = '', without = ''] = process.argv.slice(2)
@@ -22,7 +22,7 @@ try {
     process.exitCode = 1
   } else {
     const secret = freshSecret()
-    if (without === '--without-codes') await setSecondFactor(client, account.id, null)
+    if (without === '--without-codes') await endSecondFactor(client, account.id)
     await addPasswordKey(client, account.id, secret, hours)
     console.log(secret)
   }

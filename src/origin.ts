@@ -8,6 +8,8 @@ const local = /^(127\.0\.0\.1|localhost|\[::1\])(:\d{1,5})?$/
 
 /** How others on the workshop's network call this server. */
 export const lanHosts = (): string[] => (process.env.ITINERUM_LAN ?? '').split(',').filter(Boolean)
+/** Whether there is an authority of the studio's own that a phone can be told to trust. */
+export const hasAuthority = (): boolean => Boolean(process.env.ITINERUM_AUTHORITY)
 /** How a proxy before this server calls it; null for none. */
 export function proxyHost(): string | null {
   const origin = process.env.ITINERUM_ORIGIN ?? ''

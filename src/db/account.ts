@@ -128,7 +128,8 @@ export async function endMembership(client: Client, studioId: StudioId, membersh
   return rowCount === 1
 }
 /**
- * Somebody is something else here from now on; where they were in as what they were, they sign in anew. where the last owner would be none, or there is no such member.
+ * Somebody is something else here from now on; where they were in as what they were, they sign in anew. False where that would leave no
+ * owner, or there is no such member.
  */
 export async function changeRole(client: Client, studioId: StudioId, membershipId: string, to: Role): Promise<boolean> {
   const { rowCount } = await client.query(
@@ -138,6 +139,13 @@ export async function changeRole(client: Client, studioId: StudioId, membershipI
   if (rowCount === 1) await endSessionsOf(client, membershipId, false)
   return rowCount === 1
 }
+const memberOf = query(
+  'a member',
+  z.object({ id: z.string() }),
+  'select id from door.membership where studio_id = $1 and id = $2 and ended_at is null',
+)
+export const isMember = async (client: Client, studioId: StudioId, membershipId: string): Promise<boolean> =>
+  (await maybe(client, memberOf, [studioId, membershipId])) !== null
 async function endSessionsOf(client: Client, membershipId: string, revoked: boolean): Promise<void> {
   await client.query('update door.session set ended_at = now(), is_revoked = $2 where membership_id = $1 and ended_at is null', [
     membershipId,

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { mayWrite, type Role, roles } from '@/core/house/roles'
-import { type EntryKind, entryKinds } from '@/core/log/entry'
+import { entryOf, mayWrite, type Role, roles } from '@/core/house/roles'
+import { entryKinds } from '@/core/log/entry'
 import { comeIn, makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { pieceRow, storeWhole, wholePiece } from '@/db/testing/rows'
 import { addPiece } from './pieceWrite'
@@ -106,18 +106,6 @@ describe('what each role may write', () => {
     secrets.set('painter', await comeIn(db.owner, db.here, 'painter'))
   })
   test('holds in the log for every kind of entry', async () => {
-    const groups: Partial<Record<EntryKind, string>> = {
-      ...{
-        cost: 'money',
-        listed: 'money',
-        sold: 'money',
-        'handed-over': 'money',
-        kept: 'money',
-        given: 'money',
-        scrapped: 'money',
-      },
-      ...{ amended: 'plan', split: 'plan', 'left-out': 'plan' },
-    }
     for (const role of roles)
       for (const kind of entryKinds) {
         const { issue } = await as(
@@ -125,7 +113,7 @@ describe('what each role may write', () => {
           `insert into entry (id, studio_id, piece_id, kind, at) select gen_random_uuid(), studio_id, id, $1, now() from piece where ended_at is null limit 1`,
           [kind],
         )
-        const allowed = may(role, `entry of ${groups[kind] ?? 'work'}`)
+        const allowed = may(role, entryOf(kind))
         expect([role, kind, issue === 'not-yours']).toEqual([role, kind, !allowed])
       }
   })

@@ -3,7 +3,7 @@ import { comeIn, makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { doorOf } from '@/db/testing/door'
 import { findAccount, getAccount } from './account'
 import { listHappened } from './happened'
-import { addRecoveryCodes, findFactor, setSecondFactor, takeRecoveryCode, takeStep } from './secondFactor'
+import { addRecoveryCodes, beginSecondFactor, endSecondFactor, findFactor, takeRecoveryCode, takeStep } from './secondFactor'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -16,15 +16,19 @@ const somebody = async () => (await sessionOf(await comeIn(db.owner, db.here, 'p
 
 test('figures come in once, and none of before them', async () => {
   const id = await somebody()
-  await atDoor((client) => setSecondFactor(client, id, secret))
+  const begin = (by: string) => atDoor((client) => beginSecondFactor(client, id, by, 99))
+  // asked for twice at once, one has begun; and no other takes its place
+  expect((await Promise.all([begin(secret), begin(secret)])).filter(Boolean)).toHaveLength(1)
+  expect(await begin('KRSXG5CTMVRXEZLUKRSXG5CTMVRXEZLU')).toBe(false)
   expect(await atDoor((client) => getAccount(client, id))).toMatchObject({ secondFactor: secret })
   const step = (at: number) => atDoor((client) => takeStep(client, id, at))
   // many at once: one comes in
   expect((await Promise.all([100, 100, 100].map(step))).filter(Boolean)).toHaveLength(1)
   expect([await step(99), await step(100), await step(101)]).toEqual([false, false, true])
-  // with another secret the clock begins anew
-  await atDoor((client) => setSecondFactor(client, id, secret))
-  expect(await step(90)).toBe(true)
+  // ended and begun again the clock begins anew, after the figures it was begun with
+  await atDoor((client) => endSecondFactor(client, id))
+  expect(await atDoor((client) => beginSecondFactor(client, id, secret, 80))).toBe(true)
+  expect([await step(80), await step(90)]).toEqual([false, true])
 })
 
 test('a printed code comes in once, for its own account, until others are printed', async () => {
@@ -44,11 +48,11 @@ test('a printed code comes in once, for its own account, until others are printe
 test('what becomes of it is told; ended, its codes end with it', async () => {
   const id = await somebody()
   await atDoor(async (client) => {
-    await setSecondFactor(client, id, secret)
+    await beginSecondFactor(client, id, secret, 1)
     await addRecoveryCodes(client, id, ['ffff', 'gggg'])
   })
   await atDoor((client) => takeRecoveryCode(client, id, 'ffff'))
-  await atDoor((client) => setSecondFactor(client, id, null))
+  await atDoor((client) => endSecondFactor(client, id))
   expect(await atDoor((client) => takeRecoveryCode(client, id, 'gggg'))).toBe(false)
   const told = await atDoor((client) => listHappened(client, db.here, { of: id, limit: 10 }))
   expect(told.map(({ what }) => what)).toEqual(['codes-off', 'printed-code', 'codes-on', 'came-in', 'joined'])

@@ -4,10 +4,18 @@ import type { Client } from './pool'
 import { one, query } from './rows'
 import { digestOfSecret } from './secret'
 
-/** From now on figures made by this secret are asked for; null: none are. */
-export async function setSecondFactor(client: Client, accountId: string, secret: string | null): Promise<void> {
-  await client.query('update door.account set second_factor = $2, last_step = null where id = $1', [accountId, secret])
-  if (secret === null) await replaceCodes(client, accountId)
+/** From now on figures made by this secret are asked for, later ones than those of `step`; false where another one's are already. */
+export async function beginSecondFactor(client: Client, accountId: string, secret: string, step: number): Promise<boolean> {
+  const { rowCount } = await client.query(
+    'update door.account set second_factor = $2, last_step = $3 where id = $1 and second_factor is null',
+    [accountId, secret, step],
+  )
+  return rowCount === 1
+}
+/** No figures are asked for any more; its printed codes end with it. */
+export async function endSecondFactor(client: Client, accountId: string): Promise<void> {
+  await client.query('update door.account set second_factor = null, last_step = null where id = $1', [accountId])
+  await replaceCodes(client, accountId)
 }
 /** Takes a step of the clock up, by whoever is first; false where it, or a later one, was used. */
 export async function takeStep(client: Client, accountId: string, step: number): Promise<boolean> {

@@ -15,7 +15,7 @@ import {
   sendAwayInput,
   type SendAwayText,
 } from '@/core/input/door'
-import type { Answer } from '@/core/input/issues'
+import type { Answer, IssueCode } from '@/core/input/issues'
 import { addInvitation, revokeInvitation } from '@/db/invitation'
 
 /** a link is good for so long */
@@ -66,6 +66,10 @@ export async function makeNewPassword(typed: PasswordKeyText): Promise<Answer> {
   )
 }
 
+function orRefuse(changed: 'done' | IssueCode): void {
+  if (changed !== 'done') throw new Refused(changed)
+}
+
 export async function changeMemberRole(typed: RoleText): Promise<Answer> {
   return writeOnce(
     'changeMemberRole',
@@ -73,7 +77,7 @@ export async function changeMemberRole(typed: RoleText): Promise<Answer> {
     typed,
     ({ entryId }) => entryId,
     async (_client, _studio, { membershipId, role }) => {
-      if (!(await changeRole(await owner(), membershipId, role))) throw new Refused('last-owner')
+      orRefuse(await changeRole(await owner(), membershipId, role))
     },
   )
 }
@@ -98,7 +102,7 @@ export async function sendMemberAway(typed: SendAwayText): Promise<Answer> {
     typed,
     ({ entryId }) => entryId,
     async (_client, _studio, { membershipId }) => {
-      if (!(await sendAway(await owner(), membershipId))) throw new Refused('last-owner')
+      orRefuse(await sendAway(await owner(), membershipId))
     },
   )
 }

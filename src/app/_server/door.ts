@@ -2,6 +2,7 @@
 import 'server-only'
 import { cache } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { type HappenedGroup, happenedGroups } from '@/core/house/doorEvents'
 import { mayRead, type Role } from '@/core/house/roles'
 import { signInText } from '@/core/input/door'
 import * as accounts from '@/db/account'
@@ -221,16 +222,33 @@ export const signOut = (session: sessions.Session, ids: readonly string[]): Prom
 export const listOwnSessions = (session: sessions.Session): Promise<sessions.OpenSession[]> =>
   readDoor((client) => sessions.listSessions(client, session.accountId))
 /** What happened at the doors: of the whole studio for its owner, of oneself for anybody else. */
-export const listOwnHappened = async ({ studioId, accountId, role }: sessions.Session, limit: number): Promise<Happened[]> => {
-  const all = await readDoor((client) => listHappened(client, studioId, { of: role === 'owner' ? null : accountId, limit }))
+export const listOwnHappened = async (
+  { studioId, accountId, role }: sessions.Session,
+  limit: number,
+  group: HappenedGroup | null = null,
+): Promise<Happened[]> => {
+  const of = role === 'owner' ? null : accountId
+  const what = group && happenedGroups[group]
+  const all = await readDoor((client) => listHappened(client, studioId, { of, limit, what }))
   // what somebody changed while they saw money is not told in figures when they don't
   return role === 'owner' || mayRead[role].includes('money') ? all : all.map((each) => ({ ...each, facts: null }))
 }
 export const listMembers = (session: sessions.Session): Promise<accounts.Member[]> =>
   readDoor((client) => accounts.listMembers(client, session.studioId))
-/** Somebody is something else here from now on; false where that would leave nobody who owns it. */
-export const changeRole = (session: sessions.Session, membershipId: string, role: Role): Promise<boolean> =>
-  atDoor((client) => accounts.changeRole(client, session.studioId, membershipId, role))
-/** Somebody comes in no more; false where that would leave nobody who owns it. */
-export const sendAway = (session: sessions.Session, membershipId: string): Promise<boolean> =>
-  atDoor((client) => accounts.endMembership(client, session.studioId, membershipId))
+/** Whether it was done; else why not: nobody would own the studio, or there is no such member any more. */
+type Changed = 'done' | 'last-owner' | 'not-found'
+const aboutMember = (
+  { studioId }: sessions.Session,
+  membershipId: string,
+  change: (client: Client) => Promise<boolean>,
+): Promise<Changed> =>
+  atDoor(async (client) => {
+    if (await change(client)) return 'done'
+    return (await accounts.isMember(client, studioId, membershipId)) ? 'last-owner' : 'not-found'
+  })
+/** Somebody is something else here from now on. */
+export const changeRole = (session: sessions.Session, membershipId: string, role: Role): Promise<Changed> =>
+  aboutMember(session, membershipId, (client) => accounts.changeRole(client, session.studioId, membershipId, role))
+/** Somebody comes in no more. */
+export const sendAway = (session: sessions.Session, membershipId: string): Promise<Changed> =>
+  aboutMember(session, membershipId, (client) => accounts.endMembership(client, session.studioId, membershipId))

@@ -63,6 +63,12 @@ export function answerCame(request: Request, came: CameIn | { issue: 'gone' | 't
     },
   )
 }
+const askedStatuses = { wrong: 422, 'code-wrong': 422, on: 409, wait: 429 } as const
+/** Answers who is in and said again that it is them. */
+export async function answerAsked(work: Promise<object | { issue: keyof typeof askedStatuses }>): Promise<Response> {
+  const found = await work
+  return 'issue' in found ? refused(found.issue, askedStatuses[found.issue]) : Response.json(found, { headers: kept })
+}
 /** Takes the cookie away, and what the browser kept of the pages that were seen by it. */
 export const answerGone = (request: Request): Response => {
   const { name, secure } = cookieOf(request)

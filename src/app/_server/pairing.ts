@@ -7,6 +7,7 @@ import { lanHosts, proxyHost } from '@/origin'
 import { begin, type Came, type CameIn } from './door'
 import { atDoor, readDoor } from './doorWay'
 import { type Qr, qrOf } from './qr'
+import { type Asked, proveOwn, type Refusal } from './secondFactor'
 
 const seconds = 120
 export interface Pairing {
@@ -15,8 +16,20 @@ export interface Pairing {
   address: string
   picture: Qr
 }
-/** `own`: how the one who asks called this server. */
-export async function makePairing({ membershipId }: Session, own: string): Promise<Pairing> {
+/**
+ * Whoever stands at a desk that was left open brings no phone in: they say again that it is them; in the demo there is nothing to say.
+ * `own`: how the one who asks called this server.
+ */
+export async function makePairing(
+  session: Session,
+  asked: Asked,
+  { address: from, own }: { address: string; own: string },
+): Promise<Pairing | Refusal> {
+  if (!session.isDemo) {
+    const account = await proveOwn(session, asked, from)
+    if ('issue' in account) return account
+  }
+  const { membershipId } = session
   const secret = freshSecret()
   await atDoor((client) => pairings.addPairing(client, membershipId, secret, seconds))
   const [host] = [proxyHost(), ...lanHosts()].filter((each) => each !== null)

@@ -61,54 +61,57 @@ export function freshFactor({ accountName }: Session): FreshFactor {
   return { secret, address, picture: qrOf(address) }
 }
 
-type Asked = { password: string; code: string }
-type Refusal = { issue: 'wrong' | 'wait' | 'code-wrong' }
-/** Whoever changes how they come in says again that it is them. */
-async function isOwn({ accountId, accountName }: Session, password: string, address: string): Promise<Account | Refusal> {
+export type Asked = { password: string; code: string }
+export type Refusal = { issue: 'wrong' | 'wait' | 'code-wrong' | 'on' }
+/** Whoever changes how they come in says again that it is them: by their password, and where a code is asked for, by one. */
+export async function proveOwn(
+  { accountId, accountName }: Session,
+  { password, code }: Asked,
+  address: string,
+): Promise<Account | Refusal> {
   const tryId = uuidv7()
   if (await isTooSoon(tryId, accountName, { address })) return { issue: 'wait' }
   const account = await readDoor((client) => accounts.getAccount(client, accountId))
   if (!(await fits(account, password.normalize('NFC')))) return { issue: 'wrong' }
+  if (!(await codeFits(account, code))) return { issue: 'code-wrong' }
   await atDoor((client) => tries.noteCameIn(client, tryId))
   return account
 }
 
-/** Figures are asked for from now on, where those typed are the secret's; answers with codes to print, which are shown this once. */
+/**
+ * Figures are asked for from now on, where those typed are the secret's; answers with codes to print, which are shown this once.
+ * `on`: another app's are asked for already, and end first, by a code of theirs.
+ */
 export async function turnOn(
   session: Session,
   { password, code, secret }: Asked & { secret: string },
   address: string,
 ): Promise<{ codes: string[] } | Refusal> {
-  const account = await isOwn(session, password, address)
+  if ((await findOwnFactor(session)).isOn) return { issue: 'on' }
+  const account = await proveOwn(session, { password, code: '' }, address)
   if ('issue' in account) return account
   const step = stepOf(secret, code.replace(/\s/g, ''))
   if (step === null) return { issue: 'code-wrong' }
   const codes = Array.from({ length: howMany }, freshCode)
-  await atDoor(async (client) => {
-    await factors.setSecondFactor(client, account.id, secret)
-    await factors.takeStep(client, account.id, step)
+  const isBegun = await atDoor(async (client) => {
+    if (!(await factors.beginSecondFactor(client, account.id, secret, step))) return false
     await factors.addRecoveryCodes(client, account.id, codes)
+    return true
   })
-  return { codes: codes.map(spaced) }
+  return isBegun ? { codes: codes.map(spaced) } : { issue: 'on' }
 }
 /** Other codes to print, in place of those before. */
-export async function printAnew(
-  session: Session,
-  { password, code }: Asked,
-  address: string,
-): Promise<{ codes: string[] } | Refusal> {
-  const account = await isOwn(session, password, address)
+export async function printAnew(session: Session, asked: Asked, address: string): Promise<{ codes: string[] } | Refusal> {
+  const account = await proveOwn(session, asked, address)
   if ('issue' in account) return account
-  if (!(await codeFits(account, code))) return { issue: 'code-wrong' }
   const codes = Array.from({ length: howMany }, freshCode)
   await atDoor((client) => factors.addRecoveryCodes(client, account.id, codes))
   return { codes: codes.map(spaced) }
 }
-export async function turnOff(session: Session, { password, code }: Asked, address: string): Promise<{ ok: true } | Refusal> {
-  const account = await isOwn(session, password, address)
+export async function turnOff(session: Session, asked: Asked, address: string): Promise<{ ok: true } | Refusal> {
+  const account = await proveOwn(session, asked, address)
   if ('issue' in account) return account
-  if (!(await codeFits(account, code))) return { issue: 'code-wrong' }
-  await atDoor((client) => factors.setSecondFactor(client, account.id, null))
+  await atDoor((client) => factors.endSecondFactor(client, account.id))
   return { ok: true }
 }
 /** By the owner, for somebody of this studio alone whose app and codes are gone; false where they belong to another one too. */
@@ -116,7 +119,7 @@ export const endFor = (session: Session, membershipId: string): Promise<boolean>
   atDoor(async (client) => {
     const account = await accounts.findOwnMember(client, session.studioId, membershipId)
     if (!account) return false
-    await factors.setSecondFactor(client, account.id, null)
+    await factors.endSecondFactor(client, account.id)
     return true
   })
 export const findOwnFactor = ({ accountId }: Session) => readDoor((client) => factors.findFactor(client, accountId))

@@ -19,6 +19,13 @@ export const doorEvents = [
   'ended',
 ] as const
 export type DoorEvent = (typeof doorEvents)[number]
+/** What is asked for together. */
+export const happenedGroups = {
+  doors: ['came-in', 'went-out', 'signed-out', 'password', 'codes-on', 'codes-off', 'printed-code'],
+  people: ['joined', 'sent-away', 'role', 'invited', 'invitation-back'],
+  house: ['made', 'changed', 'ended'],
+} as const satisfies Record<string, readonly DoorEvent[]>
+export type HappenedGroup = keyof typeof happenedGroups
 
 /** What is made, changed and ended in a house, and told; by its table. */
 export const houseThings = ['studio', 'channel', 'product', 'person', 'plan', 'calendar_feed'] as const

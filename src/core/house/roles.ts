@@ -1,4 +1,5 @@
 /** What people are in a studio, and what each may write there; the database holds to the same table. Pure tables. */
+import type { EntryKind } from '../log/entry'
 
 export const roles = ['owner', 'painter', 'bookkeeper', 'helper'] as const
 export type Role = (typeof roles)[number]
@@ -32,6 +33,22 @@ const plans = [
   'calendar_feed',
   'room',
 ] as const
+/** Of what else than work an entry is, by its kind; what strikes another is of what it strikes. The database holds to the same table. */
+const entriesOf: Partial<Record<EntryKind, 'plan' | 'money'>> = {
+  amended: 'plan',
+  split: 'plan',
+  'left-out': 'plan',
+  cost: 'money',
+  listed: 'money',
+  sold: 'money',
+  'handed-over': 'money',
+  kept: 'money',
+  given: 'money',
+  scrapped: 'money',
+}
+/** As {@link mayWrite} names it. */
+export const entryOf = (kind: EntryKind): string => `entry of ${entriesOf[kind] ?? 'work'}`
+
 /** What each may read beside the work itself; an owner everything. */
 export const mayRead: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>> = {
   painter: ['money'],

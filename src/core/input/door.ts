@@ -80,7 +80,8 @@ export type ChangePasswordText = z.input<typeof changePasswordInput>
 export const passwordKeyInput = z.object({ entryId: id, membershipId: id, token })
 export type PasswordKeyText = z.input<typeof passwordKeyInput>
 
-/** Who changes how they come in says again who they are. */
+/** Who changes how they come in, or brings a phone in, says again who they are. */
+export const provenInput = z.object({ password: z.string().max(mostLetters).default(''), code: code.default('') })
 export const changeFactorInput = z.object({
   password: z.string().max(mostLetters),
   code: code.min(1, 'The six figures that the app shows now, or one of your printed codes.'),

@@ -1,7 +1,7 @@
 'use client'
 /** Who may come in, as what; the owner ends it. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { type ReactNode, useId, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { type Role, roles } from '@/core/house/roles'
 import { useActions } from '@/ui/form/actions'
@@ -24,93 +24,34 @@ interface Member {
 }
 
 export function Members({ members }: { members: readonly Member[] }) {
-  const { sendMemberAway, makeNewPassword, changeMemberRole, endMemberCodes } = useActions()
-  const router = useRouter()
-  const write = useWrite(sendMemberAway)
+  const { makeNewPassword } = useActions()
   const renew = useWrite(makeNewPassword)
-  const ended = useWrite(endMemberCodes)
-  const changed = useWrite(changeMemberRole)
-  const [asked, setAsked] = useState<{ id: string; of: 'away' | 'role' } | null>(null)
-  const { guard, stir } = useTapGuard()
-  const ask = (id: string, of: 'away' | 'role') => {
-    stir()
-    setAsked(asked?.id === id && asked.of === of ? null : { id, of })
-  }
   const [link, setLink] = useState<{ name: string; address: string } | null>(null)
-  const make = async (membershipId: string, name: string) => {
+  const make = async ({ id: membershipId, name }: Member) => {
     const token = freshSecret()
     if (await renew.send({ entryId: uuidv7(), membershipId, token }))
       setLink({ name, address: `${location.origin}/new-password/${token}` })
   }
-  const send = async (membershipId: string) => {
-    if (await write.send({ entryId: uuidv7(), membershipId })) router.refresh()
-  }
-  const endCodes = async (membershipId: string) => {
-    if (await ended.send({ entryId: uuidv7(), membershipId })) router.refresh()
-  }
-  const change = async (membershipId: string, role: Role) => {
-    if (!(await changed.send({ entryId: uuidv7(), membershipId, role }))) return
-    setAsked(null)
-    router.refresh()
-  }
   return (
     <>
       <ul className="mt-2">
-        {members.map(({ id, name, accountName, role, mayGo, mayRenew, mayEndCodes }) => (
-          <li key={id} className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-b border-line py-2">
+        {members.map((each) => (
+          <li
+            key={each.id}
+            className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-line py-2"
+          >
             <span>
-              <strong className="text-lg">{name}</strong>, {roleWords[role]}
-              <span className="block text-soft">signs in as {accountName}</span>
+              <strong className="text-lg">{each.name}</strong>, {roleWords[each.role]}
+              <span className="block text-soft">signs in as {each.accountName}</span>
             </span>
-            {mayGo && (
-              <span className="flex flex-wrap gap-2">
-                {mayRenew && (
-                  <button type="button" className="press" disabled={renew.pending} onClick={() => void make(id, name)}>
+            {each.mayGo && (
+              <MemberTools member={each}>
+                {each.mayRenew && (
+                  <button type="button" className="press" disabled={renew.pending} onClick={() => void make(each)}>
                     A new password
                   </button>
                 )}
-                {mayEndCodes && (
-                  <button type="button" className="press" disabled={ended.pending} onClick={() => void endCodes(id)}>
-                    Without codes
-                  </button>
-                )}
-                <button
-                  type="button"
-                  className="press"
-                  aria-expanded={asked?.id === id && asked.of === 'role'}
-                  onClick={() => ask(id, 'role')}
-                >
-                  Another role
-                </button>
-                {asked?.id === id && asked.of === 'away' ? (
-                  <button type="button" className="press" disabled={write.pending} {...guard(() => void send(id))}>
-                    {name} comes in no more
-                  </button>
-                ) : (
-                  <button type="button" className="press" onClick={() => ask(id, 'away')}>
-                    Comes in no more…
-                  </button>
-                )}
-              </span>
-            )}
-            {asked?.id === id && asked.of === 'role' && (
-              <span className="flex w-full flex-wrap items-baseline gap-2 pb-2 pt-1">
-                <span className="text-soft">{name} is from now on</span>
-                {roles
-                  .filter((each) => each !== role)
-                  .map((each) => (
-                    <button
-                      key={each}
-                      type="button"
-                      className="press"
-                      disabled={changed.pending}
-                      {...guard(() => void change(id, each))}
-                    >
-                      {roleWords[each]}
-                    </button>
-                  ))}
-                <span className="w-full text-soft">They sign in anew wherever they are in.</span>
-              </span>
+              </MemberTools>
             )}
           </li>
         ))}
@@ -126,7 +67,105 @@ export function Members({ members }: { members: readonly Member[] }) {
           </code>
         </p>
       )}
-      <Trouble>{write.issue ?? renew.issue ?? changed.issue ?? ended.issue}</Trouble>
+      <Trouble>{renew.issue}</Trouble>
+    </>
+  )
+}
+
+type Asked = 'away' | 'role' | 'codes'
+
+/** What the owner does about one of them: each is asked once more, in the place where it was asked for. */
+function MemberTools({
+  member: { id: membershipId, name, role, mayEndCodes },
+  children,
+}: {
+  member: Member
+  children: ReactNode
+}) {
+  const { sendMemberAway, changeMemberRole, endMemberCodes } = useActions()
+  const router = useRouter()
+  const away = useWrite(sendMemberAway)
+  const changed = useWrite(changeMemberRole)
+  const ended = useWrite(endMemberCodes)
+  const [asked, setAsked] = useState<Asked | null>(null)
+  const { guard, stir } = useTapGuard()
+  const first = useId()
+  const ask = (of: Asked) => {
+    stir()
+    setAsked(asked === of ? null : of)
+  }
+  const done = (isStored: boolean) => {
+    if (!isStored) return
+    setAsked(null)
+    document.getElementById(first)?.focus()
+    router.refresh()
+  }
+  const sent = { membershipId }
+  const after: Record<Asked, ReactNode> = {
+    away: (
+      <button
+        type="button"
+        className="press"
+        disabled={away.pending}
+        {...guard(() => void away.send({ entryId: uuidv7(), ...sent }).then(done))}
+      >
+        {name} comes in no more
+      </button>
+    ),
+    codes: (
+      <button
+        type="button"
+        className="press"
+        disabled={ended.pending}
+        {...guard(() => void ended.send({ entryId: uuidv7(), ...sent }).then(done))}
+      >
+        {name} comes in by the password alone
+      </button>
+    ),
+    role: (
+      <>
+        <span className="text-soft">{name} is from now on</span>
+        {roles
+          .filter((each) => each !== role)
+          .map((each) => (
+            <button
+              key={each}
+              type="button"
+              className="press"
+              disabled={changed.pending}
+              {...guard(() => void changed.send({ entryId: uuidv7(), ...sent, role: each }).then(done))}
+            >
+              {roleWords[each]}
+            </button>
+          ))}
+        <span className="w-full text-soft">They sign in anew wherever they are in.</span>
+      </>
+    ),
+  }
+  const askWords: readonly (readonly [Asked, string])[] = [
+    ['role', 'Another role…'],
+    ...(mayEndCodes ? [['codes', 'Without codes…'] as const] : []),
+    ['away', 'Comes in no more…'],
+  ]
+  return (
+    <>
+      <span className="grid w-full grid-cols-2 gap-2 sm:flex sm:w-auto sm:flex-wrap">
+        {children}
+        {askWords.map(([of, words], at) => (
+          <button
+            key={of}
+            id={at === 0 ? first : undefined}
+            type="button"
+            className="press"
+            aria-expanded={asked === of}
+            onClick={() => ask(of)}
+          >
+            {words}
+          </button>
+        ))}
+      </span>
+      {asked && <span className="flex w-full flex-wrap items-baseline gap-2 pb-2 pt-1">{after[asked]}</span>}
+      <Trouble>{away.issue ?? changed.issue ?? ended.issue}</Trouble>
     </>
   )
 }

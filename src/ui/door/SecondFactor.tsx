@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { TextField, Trouble } from '@/ui/form/Field'
-import { askDoor, usualWords } from './ask'
+import { useDoor } from './ask'
 import { CodeField } from './CodeField'
 import { QrCode } from './QrCode'
 
@@ -12,30 +12,28 @@ interface Fresh {
   address: string
   picture: { size: number; path: string }
 }
-type Method = 'PUT' | 'DELETE'
+const issueWords = {
+  wrong: 'That is not your password. Nothing was changed.',
+  on: 'The figures of another app are asked for already. End those first, by a code of theirs; then begin anew.',
+}
 
 export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
   const router = useRouter()
   const [fresh, setFresh] = useState<Fresh | null>(null)
   const [codes, setCodes] = useState<readonly string[] | null>(null)
-  const [issue, setIssue] = useState<string | null>(null)
-  const [pending, setPending] = useState(false)
+  const beginning = useDoor<object, Fresh>('/api/second-factor', 'POST', issueWords)
+  const changing = useDoor<object, { codes?: string[] }>('/api/second-factor', 'PUT', issueWords)
+  const pending = beginning.pending || changing.pending
   const begin = async () => {
-    setPending(true)
-    const { ok, issue: trouble, said } = await askDoor<Fresh>('/api/second-factor', 'POST', {})
-    setPending(false)
-    setIssue(ok ? null : wordsOf(trouble))
-    if (ok && said) setFresh(said)
+    const answer = await beginning.send({})
+    if ('ok' in answer) setFresh(answer.said)
   }
-  const send = async (method: Method, typed: FormData) => {
-    setPending(true)
+  const send = async (method: 'PUT' | 'DELETE', typed: FormData) => {
     const asked = { password: typed.get('password'), code: typed.get('code'), ...(fresh && { secret: fresh.secret }) }
-    const { ok, issue: trouble, fields, said } = await askDoor<{ codes?: string[] }>('/api/second-factor', method, asked)
-    setPending(false)
-    setIssue(ok ? null : (Object.values(fields ?? {})[0] ?? wordsOf(trouble)))
-    if (!ok) return
+    const answer = await changing.send(asked, method)
+    if (!('ok' in answer)) return
     setFresh(null)
-    setCodes(said?.codes ?? null)
+    setCodes(answer.said.codes ?? null)
     router.refresh()
   }
   return (
@@ -80,6 +78,7 @@ export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
           <TextField label="Your password" name="password" type="password" autoComplete="current-password" />
           <CodeField
             name="code"
+            trouble={changing.fields.code}
             {...(fresh && { hint: 'The six that it shows now: so it is sure that the app has taken it up.' })}
           />
           <div className="flex flex-wrap gap-3">
@@ -94,13 +93,10 @@ export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
           </div>
         </form>
       )}
-      <Trouble>{issue}</Trouble>
+      <Trouble>{beginning.issue ?? changing.issue}</Trouble>
     </details>
   )
 }
-
-const wordsOf = (trouble = '') =>
-  trouble === 'wrong' ? 'That is not your password. Nothing was changed.' : (usualWords[trouble] ?? usualWords.unreachable ?? '')
 
 /** As a camera takes it up, and as it is typed. */
 function Taking({ fresh: { secret, address, picture } }: { fresh: Fresh }) {
@@ -124,7 +120,7 @@ function Taking({ fresh: { secret, address, picture } }: { fresh: Fresh }) {
 
 function PrintedCodes({ codes }: { codes: readonly string[] }) {
   return (
-    <div className="border-l-4 border-now pl-4">
+    <div className="border-l-4 border-now pl-4" data-printed-alone>
       <p className="text-lg font-semibold">
         Print these, or write them down: each comes in once, on the day your phone is not there. They are shown this once.
       </p>

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Trouble } from '@/ui/form/Field'
 import { useTapGuard } from '@/ui/form/useTapGuard'
 import { useOutbox } from '@/ui/outbox/useOutbox'
+import { keptWords } from '@/words/kept'
 import { askDoor, clearDevice, clearPages, openAnew } from './ask'
 
 export function SignOut({ of }: { of: string }) {
@@ -25,10 +26,7 @@ export function SignOut({ of }: { of: string }) {
   if (asks && kept.length > 0)
     return (
       <div className="mt-5 max-w-prose border-l-4 border-late pl-4">
-        <p className="text-lg font-semibold">
-          {kept.length === 1 ? 'One thing you wrote is' : `${kept.length} things you wrote are`} on this device and not stored
-          yet.
-        </p>
+        <p className="text-lg font-semibold">{keptWords(kept.length)}</p>
         <div className="mt-3 flex flex-wrap gap-3">
           <button type="button" className="press press-now" disabled={pending} {...guard(() => void go(true))}>
             Keep them here until I come back

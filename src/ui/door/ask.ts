@@ -39,23 +39,36 @@ export const usualWords: Record<string, string> = {
   busy: 'Too many come in at once. Try again in a moment.',
   unreachable: 'The server can’t be reached just now. Try again in a moment.',
 }
-/** What a form sends to the door, and what the door said against it: in `own` words where they say more; whether it asks for a code. */
-export function useDoor<T extends object>(path: Path, method: Method, own: Readonly<Record<string, string>> = {}) {
+/**
+ * What a form sends to the door, and what the door said against it: in `own` words where they say more, and by field; whether it asks for
+ * a code; whether it is still thinking.
+ */
+export function useDoor<T extends object, Said extends object = object>(
+  path: Path,
+  method: Method,
+  own: Readonly<Record<string, string>> = {},
+) {
   const [issue, setIssue] = useState<string | null>(null)
+  const [fields, setFields] = useState<Readonly<Record<string, string>>>({})
   const [asksCode, setAsksCode] = useState(false)
-  const send = async (typed: T): Promise<Answer> => {
+  const [pending, setPending] = useState(false)
+  const send = async (typed: T, by: Method = method): Promise<Extract<Answer, { issue: string }> | { ok: true; said: Said }> => {
     setIssue(null)
-    const { ok, issue: trouble = '', fields } = await askDoor(path, method, typed)
-    if (ok) return { ok: true }
-    if (fields) {
+    setFields({})
+    setPending(true)
+    const { ok, issue: trouble = '', fields: wrong, said } = await askDoor<Said>(path, by, typed)
+    setPending(false)
+    if (ok && said) return { ok: true, said }
+    if (wrong) {
+      setFields(wrong)
       setIssue(own['not-readable'] ?? null)
-      return { issue: 'not-readable', fields }
+      return { issue: 'not-readable', fields: wrong }
     }
     if (trouble === 'code' || trouble === 'code-wrong') setAsksCode(true)
     setIssue(own[trouble] ?? usualWords[trouble] ?? usualWords.unreachable ?? '')
     return { issue: 'not-readable' }
   }
-  return { send, issue, asksCode }
+  return { send, issue, fields, asksCode, pending }
 }
 
 /** Goes there with a page made anew: nothing of who was here before stays in it. */

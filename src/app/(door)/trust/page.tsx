@@ -1,4 +1,5 @@
 /** How a phone comes to trust the studio's own authority: by its kind, in the order it is done. */
+import { hasAuthority } from '@/origin'
 import { DoorFrame } from '@/ui/door/DoorFrame'
 
 export const metadata = { title: 'Trust this studio' }
@@ -30,6 +31,15 @@ const kinds = [
 ] as const
 
 export default function Trust() {
+  if (!hasAuthority())
+    return (
+      <DoorFrame
+        title="Nothing to trust here"
+        words="This studio listens to this machine alone. Started with ./itinerum start --lan it has an authority of its own, and this page says how a phone comes to trust it."
+      >
+        {null}
+      </DoorFrame>
+    )
   return (
     <DoorFrame
       title="Trust this studio"

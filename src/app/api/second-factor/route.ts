@@ -1,17 +1,10 @@
 /** One's own second factor: begun, confirmed by its figures, its codes printed anew, ended. */
 import { lookUp } from '@/app/_server/door'
-import { cameBy, kept, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
+import { answerAsked, cameBy, kept, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { freshFactor, printAnew, turnOff, turnOn } from '@/app/_server/secondFactor'
 import { askedFactorInput, changeFactorInput, nothingInput } from '@/core/input/door'
 import type { Session } from '@/db/session'
 
-const statuses = { wrong: 422, 'code-wrong': 422, wait: 429 } as const
-async function answer(work: Promise<object>): Promise<Response> {
-  const found = await work
-  return 'issue' in found
-    ? refused(found.issue as keyof typeof statuses, statuses[found.issue as keyof typeof statuses])
-    : Response.json(found, { headers: kept })
-}
 /** Whoever is in; nobody of the demo, who come in by one tap. */
 async function own(request: Request): Promise<Session | null> {
   const session = await lookUp(secretIn(request))
@@ -32,11 +25,11 @@ export async function PUT(request: Request): Promise<Response> {
   if (!session) return out()
   const { secret, ...asked } = read.sent
   const { address } = cameBy(request)
-  return orBusy(answer(secret ? turnOn(session, { ...asked, secret }, address) : printAnew(session, asked, address)))
+  return orBusy(answerAsked(secret ? turnOn(session, { ...asked, secret }, address) : printAnew(session, asked, address)))
 }
 export async function DELETE(request: Request): Promise<Response> {
   const read = await readSent(request, changeFactorInput)
   if ('no' in read) return read.no
   const session = await own(request)
-  return session ? orBusy(answer(turnOff(session, read.sent, cameBy(request).address))) : out()
+  return session ? orBusy(answerAsked(turnOff(session, read.sent, cameBy(request).address))) : out()
 }

@@ -4,6 +4,7 @@ import { listMembers, listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn 
 import { isReached } from '@/app/_server/pairing'
 import { findOwnFactor } from '@/app/_server/secondFactor'
 import { loadHouse, readStudio } from '@/app/_server/session'
+import { type HappenedGroup, happenedGroups } from '@/core/house/doorEvents'
 import { listInvitations } from '@/db/invitation'
 import { BringPhone } from '@/ui/door/BringPhone'
 import { ChangePassword } from '@/ui/door/ChangePassword'
@@ -19,7 +20,9 @@ import { capital } from '@/words/text'
 
 export const metadata = { title: 'Who comes in' }
 
-export default async function Doors() {
+export default async function Doors({ searchParams }: PageProps<'/house/doors'>) {
+  const { of } = await searchParams
+  const group = Object.keys(happenedGroups).find((each) => each === of) as HappenedGroup | undefined
   const session = await whoIsIn()
   if (!session) redirect('/sign-in?to=/house/doors')
   const isOwner = session.role === 'owner'
@@ -28,10 +31,12 @@ export default async function Doors() {
     loadHouse(),
     listOwnSessions(session),
     listOwnStudios(session),
-    listOwnHappened(session, 30),
+    listOwnHappened(session, 30, group),
     listMembers(session),
     isOwner ? readStudio(listInvitations) : [],
   ])
+  // whose hands came in meanwhile, by another link, are asked no more
+  const isOpen = ({ personId }: { personId: string | null }) => !members.some((each) => each.personId === personId)
   const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? ''
   return (
     <div className="space-y-12 pt-6">
@@ -61,7 +66,11 @@ export default async function Doors() {
           A device that was lost is signed out here. As soon as it asks for anything, what it kept of the studio goes from it.
         </p>
         <Devices sessions={sessions} own={session.id} />
-        <BringPhone isReached={isReached()} />
+        <BringPhone
+          isReached={isReached()}
+          devices={sessions.map(({ id }) => id)}
+          asks={{ password: !session.isDemo, code: factor?.isOn ?? false }}
+        />
       </section>
       <section aria-labelledby="members" className="border-t-2 border-ink pt-4">
         <h2 id="members" className="title text-3xl">
@@ -77,8 +86,10 @@ export default async function Doors() {
         />
         {isOwner && (
           <Invitations
-            invitations={invitations.map((each) => ({ ...each, name: each.personId ? nameOf(each.personId) : null }))}
-            people={people.filter(({ id }) => !members.some(({ personId }) => personId === id))}
+            invitations={invitations
+              .filter(isOpen)
+              .map((each) => ({ ...each, name: each.personId ? nameOf(each.personId) : null }))}
+            people={people.filter(({ id }) => isOpen({ personId: id }))}
           />
         )}
       </section>
@@ -86,7 +97,7 @@ export default async function Doors() {
         <h2 id="happened" className="title text-3xl">
           What happened here
         </h2>
-        <HappenedList all={happened} />
+        <HappenedList all={happened} group={group ?? null} />
       </section>
     </div>
   )
