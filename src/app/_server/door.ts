@@ -233,22 +233,3 @@ export const listOwnHappened = async (
   // what somebody changed while they saw money is not told in figures when they don't
   return role === 'owner' || mayRead[role].includes('money') ? all : all.map((each) => ({ ...each, facts: null }))
 }
-export const listMembers = (session: sessions.Session): Promise<accounts.Member[]> =>
-  readDoor((client) => accounts.listMembers(client, session.studioId))
-/** Whether it was done; else why not: nobody would own the studio, or there is no such member any more. */
-type Changed = 'done' | 'last-owner' | 'not-found'
-const aboutMember = (
-  { studioId }: sessions.Session,
-  membershipId: string,
-  change: (client: Client) => Promise<boolean>,
-): Promise<Changed> =>
-  atDoor(async (client) => {
-    if (await change(client)) return 'done'
-    return (await accounts.isMember(client, studioId, membershipId)) ? 'last-owner' : 'not-found'
-  })
-/** Somebody is something else here from now on. */
-export const changeRole = (session: sessions.Session, membershipId: string, role: Role): Promise<Changed> =>
-  aboutMember(session, membershipId, (client) => accounts.changeRole(client, session.studioId, membershipId, role))
-/** Somebody comes in no more. */
-export const sendAway = (session: sessions.Session, membershipId: string): Promise<Changed> =>
-  aboutMember(session, membershipId, (client) => accounts.endMembership(client, session.studioId, membershipId))

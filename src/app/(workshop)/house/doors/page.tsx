@@ -1,6 +1,7 @@
 /** Who may come in, and on which devices one is in oneself. */
 import { redirect } from 'next/navigation'
-import { listMembers, listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
+import { listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
+import { listMembers } from '@/app/_server/members'
 import { isReached } from '@/app/_server/pairing'
 import { findOwnFactor } from '@/app/_server/secondFactor'
 import { loadHouse, readStudio } from '@/app/_server/session'
