@@ -13,6 +13,7 @@ import type { Counted } from '@/core/craft/job'
 import type { LookCode } from '@/core/craft/looks'
 import type { RemedyCode } from '@/core/craft/remedies'
 import type { TopcoatCode } from '@/core/craft/topcoats'
+import { type ClientLanguage, clientShows } from '@/core/house/clientPage'
 import type { Role } from '@/core/house/roles'
 import type { CostKind, Outcome, SnagSeverity } from '@/core/log/entry'
 import type { Instant, PartId, PersonId, PieceId, StepId, StudioId } from '@/core/measure/named'
@@ -24,6 +25,7 @@ import { plainPlan } from '@/core/piece/plainPlan'
 import { jobPlanStep, proposeJob } from '@/core/plan/job'
 import { planFinish } from '@/core/plan/planFinish'
 import { addAccount, addMembership } from '@/db/account'
+import { saveClientPage } from '@/db/clientPage'
 import { addReading, addReadings, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
 import { addWithMaterial } from '@/db/material'
@@ -104,6 +106,8 @@ interface PieceData {
     on?: [photograph: number, x: number, y: number]
   }[]
   notes?: { at: Instant; note: string }[]
+  /** what its client may see, and what was said */
+  clientPage?: { language: ClientLanguage; said: { at: Instant; by: 'client' | 'studio'; words: string }[] }
   costs?: { at: Instant; kind: CostKind; money: number; note: string }[]
   listed?: { at: Instant; channel: string; price: number }
   /** when it was photographed finished, where that was before it was listed */
@@ -338,6 +342,31 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
     ...(await inTurn(taking, (entry) => addWithMaterial(client, studio.id, entry))),
   ])
     if (trouble) throw new Error(`${piece.name}: ${trouble.issue}`)
+  if (piece.clientPage) await loadClientPage(client, studio.id, pieceId, piece.clientPage, at)
+}
+
+/** All of it shown, every photograph too; what was said, when. */
+async function loadClientPage(
+  client: pg.Client,
+  studioId: StudioId,
+  pieceId: PieceId,
+  { language, said }: NonNullable<PieceData['clientPage']>,
+  at: (text: string) => Instant,
+): Promise<void> {
+  const photos = await client.query<{ id: string }>('select id from photo where piece_id = $1', [pieceId])
+  const photoIds = photos.rows.map(({ id }) => id)
+  const answers = await client.query<{ id: PersonId }>('select id from person where studio_id = $1 order by id limit 1', [
+    studioId,
+  ])
+  await saveClientPage(client, studioId, pieceId, { shows: clientShows, language, photoIds })
+  for (const { at: when, by, words } of said)
+    await client.query(
+      'insert into client_word (id, studio_id, piece_id, at, person_id, words) values ($1, $2, $3, $4, $5, $6)',
+      [
+        ...[uuidv7({ msecs: Date.parse(at(when)) }), studioId, pieceId, at(when)],
+        ...[by === 'studio' ? (answers.rows[0]?.id ?? null) : null, words],
+      ],
+    )
 }
 
 /** The photographs, drawn; ids of those taken at the bench, in their order. */

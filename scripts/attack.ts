@@ -196,6 +196,9 @@ const apis = [
   '/api/week',
   `/api/photos/${uuidv7()}`,
   '/api/calendar/0.ics',
+  `/for/${'0'.repeat(43)}`,
+  `/for/${'0'.repeat(43)}/word`,
+  `/for/${'0'.repeat(43)}/photo/0`,
   `/api/pieces/${pieceId}/export`,
 ]
 const odd = [

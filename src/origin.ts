@@ -16,6 +16,9 @@ export function proxyHost(): string | null {
   return URL.canParse(origin) ? new URL(origin).host : null
 }
 
+/** How somebody else is told to call this server: as its proxy does, else as the workshop's network does; null for this machine alone. */
+export const outwardHost = (): string | null => proxyHost() ?? lanHosts()[0] ?? null
+
 /** `host`: the request's Host header. A name that somebody else's clock may point here is not ours. */
 export const isOwnAddress = (host: string | null): boolean =>
   host !== null && (local.test(host) || lanHosts().includes(host) || proxyHost() === host)

@@ -4,8 +4,9 @@
  */
 import { type NextRequest, NextResponse } from 'next/server'
 import { isActionBody, isReadablePath, isRouterTree, mostActionBytes } from './actionBody'
+import { isSlowed } from './app/_server/clientDoor'
 import { lookUp } from './app/_server/door'
-import { isOwnAddress, isOwnOrigin } from './origin'
+import { isOwnAddress, isOwnOrigin, senderOf } from './origin'
 import { isFor, isTls, ownPlace, sessionCookie } from './sessionCookie'
 
 const reads = new Set(['GET', 'HEAD'])
@@ -40,7 +41,7 @@ const isCrowded = (): boolean =>
 
 /** What answers to everybody: the door itself, an invitation, a private calendar, and what a browser needs to show them. */
 const open =
-  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|api\/(?:session|join|password|pairing|authority|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
+  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/photo\/[^/]{1,60})?|api\/(?:session|join|password|pairing|authority|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
 
 /** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
 async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
@@ -88,6 +89,11 @@ export async function proxy(request: NextRequest) {
     return new NextResponse('Too many ask at once. Come again in a moment.', { status: 503, headers: { 'retry-after': '2' } })
   const wrong = await unreadable(request)
   if (wrong) return new NextResponse(wrong.words, { status: wrong.status })
+  const isClient = request.nextUrl.pathname.startsWith('/for/')
+  if (isClient && (await isSlowed(senderOf(request.headers)).catch(() => false)))
+    return new NextResponse('Too many addresses from here opened nothing. Wait a quarter of an hour, then try again.', {
+      status: 429,
+    })
   const stopped = await stopAtDoor(request)
   if (stopped) return stopped
   const nonce = btoa(crypto.randomUUID())
@@ -97,6 +103,8 @@ export async function proxy(request: NextRequest) {
   headers.set('content-security-policy', csp)
   const response = NextResponse.next({ request: { headers } })
   response.headers.set('Content-Security-Policy', csp)
+  // a client's page is nobody else's: no search engine and no cache keeps it
+  if (isClient) response.headers.set('X-Robots-Tag', 'noindex, nofollow, noarchive')
   return response
 }
 

@@ -24,6 +24,14 @@ export async function addTry(client: Client, { id, name, address }: Try, minutes
   await client.query('insert into door.sign_in_try (id, name_digest, address) values ($1, $2, $3)', [id, digest, address])
   return one(client, triesOf, [digest, address, minutes])
 }
+const triesFrom = query(
+  'tries from one address',
+  z.object({ count: z.number() }),
+  `select count(*)::int as count from door.sign_in_try where address = $1 and not came_in and at > now() - make_interval(mins => $2)`,
+)
+/** How many tries from one address failed within the last minutes. */
+export const countFrom = async (client: Client, address: string, minutes: number): Promise<number> =>
+  (await one(client, triesFrom, [address, minutes])).count
 export async function noteCameIn(client: Client, tryId: string): Promise<void> {
   await client.query('update door.sign_in_try set came_in = true where id = $1', [tryId])
 }

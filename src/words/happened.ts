@@ -73,6 +73,7 @@ const madeWords: Record<HouseThing, (who: string, named: string) => string> = {
   person: (who, named) => `${who} added the hands of ${named}.`,
   plan: (who, named) => `${who} planned ${named}.`,
   calendar_feed: (who) => `${who} made a private address of the calendar.`,
+  client_link: (who, named) => `${who} made a client’s link to ${named}.`,
 }
 const thingCalled: Record<HouseThing, (named: string) => string> = {
   studio: () => 'the house',
@@ -81,6 +82,7 @@ const thingCalled: Record<HouseThing, (named: string) => string> = {
   person: (named) => named,
   plan: (named) => named,
   calendar_feed: () => 'a private address of the calendar',
+  client_link: (named) => `a client’s link to ${named}`,
 }
 function thingWords(
   {

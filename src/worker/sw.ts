@@ -12,8 +12,8 @@ const patienceSeconds = 4
 const pagesCache = 'itinerum-pages'
 const codeCache = 'itinerum-code'
 
-/** the door is never kept: it is another one each time */
-const door = /^\/(?:sign-in|join\/|new-password\/|house\/doors)/
+/** the door is never kept: it is another one each time; nor is a client's page, which is theirs */
+const door = /^\/(?:sign-in|trust|join\/|new-password\/|pair\/|for\/|house\/doors)/
 /** a page that led to the door is not the page that was asked for */
 const whole: SerwistPlugin = {
   cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),

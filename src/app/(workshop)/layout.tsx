@@ -1,6 +1,7 @@
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import * as bench from '@/app/_actions/bench'
+import * as client from '@/app/_actions/client'
 import * as correct from '@/app/_actions/correct'
 import * as doors from '@/app/_actions/doors'
 import * as houseActions from '@/app/_actions/house'
@@ -28,7 +29,19 @@ import { Live } from '@/ui/time/Live'
 import { NowProvider } from '@/ui/time/now'
 
 /** Where there is work: everything but the door. */
-const actions = { ...bench, ...correct, ...doors, ...houseActions, ...job, ...leaving, ...parts, ...piece, ...rest, ...week }
+const actions = {
+  ...bench,
+  ...client,
+  ...correct,
+  ...doors,
+  ...houseActions,
+  ...job,
+  ...leaving,
+  ...parts,
+  ...piece,
+  ...rest,
+  ...week,
+}
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const { studio, people } = await loadHouse()

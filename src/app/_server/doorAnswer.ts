@@ -27,11 +27,12 @@ export const cameBy = (request: Request): Came => ({
 export async function readSent<S extends z.ZodType>(
   request: Request,
   schema: S,
+  most = mostBytes,
 ): Promise<{ sent: z.output<S> } | { no: Response }> {
   const host = request.headers.get('host')
   if (!isOwnAddress(host) || !isOwnOrigin(request.headers.get('origin'), host)) return { no: refused('elsewhere', 403) }
   const text = await request.text()
-  if (text.length > mostBytes) return { no: refused('not-readable', 413) }
+  if (text.length > most) return { no: refused('not-readable', 413) }
   const parsed = schema.safeParse(parse(text))
   if (parsed.success) return { sent: parsed.data }
   const fields = Object.fromEntries(parsed.error.issues.map(({ path, message }) => [path.join('.'), message]))

@@ -3,7 +3,7 @@ import 'server-only'
 import * as pairings from '@/db/pairing'
 import { freshSecret } from '@/db/secret'
 import type { Session } from '@/db/session'
-import { lanHosts, proxyHost } from '@/origin'
+import { outwardHost } from '@/origin'
 import { begin, type Came, type CameIn } from './door'
 import { atDoor, readDoor } from './doorWay'
 import { type Qr, qrOf } from './qr'
@@ -32,12 +32,12 @@ export async function makePairing(
   const { membershipId } = session
   const secret = freshSecret()
   await atDoor((client) => pairings.addPairing(client, membershipId, secret, seconds))
-  const [host] = [proxyHost(), ...lanHosts()].filter((each) => each !== null)
+  const host = outwardHost()
   const address = `${host ? `https://${host}` : own}/pair/${secret}`
   return { seconds, address, picture: qrOf(address) }
 }
 /** Whether anything but this machine itself can come here. */
-export const isReached = (): boolean => lanHosts().length > 0 || proxyHost() !== null
+export const isReached = (): boolean => outwardHost() !== null
 
 export const findPairing = (secret: string): Promise<pairings.Paired | null> =>
   readDoor((client) => pairings.findPairing(client, secret))

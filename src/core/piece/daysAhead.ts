@@ -21,7 +21,7 @@ export interface DaysAhead extends Timeline {
   parts: PartAhead[]
 }
 
-interface Around {
+export interface Around {
   nowMs: number
   zone: string
   hours: WorkingHours

@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Piece, Plan } from '@/core/piece/piece'
 import { addForecasts } from '@/db/airAhead'
 import { addCalendarFeed } from '@/db/calendarFeed'
+import { addClientLink, addClientWord, saveClientPage } from '@/db/clientPage'
 import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
 import { addInvitation } from '@/db/invitation'
@@ -15,8 +16,9 @@ import { digestOf, takeDelivery } from '@/db/sent'
 import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
 import { addOtherDays, addWeek } from '@/db/week'
+import { at, everyEntry } from './everyEntry'
 
-export const at = '2026-05-04T09:30:00.000Z'
+export { at }
 
 export function pieceRow(over: Partial<Piece> = {}): Piece {
   return {
@@ -107,56 +109,8 @@ export function wholePiece(): Whole {
   const part = partRow()
   const plan = planRow()
   const [channelId, personId, productId, lotId] = [uuidv7(), uuidv7(), uuidv7(), uuidv7()]
-  const batchId = uuidv7()
-  const onStep = { pieceId: piece.id, partId: part.id, stepId: plan.steps[0]?.id ?? '', at, personId }
-  const coat = {
-    productId,
-    lotId,
-    batchId: null,
-    family: 'clay',
-    mix: null,
-    amount: 80.5,
-    unit: 'ml',
-    applicator: 'synthetic brush',
-    film: 'normal',
-    sheen: null,
-    place: 'inside of the doors',
-  } as const
-  const entries: NewEntry[] = [
-    { id: uuidv7(), kind: 'started', ...onStep },
-    { id: uuidv7(), kind: 'ended', ...onStep, minutes: 14 },
-    { id: uuidv7(), kind: 'coat', ...onStep, money: 338, coat },
-    {
-      id: batchId,
-      kind: 'mixed',
-      ...onStep,
-      money: 210,
-      batch: {
-        productId,
-        lotId,
-        family: 'clay',
-        mix: 'paint : water 1 : 1',
-        volume: 100,
-        unit: 'ml',
-        components: [
-          { name: 'paint', parts: 1, amount: 50, productId, lotId },
-          { name: 'water', parts: 1, amount: 50, productId: null, lotId: null },
-        ],
-        stepIds: [onStep.stepId],
-      },
-    },
-    { id: uuidv7(), kind: 'coat', ...onStep, money: 84, coat: { ...coat, lotId: null, batchId, amount: 40 } },
-    { id: uuidv7(), kind: 'paused', ...onStep },
-    { id: uuidv7(), kind: 'helped', ...onStep, minutes: 12 },
-    { id: uuidv7(), kind: 'checked', ...onStep, checkCode: 'raking-light', result: 'fail' },
-    { id: uuidv7(), kind: 'seen', ...onStep, result: 'dry' },
-    { id: uuidv7(), kind: 'assisted', pieceId: piece.id, partId: part.id, at, assist: 'fan' },
-    { id: uuidv7(), kind: 'snag', pieceId: piece.id, partId: part.id, at, remedy: 'runs', severity: 'slight', spot: 4 },
-    { id: uuidv7(), kind: 'cost', pieceId: piece.id, at, costKind: 'bought', money: 3200 },
-    { id: uuidv7(), kind: 'note', pieceId: piece.id, at, note: 'Reads well.' },
-    { id: uuidv7(), kind: 'listed', pieceId: piece.id, at, channelId, money: 24_000 },
-    { id: uuidv7(), kind: 'sold', pieceId: piece.id, at, channelId, money: 23_000, fees: 2760 },
-  ]
+  const stepId = plan.steps[0]?.id ?? ''
+  const entries = everyEntry({ pieceId: piece.id, partId: part.id, stepId, personId, productId, lotId, channelId })
   return {
     piece,
     part,
@@ -247,4 +201,7 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     alt: '',
   } as const
   await addPhoto(client, studioId, piece.id, photo, { small: Buffer.from('small'), large: Buffer.from('large') })
+  await saveClientPage(client, studioId, piece.id, { shows: ['photographs'], language: 'en', photoIds: [photo.id] })
+  await addClientLink(client, studioId, { id: whole.photoId, pieceId: piece.id, secret: freshSecret(), days: 30 })
+  await addClientWord(client, studioId, { id: whole.photoId, pieceId: piece.id, words: 'It dries.' })
 }

@@ -2,11 +2,14 @@
 import { z } from 'zod'
 import { loadPieces } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
+import { readStudio } from '@/app/_server/session'
 import { formatMoney } from '@/core/measure/money'
 import type { Journey } from '@/core/piece/journey'
 import { ledgerSoFar } from '@/core/piece/ledger'
+import { listUnanswered } from '@/db/clientPage'
 import { Link } from '@/ui/frame/Link'
 import { PieceRow } from '@/ui/piece/PieceRow'
+import { loggedWords } from '@/words/time'
 
 export const metadata = { title: 'Pieces' }
 const pageSize = 12
@@ -41,8 +44,22 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
     ))
   const here = rows(journeys)
   const gone = rows(ended)
+  const unanswered = may('client_word') ? await readStudio(listUnanswered) : []
   return (
     <div className="pt-6">
+      {unanswered.length > 0 && (
+        <ul className="mb-6 border-l-4 border-now pl-4">
+          {unanswered.map(({ pieceId, name, words, at }) => (
+            <li key={pieceId}>
+              <Link href={`/pieces/${pieceId}/client`} className="block min-h-12 py-1 no-underline">
+                <strong className="text-lg">{name}: a question</strong>{' '}
+                <span className="text-soft">{loggedWords(at, studio, nowMs)}</span>
+                <span className="block truncate text-lg">{words}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="title text-5xl">Pieces</h1>
         <form role="search" className="flex flex-1 justify-end gap-3">

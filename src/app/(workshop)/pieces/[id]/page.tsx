@@ -142,6 +142,11 @@ function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may:
           <Link href={`/pieces/${piece.id}/record`} className="press">
             Its record
           </Link>
+          {may('client_word') && (
+            <Link href={`/pieces/${piece.id}/client`} className="press">
+              For the client
+            </Link>
+          )}
           {may('entry of plan') && (
             <Link href={`/pieces/${piece.id}/facts`} className="press">
               Change its facts

@@ -1,0 +1,47 @@
+/** What a client's page says, in whatever language. */
+import type { ClientStage } from '@/core/piece/clientView'
+import type { Layer, LayerState } from '@/core/piece/section'
+
+export interface ClientWords {
+  /** how dates are written */
+  locale: string
+  forWhom: (name: string) => string
+  stages: Record<ClientStage, string>
+  stageStates: Record<'done' | 'now' | 'ahead', string>
+  /** what is said of it in one line, by what is being done */
+  doing: Record<ClientStage | 'none' | 'ready', string>
+  way: string
+  promised: string
+  earliest: string
+  /** beside a promise that its own steps don't allow any more */
+  later: (day: string) => string
+  unknown: string
+  isReady: string
+  usableFrom: (day: string) => string
+  photographs: string
+  section: string
+  sectionHint: string
+  wood: string
+  ground: string
+  layers: Record<Layer['kind'], string>
+  layerStates: Record<LayerState, string>
+  record: string
+  care: string
+  careDated: (day: string) => string
+  careText: string
+  careSafety: string
+  talk: string
+  talkHint: string
+  you: string
+  ask: string
+  send: string
+  sending: string
+  sent: string
+  notSent: string
+  empty: string
+  tooMuch: string
+  print: string
+  over: string
+  overHint: string
+  kept: (day: string) => string
+}
