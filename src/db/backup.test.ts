@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
@@ -102,4 +102,79 @@ test('a file that is no backup changes nothing, and is said to be none', async (
   const file = join(folder, 'shopping.txt')
   writeFileSync(file, 'wax, rags, oat husk')
   await expect(command('second', 'restore', file)).rejects.toThrow(/no backup that can be read/)
+}, 60_000)
+
+/** What a command that ends badly said. */
+const refusal = async (work: Promise<unknown>): Promise<string> =>
+  work.then(
+    () => 'it did it',
+    (error: unknown) => `${(error as { stdout: string }).stdout}${(error as { stderr: string }).stderr}`,
+  )
+
+test('the drill proves a backup, and finds one that lost something; the studio’s own data is not touched by it', async () => {
+  const file = join(folder, 'proved.dump')
+  await command('first', 'backup', file)
+  const before = await digest((await up('first')).owner)
+  expect((await command('first', 'drill', file)).stdout).toMatch(
+    /restored in \d+ s, every table as it was; 12 pieces, \d+ lines of the log, \d+ photographs/,
+  )
+  const sums = readFileSync(`${file}.sums`, 'utf8')
+  const told = JSON.parse(sums) as Record<string, { rows: number; sum: string }>
+  writeFileSync(`${file}.sums`, JSON.stringify({ ...told, entry: { rows: (told.entry?.rows ?? 0) + 1, sum: '1' } }))
+  expect(await refusal(command('first', 'drill', file))).toMatch(/entry: \d+ rows were backed up, \d+ are here/)
+  writeFileSync(`${file}.sums`, JSON.stringify({ ...told, piece: { ...told.piece, sum: '1' } }))
+  expect(await refusal(command('first', 'drill', file))).toMatch(/piece: 12 rows .* 12 are here, and they say something else/)
+  writeFileSync(`${file}.sums`, sums)
+  const bytes = readFileSync(file)
+  writeFileSync(file, bytes.subarray(0, bytes.length * 0.6))
+  expect(await refusal(command('first', 'drill', file))).toMatch(/can.t be restored/)
+  writeFileSync(file, 'wax, rags, oat husk')
+  expect(await refusal(command('first', 'drill', file))).toMatch(/can.t be opened; nothing was proved/)
+  expect(await digest((await up('first')).owner)).toEqual(before)
+}, 180_000)
+
+test('sealed by a pass phrase it is opened by that alone; by schedule the newest are kept', async () => {
+  const [phrase, other, to] = [join(folder, 'phrase'), join(folder, 'other'), join(folder, 'kept')]
+  writeFileSync(phrase, 'seven linen rags on a line\n')
+  writeFileSync(other, 'eight linen rags on a line\n')
+  const said = await command('first', 'backup', '--every', '24', '--keep', '2', '--to', to, '--passphrase-file', phrase)
+  expect(said.stdout).toMatch(/the newest 2 are kept, sealed by the pass phrase/)
+  for (let k = 0; k < 3; k += 1) {
+    await command('first', 'backup', '--now')
+    // each is called by its second
+    await new Promise((wait) => setTimeout(wait, 1_100))
+  }
+  const kept = readdirSync(to).sort()
+  expect(kept.filter((name) => name.endsWith('.dump.gpg'))).toHaveLength(2)
+  expect(kept.filter((name) => name.endsWith('.sums'))).toHaveLength(2)
+  const file = join(to, kept.findLast((name) => name.endsWith('.gpg')) ?? '')
+  expect(readFileSync(file).includes('PGDMP')).toBe(false)
+  expect((await command('first', 'drill')).stdout).toMatch(/every table as it was/)
+  const openWith = (by: string, ...words: string[]) =>
+    run('./itinerum', words, { env: { ...process.env, ITINERUM_HOME: homeOf('second'), ITINERUM_PASSPHRASE_FILE: by } })
+  expect(await refusal(openWith(other, 'restore', file))).toMatch(/no backup that can be read; nothing was changed/)
+  const bytes = readFileSync(file)
+  bytes[bytes.length - 100] = (bytes[bytes.length - 100] ?? 0) ^ 1
+  writeFileSync(`${file}.changed`, bytes)
+  expect(await refusal(openWith(phrase, 'restore', `${file}.changed`))).toMatch(/no backup that can be read/)
+  await openWith(phrase, 'restore', file)
+  const { invitation: _, ...after } = await digest((await up('second')).owner)
+  const { invitation: __, ...before } = await digest((await up('first')).owner)
+  expect(after).toEqual(before)
+  // a phrase that is gone stops no earlier backup from being there, and is said
+  rmSync(phrase)
+  expect(await refusal(command('first', 'backup', '--now'))).toMatch(/the backup failed, nothing was replaced/)
+  expect(readdirSync(to).filter((name) => name.endsWith('.dump.gpg'))).toHaveLength(2)
+}, 240_000)
+
+test('what should be seen to is named, each with what to do; the sign for the machine is one that it takes', async () => {
+  const words = await refusal(command('first', 'check'))
+  expect(words).toMatch(/well {3}database: answers/)
+  expect(words).toMatch(/well {3}migrations: at \d+, as this version/)
+  expect(words).toMatch(/SEE {4}server: does not answer. Start it with \.\/itinerum start/)
+  expect(words).toMatch(/SEE {4}backups: the last one failed at/)
+  expect((await command('first', 'service', '--lan')).stdout).toMatch(/systemctl enable --now itinerum/)
+  const unit = readFileSync(join(homeOf('first'), 'itinerum.service'), 'utf8')
+  expect(unit).toMatch(/ExecStart=.*\/itinerum start --lan\n/)
+  expect(await refusal(command('first', 'service', '--wan'))).toMatch(/service takes --lan or nothing/)
 }, 60_000)
