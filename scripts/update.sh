@@ -53,10 +53,13 @@ UNIT
 # Serves for a moment where nobody comes, to see that the version holds.
 holds() {
   local port pid code=1
-  (need_modules && need_build) || return 1
-  (quiet=yes start_cluster && prepare none >/dev/null) || return 1
+  # each by itself: what fails ends only itself, and its words are kept
+  : > "$home/update.log"
+  (need_modules && need_build) >>"$home/update.log" 2>&1 || return 1
+  (quiet=yes start_cluster) >>"$home/update.log" 2>&1 || return 1
+  if ! prepare none >>"$home/update.log" 2>&1; then stop_cluster; return 1; fi
   port=$(free_port 0)
-  DATABASE_URL=$(app_url) DOOR_DATABASE_URL=$(door_url) node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$home/update.log" 2>&1 &
+  DATABASE_URL=$(app_url) DOOR_DATABASE_URL=$(door_url) node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >>"$home/update.log" 2>&1 &
   pid=$!
   for _ in $(seq 60); do
     alive "$pid" || break
@@ -89,11 +92,14 @@ update_from() {
   stop_running
   for _ in $(seq 30); do is_ours "$(cat "$home/script.pid" 2>/dev/null || true)" itinerum || break; sleep 1; done
   stop_cluster
+  say 'Trying the newer version, about two minutes.'
   git reset --quiet --hard "$after"
   if holds; then
     say "Updated: $(git log -1 --format='%h %s'). Start it:  ./itinerum start"
   else
-    say 'The newer version does not hold here; back to the old one.'
+    say 'The newer version does not hold here; back to the old one. About two minutes.'
+    cp "$home/update.log" "$home/update.failed.log"
+    stop_cluster
     git reset --quiet --hard "$before"
     aside=$pg.failed-update-$(date +%Y%m%d-%H%M%S)
     mv "$pg" "$aside"
@@ -102,7 +108,7 @@ update_from() {
     as_pg_owner pg_restore itinerum --exit-on-error "$file" || fail "the data before is in $file, what the newer version left in $aside; neither was touched since."
     holds || fail "the old version does not hold either; its words are in $home/update.log. The data before is in $file."
     rm -rf "$aside"
-    say "All is as it was (the newer version's words: $home/update.log)."
+    say "All is as it was (the newer version's words: $home/update.failed.log)."
     [ -z "$was_running" ] || say 'Start it:  ./itinerum start'
     exit 1
   fi
