@@ -106,6 +106,8 @@ drill() ( # FILE
   echo "$file" > "$own/drill.done"
 )
 
+has_data() { [ -n "$elsewhere" ] || [ -e "$pg/PG_VERSION" ]; }
+
 # ---- what should be seen to -----------------------------------------------------------------------------------------
 good() { say "  well   $*"; }
 bad() { say "  SEE    $*"; wrong=yes; }
@@ -117,7 +119,7 @@ check_all() {
   if [ "$free" -lt 2097152 ]; then bad "disk: $((free / 1024)) MB are left. Make room, or move .data to a larger disk."
   else good "disk: $((free / 1048576)) GB are left"; fi
 
-  if [ ! -e "$pg/PG_VERSION" ]; then bad 'database: there is no data yet. Run ./itinerum start.'
+  if ! has_data; then bad 'database: there is no data yet. Run ./itinerum start.'
   elif pg_up; then
     good "database: answers ($(owner_sql "select 'PostgreSQL ' || current_setting('server_version') || ', ' || pg_size_pretty(pg_database_size('itinerum'))"))"
     pending=$(for each in src/db/migrations/*.do.*.sql; do basename "$each" | cut -d. -f1 | sed 's/^0*//'; done | sort -n | tail -n 1)

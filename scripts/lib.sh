@@ -80,6 +80,9 @@ use_home() { # NAME: demo, own or test; ITINERUM_HOME overrules
   # as root the cluster is the server's user's, and that comes with the server
   [ "$(id -u)" != 0 ] || need_postgres
   home=${ITINERUM_HOME:-$top/.data/$1}
+  # a database that is there already, of one's own data alone
+  elsewhere=
+  [ "$1" != own ] || elsewhere=${ITINERUM_DATABASE_URL:-}
   mkdir -p "$top/.data" "$home"
   pg=$home/pg
   if [ "$(id -u)" = 0 ] && ! as_owner test -x "$home"; then
@@ -93,15 +96,26 @@ use_home() { # NAME: demo, own or test; ITINERUM_HOME overrules
   [ "$(id -u)" != 0 ] || chown postgres "$(dirname "$pg")" || fail "the folder $(dirname "$pg") can't be given to the database's user"
 }
 pg_port() { cat "$home/port" 2>/dev/null || true; }
-pg_up() { [ -n "$(pg_port)" ] && [ -s "$pg/postmaster.pid" ] && alive "$(head -n 1 "$pg/postmaster.pid")" && "$pgbin/pg_isready" -q -h 127.0.0.1 -p "$(pg_port)"; }
-owner_url() { echo "postgresql://itinerum_owner:$(cat "$home/owner.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
-door_url() { echo "postgresql://itinerum_door:$(cat "$home/door.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
-app_url() { echo "postgresql://itinerum_app:$(cat "$home/app.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
+pg_up() { if [ -n "$elsewhere" ]; then owner_sql 'select 1' >/dev/null 2>&1; else pg_up_here; fi; }
+pg_up_here() { [ -n "$(pg_port)" ] && [ -s "$pg/postmaster.pid" ] && alive "$(head -n 1 "$pg/postmaster.pid")" && "$pgbin/pg_isready" -q -h 127.0.0.1 -p "$(pg_port)"; }
+owner_url() { if [ -n "$elsewhere" ]; then echo "$elsewhere"; else own_url "$@"; fi; }
+own_url() { echo "postgresql://itinerum_owner:$(cat "$home/owner.secret")@127.0.0.1:$(pg_port)/${1:-itinerum}"; }
+# The same servers, as another role.
+url_as() { echo "$1" | sed -E "s#//([^@/]*@)?#//$2:$3@#"; } # URL ROLE SECRET
+door_url() { url_as "$(owner_url "$@")" itinerum_door "$(cat "$home/door.secret")"; }
+app_url() { url_as "$(owner_url "$@")" itinerum_app "$(cat "$home/app.secret")"; }
 # PostgreSQL's own tools, as the owner: the password goes by the environment, for arguments are everybody's to read.
 as_pg_owner() { # TOOL DATABASE ARGUMENT…
   local tool=$1 database=$2
   shift 2
-  PGPASSWORD=$(cat "$home/owner.secret") "$pgbin/$tool" -h 127.0.0.1 -p "$(pg_port)" -U itinerum_owner -d "$database" "$@"
+  if [ -z "$elsewhere" ]; then
+    PGPASSWORD=$(cat "$home/owner.secret") "$pgbin/$tool" -h 127.0.0.1 -p "$(pg_port)" -U itinerum_owner -d "$database" "$@"
+  else
+    (eval "$(node -e 'const u = new URL(process.argv[1].replace(/,[^/?]*/, "")); const q = (s) => "\x27" + decodeURIComponent(s).replaceAll("\x27", "\x27\\\x27\x27") + "\x27";
+      const hosts = process.argv[1].replace(/^[^@]*@/, "").replace(/[/?].*$/s, "").split(",").map((h) => h.split(":"));
+      console.log("export PGHOST=" + q(hosts.map((h) => h[0]).join(",")) + " PGPORT=" + q(hosts.map((h) => h[1] ?? "5432").join(",")) + " PGUSER=" + q(u.username) + " PGPASSWORD=" + q(u.password) + " PGDATABASE=" + q(u.pathname.slice(1)) + " PGTARGETSESSIONATTRS=read-write")' "$elsewhere")"
+    "$pgbin/$tool" "$@")
+  fi
 }
 owner_sql() { as_pg_owner psql "${2:-itinerum}" -qAtX -v ON_ERROR_STOP=1 -c "$1"; }
 
@@ -118,7 +132,20 @@ make_cluster() (
   rm -f "$word"
   mv "$pg.making" "$pg"
 )
+# What other servers of the same studio must have alike: made of ITINERUM_SECRET where that is said, else by chance.
+own_secrets() {
+  local each
+  for each in app door; do
+    [ -s "$home/$each.secret" ] && [ -z "${ITINERUM_SECRET:-}" ] || (umask 077
+      if [ -n "${ITINERUM_SECRET:-}" ]; then printf '%s %s' "$each" "$ITINERUM_SECRET" | sha256sum | cut -c1-48; else secret; fi > "$home/$each.secret")
+  done
+}
 start_cluster() {
+  if [ -n "$elsewhere" ]; then
+    own_secrets
+    for _ in $(seq 30); do ! pg_up || return 0; sleep 1; done
+    fail 'the database of ITINERUM_DATABASE_URL does not answer, or does not let its owner in.'
+  fi
   need_postgres
   if [ -e "$pg.making" ]; then say 'A half-made cluster was cleared away.'; rm -rf "$pg.making"; fi
   [ -e "$pg/PG_VERSION" ] || make_cluster
@@ -138,7 +165,7 @@ start_cluster() {
   done
   owner_sql "select 1 from pg_database where datname = 'itinerum'" postgres | grep -q 1 || owner_sql 'create database itinerum' postgres
 }
-stop_cluster() { [ ! -s "$pg/postmaster.pid" ] || as_owner "$pgbin/pg_ctl" stop -D "$pg" -m fast -w -t 60 >/dev/null 2>&1 || true; }
+stop_cluster() { [ -n "$elsewhere" ] || [ ! -s "$pg/postmaster.pid" ] || as_owner "$pgbin/pg_ctl" stop -D "$pg" -m fast -w -t 60 >/dev/null 2>&1 || true; }
 prepare() { # WHAT (demo, own, none) [DATABASE]: migrate, let the app's role in, load; prints what prepare.ts does
   # a home from before there was a door
   [ -s "$home/door.secret" ] || (umask 077; secret > "$home/door.secret")

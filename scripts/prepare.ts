@@ -10,6 +10,7 @@ import { addInvitation } from '@/db/invitation'
 import { migrate } from '@/db/migrate'
 import { types } from '@/db/pool'
 import { freshSecret } from '@/db/secret'
+import { makeClient } from '@/db/server'
 import { openSession } from '@/db/session'
 import { keepTill, tillSecret } from '@/db/till'
 import { loadDemo } from '../demo/load'
@@ -50,7 +51,7 @@ async function letSensorIn(client: pg.Client, studioId: string, secret: string):
   await openSession(client, { id: uuidv7(), secret, studioId, membershipId: null, days: sensorDays, agent: 'sensor' })
 }
 
-const client = new pg.Client({ connectionString: url, types })
+const client = makeClient(url, { types })
 await client.connect()
 try {
   await keepCodes(client)

@@ -5,8 +5,9 @@
  */
 import { spawn } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
-import pg from 'pg'
+import type pg from 'pg'
 import { z } from 'zod'
+import { makeClient, serversOf } from '@/db/server'
 
 const sums = z.record(z.string(), z.object({ rows: z.number(), sum: z.string() }))
 type Sums = z.output<typeof sums>
@@ -34,16 +35,18 @@ const [what, ...rest] = process.argv.slice(2)
 const url = process.env.ITINERUM_OWNER_URL
 if (!url) throw new Error('ITINERUM_OWNER_URL must be set')
 // what a row says depends on how moments are written
-const client = new pg.Client({ connectionString: url, options: '-c TimeZone=UTC -c DateStyle=ISO -c extra_float_digits=1' })
+const client = makeClient(url, { options: '-c TimeZone=UTC -c DateStyle=ISO -c extra_float_digits=1' })
 await client.connect()
 try {
   await client.query('begin isolation level repeatable read read only')
   if (what === 'dump') {
     const [tool = '', file = ''] = rest
     const { rows } = await client.query<{ id: string }>('select pg_export_snapshot() as id')
-    const { username, password, hostname, port, pathname } = new URL(url)
+    // by the server that this snapshot is of
+    const { host, port } = client
+    const { username, password, pathname } = new URL(serversOf(url)[0] ?? '')
     const dumped = new Promise<void>((done, failed) => {
-      const words = ['-h', hostname, '-p', port, '-U', username, '-Fc', `--snapshot=${rows[0]?.id ?? ''}`, '-f', file]
+      const words = ['-h', host, '-p', String(port), '-U', username, '-Fc', `--snapshot=${rows[0]?.id ?? ''}`, '-f', file]
       spawn(tool, [...words, pathname.slice(1)], { env: { ...process.env, PGPASSWORD: password }, stdio: 'inherit' })
         .on('error', failed)
         .on('exit', (code) => (code === 0 ? done() : failed(new Error(`pg_dump ended with ${code}`))))

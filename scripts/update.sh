@@ -76,7 +76,8 @@ update_from() {
   [ -n "$from" ] || fail 'say from where:  ./itinerum update FOLDER (a newer checkout), a git bundle, or an address'
   command -v git >/dev/null && git rev-parse --git-dir >/dev/null 2>&1 || fail 'this folder is no git checkout; put the newer one beside it and move .data there while the studio is stopped.'
   [ -z "$(git status --porcelain --untracked-files=no)" ] || fail 'something in this folder was changed by hand (git status says what). Keep or undo that first.'
-  [ -e "$pg/PG_VERSION" ] || fail 'there is no data yet; nothing is to be brought along. Take the newer folder as it is.'
+  [ -z "$elsewhere" ] || fail 'with a database of your own: back that up, take the newer folder, start it.'
+  has_data || fail 'there is no data yet; nothing is to be brought along. Take the newer folder as it is.'
   before=$(git rev-parse HEAD)
   git fetch --quiet "$from" HEAD || fail "$from can't be fetched; nothing was changed."
   after=$(git rev-parse FETCH_HEAD)

@@ -1,7 +1,7 @@
 /** Brings a database to the newest schema: all in one transaction, one starter at a time. */
 import { fileURLToPath } from 'node:url'
-import pg from 'pg'
 import Postgrator from 'postgrator'
+import { makeClient } from './server'
 
 const folder = fileURLToPath(new URL('./migrations/*.sql', import.meta.url))
 /** Any number, the same in every starter. */
@@ -12,7 +12,7 @@ const lock = 4_170_520_261
  * `to` stops at an earlier schema, like "009", for tests.
  */
 export async function migrate(connectionString: string, to?: string): Promise<string[]> {
-  const client = new pg.Client({ connectionString })
+  const client = makeClient(connectionString)
   await client.connect()
   try {
     await client.query('begin')

@@ -5,6 +5,7 @@
 import pg from 'pg'
 import type { IssueCode } from '@/core/input/issues'
 import type { Instant, StudioId } from '@/core/measure/named'
+import { clientOf } from './server'
 
 export type Client = pg.ClientBase
 
@@ -38,7 +39,7 @@ export const types = {
 /** A pool for the application's own role; it outlives lost connections. */
 export function makePool(connectionString: string, max = 10): pg.Pool {
   const pool = new pg.Pool({
-    connectionString,
+    Client: clientOf(connectionString) as never,
     max,
     types,
     // a crowd waits its turn; who comes when it is too long is sent away at the door

@@ -1,7 +1,7 @@
 /** One listening connection for the whole server, and everybody who wants to be told. It comes back by itself. */
 import 'server-only'
-import pg from 'pg'
 import type { StudioId } from '@/core/measure/named'
+import { makeClient } from '@/db/server'
 
 type Tell = (table: string) => void
 interface Hub {
@@ -21,7 +21,7 @@ function everybody(): void {
 }
 
 async function connect(again: boolean): Promise<void> {
-  const client = new pg.Client({ connectionString: process.env.DATABASE_URL, application_name: 'itinerum live' })
+  const client = makeClient(process.env.DATABASE_URL ?? '', { application_name: 'itinerum live' })
   let over = false
   const lost = () => {
     // a connection that fails says so in several ways: one new one takes its place

@@ -1,0 +1,137 @@
+/**
+ * Fail-over, tried: two servers of the app on a primary with a synchronous standby, writes in flight from many devices, the primary killed, the standby
+ * promoted. Each device sends again, under the same number, what was not acknowledged. Counts what was lost and what is there twice.
+ * Usage: npm run failover [WRITES], after a build (./itinerum demo makes one).
+ */
+import { type ChildProcess, execFile, spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { promisify } from 'node:util'
+import { v7 as uuidv7 } from 'uuid'
+import { makeClient } from '@/db/server'
+import { comeIn, cookieHeader } from './comeIn'
+
+const run = promisify(execFile)
+const writes = Number(process.argv[2] ?? 500)
+/** so many send at once */
+const devices = 20
+const scratch = mkdtempSync(join(tmpdir(), 'itinerum-failover-'))
+await run('chmod', ['755', scratch])
+const folder = join(scratch, 'pair')
+const standby = async (verb: string) => (await run('bash', ['scripts/standby.sh', folder, verb])).stdout.trim()
+const sleep = (ms: number) => new Promise((wait) => setTimeout(wait, ms))
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => resolve(port))
+    })
+  })
+
+const servers: ChildProcess[] = []
+try {
+  const url = await standby('up')
+  const as = (role: string, secret: string) => url.replace(/\/\/[^@]*@/, `//${role}:${secret}@`)
+  const [app, door] = [uuidv7(), uuidv7()]
+  await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
+    env: { ...process.env, ITINERUM_OWNER_URL: url, ITINERUM_APP_SECRET: app, ITINERUM_DOOR_SECRET: door },
+  })
+  const addresses = await Promise.all(
+    [1, 2].map(async () => {
+      const port = await freePort()
+      const env = { ...process.env, DATABASE_URL: as('itinerum_app', app), DOOR_DATABASE_URL: as('itinerum_door', door) }
+      servers.push(
+        spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+          env,
+          stdio: 'ignore',
+        }),
+      )
+      const address = `http://127.0.0.1:${port}`
+      for (let k = 0; k < 300; k += 1) {
+        if (
+          await fetch(`${address}/api/health`).then(
+            (r) => r.ok,
+            () => false,
+          )
+        )
+          break
+        await sleep(100)
+      }
+      return address
+    }),
+  )
+  const headers = cookieHeader(await comeIn(addresses[0] ?? ''))
+  const owner = makeClient(url)
+  await owner.connect()
+  const { rows } = await owner.query<{ id: string }>('select id from piece where ended_at is null limit 1')
+  await owner.end().catch(() => undefined)
+  const pieceId = rows[0]?.id ?? ''
+
+  const acknowledged = new Set<string>()
+  const waitsMs: number[] = []
+  let sendings = 0
+  /** Sends one note until it is acknowledged, now to the one server, now to the other. */
+  async function send(entryId: string, first: number): Promise<void> {
+    const began = performance.now()
+    const body = JSON.stringify({ action: 'addNote', typed: { entryId, pieceId, at: new Date().toISOString(), note: entryId } })
+    for (let attempt = 0; ; attempt += 1) {
+      const address = addresses[(first + attempt) % 2] ?? ''
+      sendings += 1
+      const answer = await fetch(`${address}/api/bench`, {
+        method: 'POST',
+        headers: { ...headers, origin: address, 'content-type': 'application/json' },
+        body,
+        signal: AbortSignal.timeout(10_000),
+      }).then(
+        async (response) => (await response.json()) as { ok?: true; issue?: string },
+        () => ({ issue: 'unreachable' }),
+      )
+      if (answer.ok) break
+      if (performance.now() - began > 120_000) throw new Error(`never acknowledged: ${answer.issue ?? ''}`)
+      await sleep(200)
+    }
+    acknowledged.add(entryId)
+    waitsMs.push(performance.now() - began)
+  }
+  const ids = Array.from({ length: writes }, () => uuidv7())
+  let next = 0
+  let before = 0
+  const work = Promise.all(
+    Array.from({ length: devices }, async (_, device) => {
+      for (let id = ids[next++]; id !== undefined; id = ids[next++]) await send(id, device)
+    }),
+  )
+  while (acknowledged.size < writes * 0.4) await sleep(5)
+  before = acknowledged.size
+  const known = [...acknowledged]
+  await standby('kill')
+  const killed = performance.now()
+  await standby('promote')
+  const promoted = performance.now()
+  while (acknowledged.size === before) await sleep(5)
+  const servedAgain = performance.now()
+  await work
+  const found = makeClient(url.replace(/@[^,]*,/, '@'))
+  await found.connect()
+  const there = await found.query<{ note: string; n: number }>(
+    `select note, count(*)::int as n from entry where piece_id = $1 and kind = 'note' and note = any ($2) group by 1`,
+    [pieceId, ids],
+  )
+  await found.end()
+  const lost = ids.filter((id) => !there.rows.some(({ note }) => note === id))
+  const twice = there.rows.filter(({ n }) => n > 1)
+  const s = (ms: number) => `${(ms / 1000).toFixed(1)} s`
+  console.log(
+    `${writes} writes of ${devices} devices over two servers, ${sendings} sendings; ${before} acknowledged when the primary was killed (${known.filter((id) => lost.includes(id)).length} of those lost)`,
+  )
+  console.log(
+    `lost: ${lost.length}, twice: ${twice.length}; promoted ${s(promoted - killed)} after, serving again by itself ${s(servedAgain - killed)} after; longest wait ${s(Math.max(...waitsMs))}`,
+  )
+  if (lost.length > 0 || twice.length > 0 || servedAgain - killed > 60_000) process.exitCode = 1
+} finally {
+  for (const server of servers) server.kill('SIGKILL')
+  await standby('down').catch(() => undefined)
+  rmSync(scratch, { recursive: true, force: true })
+}
