@@ -30,6 +30,10 @@ const freePort = () =>
     })
   })
 
+interface Answered {
+  ok?: true
+  issue?: string
+}
 const servers: ChildProcess[] = []
 try {
   const url = await standby('up')
@@ -45,7 +49,7 @@ try {
       servers.push(
         spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
           env,
-          stdio: 'ignore',
+          stdio: ['ignore', 'ignore', 'inherit'],
         }),
       )
       const address = `http://127.0.0.1:${port}`
@@ -62,14 +66,32 @@ try {
       return address
     }),
   )
-  const headers = cookieHeader(await comeIn(addresses[0] ?? ''))
+  // a cookie is its server's own
+  const cookies = await Promise.all(addresses.map(async (address) => cookieHeader(await comeIn(address))))
   const owner = makeClient(url)
   await owner.connect()
   const { rows } = await owner.query<{ id: string }>('select id from piece where ended_at is null limit 1')
   await owner.end().catch(() => undefined)
   const pieceId = rows[0]?.id ?? ''
 
+  /** What is written by one server is heard at the other; after how long, ms. */
+  async function hears(): Promise<number> {
+    const line = await fetch(`${addresses[0] ?? ''}/api/live`, { headers: cookies[0] ?? {}, signal: AbortSignal.timeout(20_000) })
+    const reader = line.body?.getReader()
+    const began = performance.now()
+    await send(uuidv7(), 1)
+    let text = ''
+    while (!text.includes('event: changed')) {
+      const more = await reader?.read()
+      if (!more || more.done) throw new Error('the other server heard nothing')
+      text += new TextDecoder().decode(more.value)
+    }
+    await reader?.cancel()
+    return performance.now() - began
+  }
   const acknowledged = new Set<string>()
+  /** why a sending was not acknowledged, and how often */
+  const said = new Map<string, number>()
   const waitsMs: number[] = []
   let sendings = 0
   /** Sends one note until it is acknowledged, now to the one server, now to the other. */
@@ -77,24 +99,29 @@ try {
     const began = performance.now()
     const body = JSON.stringify({ action: 'addNote', typed: { entryId, pieceId, at: new Date().toISOString(), note: entryId } })
     for (let attempt = 0; ; attempt += 1) {
-      const address = addresses[(first + attempt) % 2] ?? ''
+      const at = (first + attempt) % 2
+      const address = addresses[at] ?? ''
       sendings += 1
       const answer = await fetch(`${address}/api/bench`, {
         method: 'POST',
-        headers: { ...headers, origin: address, 'content-type': 'application/json' },
+        headers: { ...cookies[at], origin: address, 'content-type': 'application/json' },
         body,
         signal: AbortSignal.timeout(10_000),
       }).then(
-        async (response) => (await response.json()) as { ok?: true; issue?: string },
-        () => ({ issue: 'unreachable' }),
+        async (response): Promise<Answered> =>
+          (await response.json().catch(() => ({ issue: `no words, ${response.status}` }))) as Answered,
+        (): Answered => ({ issue: 'unreachable' }),
       )
       if (answer.ok) break
+      said.set(answer.issue ?? '', (said.get(answer.issue ?? '') ?? 0) + 1)
       if (performance.now() - began > 120_000) throw new Error(`never acknowledged: ${answer.issue ?? ''}`)
       await sleep(200)
     }
     acknowledged.add(entryId)
     waitsMs.push(performance.now() - began)
   }
+  const heardMs = await hears()
+  acknowledged.clear()
   const ids = Array.from({ length: writes }, () => uuidv7())
   let next = 0
   let before = 0
@@ -126,6 +153,8 @@ try {
   console.log(
     `${writes} writes of ${devices} devices over two servers, ${sendings} sendings; ${before} acknowledged when the primary was killed (${known.filter((id) => lost.includes(id)).length} of those lost)`,
   )
+  console.log(`heard at the other server after ${heardMs.toFixed(0)} ms before, ${(await hears()).toFixed(0)} ms after it`)
+  console.log(`not acknowledged at first: ${[...said].map(([issue, n]) => `${issue} ${n}`).join(', ') || 'none'}`)
   console.log(
     `lost: ${lost.length}, twice: ${twice.length}; promoted ${s(promoted - killed)} after, serving again by itself ${s(servedAgain - killed)} after; longest wait ${s(Math.max(...waitsMs))}`,
   )

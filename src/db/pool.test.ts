@@ -8,6 +8,7 @@ import { addReading, listReadings } from './climate'
 import { migrate } from './migrate'
 import { listOpenPieces } from './piece'
 import { addPiece } from './pieceWrite'
+import { troubleOf } from './pool'
 import { getStudio, saveConsumables, saveMethod, saveStudio } from './studio'
 
 let db: TestDatabase
@@ -42,6 +43,21 @@ describe('one transaction', () => {
     await db.as(db.here, () => Promise.resolve())
     const { rows } = await db.pool.query<{ studio: string | null }>('select current_studio() as studio')
     expect(rows[0]?.studio).toBeNull()
+  })
+  test('a connection that was cut between two statements is told as what can be sent again', async () => {
+    const issues: unknown[] = []
+    await db
+      .as(db.here, async (client) => {
+        const { rows } = await client.query<{ pid: number }>('select pg_backend_pid() as pid')
+        await db.owner.query('select pg_terminate_backend($1)', [rows[0]?.pid])
+        for (let k = 0; k < 3; k += 1)
+          await client.query('select 1').catch((error: unknown) => {
+            issues.push(troubleOf(error))
+          })
+        throw new Error('over')
+      })
+      .catch(() => undefined)
+    expect(issues).toEqual(['unreachable', 'unreachable', 'unreachable'])
   })
   test('a cut connection fails its work, and the next work goes on with another', async () => {
     const cut = db.as(db.here, async (client) => {

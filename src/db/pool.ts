@@ -148,7 +148,7 @@ export function troubleOf(error: unknown): IssueCode | null {
   if (error instanceof AggregateError) return error.errors.map(troubleOf).find((issue) => issue !== null) ?? null
   const code = (error as { code?: unknown }).code
   if (typeof code === 'string' && (lostCodes.has(code) || passing.test(code))) return 'unreachable'
-  if (/connection terminated/i.test(error.message)) return 'unreachable'
+  if (/connection terminated|connection error and is not queryable|client was closed/i.test(error.message)) return 'unreachable'
   if (/timeout exceeded when trying to connect/i.test(error.message)) return 'busy'
   if (!(error instanceof pg.DatabaseError) || !error.code) return null
   const { constraint = '' } = error

@@ -19,8 +19,14 @@ const notNow = '57P03'
 
 type Maker = new (config: pg.ClientConfig) => pg.Client
 
-/** Makes clients of whichever of the servers writes; all that one maker makes learn from each other which that is. */
+const makers = new Map<string, Maker>()
+/** Makes clients of whichever of the servers writes; all who come by the same address learn from each other which that is. */
 export function clientOf(url: string): Maker {
+  const known = makers.get(url) ?? makeMaker(url)
+  makers.set(url, known)
+  return known
+}
+function makeMaker(url: string): Maker {
   const urls = serversOf(url)
   let now = 0
   return class extends pg.Client {
