@@ -5,6 +5,8 @@ import { useRefresh } from './useRefresh'
 
 /** several changes at once are one */
 const settleMs = 250
+/** who was refused asks again after this, or up to twice as long: a crowd comes apart */
+const againMs = 3_000
 
 /** `sinceMs`: when the server read the page; what changed between that and the first listening is asked for too. */
 export function Live({ sinceMs }: { sinceMs: number }) {
@@ -14,6 +16,7 @@ export function Live({ sinceMs }: { sinceMs: number }) {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined
     let source: EventSource | undefined
+    let again: ReturnType<typeof setTimeout> | undefined
     let opened = false
     const ask = () => {
       clearTimeout(timer)
@@ -28,9 +31,15 @@ export function Live({ sinceMs }: { sinceMs: number }) {
         // it comes back by itself when broken; what was missed meanwhile is asked for then
         source = new EventSource(`/api/live?since=${since}`)
         source.addEventListener('changed', ask)
-        // refused, not broken: nobody is in here any more, and the page asked anew leads to the door
+        // refused, not broken: nobody is in here any more, and the page asked anew leads to the door; or a crowd was asked to
+        // come again, and then the browser by itself would not
         source.onerror = () => {
-          if (source?.readyState === EventSource.CLOSED) ask()
+          if (source?.readyState !== EventSource.CLOSED) return
+          source = undefined
+          opened = true
+          ask()
+          clearTimeout(again)
+          again = setTimeout(listen, againMs + Math.random() * againMs)
         }
         source.onopen = () => {
           if (opened) ask()
@@ -42,6 +51,7 @@ export function Live({ sinceMs }: { sinceMs: number }) {
     document.addEventListener('visibilitychange', listen)
     return () => {
       clearTimeout(timer)
+      clearTimeout(again)
       source?.close()
       document.removeEventListener('visibilitychange', listen)
     }
