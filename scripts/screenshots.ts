@@ -27,6 +27,7 @@ await page.context().addCookies([cookieAt(address, await comeIn(address))])
 const washstand = await pieceCalled(page, 'Washstand')
 const chest = await pieceCalled(page, 'Blanket chest')
 const bureau = await pieceCalled(page, 'Bureau')
+const bookcase = (await pieceCalled(page, 'Nursery bookcase')).replace(/\/client$/, '')
 await page.goto(`${address}${await pieceCalled(page, 'Hall settle')}`)
 const plan = (await page.locator('a[href*="/plan/"]').first().getAttribute('href')) ?? bureau
 /** A look taken as one's own list: a third colour here and there, gilt on the edges. */
@@ -57,6 +58,11 @@ async function makeLayers(on: Page): Promise<void> {
       drawing.scrollIntoView({ block: 'center' })
     })
 }
+/** By a link made at the desk, on a phone. */
+async function openAsClient(on: Page): Promise<void> {
+  await on.getByRole('button', { name: 'Make a link' }).click()
+  await on.goto((await on.locator('[data-client-link]').textContent()) ?? '')
+}
 /** Out, and before the door. */
 async function goOut(on: Page): Promise<void> {
   await on.context().clearCookies()
@@ -84,7 +90,7 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
     ['way', `${bureau}/way`, wide, 'light'],
     ['money', `${chest}/money`, wide, 'light'],
     ['record', `${chest}/record`, wide, 'light'],
-    ['story', `${washstand}/story?show=coats`, wide, 'light'],
+    ['client', `${bookcase}/client`, phone, 'light', openAsClient],
     ['air', '/air', wide, 'light'],
     ['intake', '/pieces/new', wide, 'light', beginChest],
     ['week', '/week', wide, 'light', (on) => on.getByText(/No week is more than/).waitFor()],
