@@ -44,7 +44,9 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
     ))
   const here = rows(journeys)
   const gone = rows(ended)
-  const unanswered = may('client_word') ? await readStudio(listUnanswered) : []
+  // who looks for a piece looks for that
+  const tells = may('client_word') && sought === '' && !after.success
+  const unanswered = tells ? await readStudio(listUnanswered) : []
   return (
     <div className="pt-6">
       {unanswered.length > 0 && (
