@@ -104,6 +104,10 @@ test('a wrong name and a wrong password are told the same; then one is where one
   await expect(page).toHaveURL(`${own.address()}/shelf?show=all`)
   const [cookie] = await page.context().cookies()
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax', path: '/' })
+  // who tried and did not is told to whose name it was
+  await page.goto(`${own.address()}/house/doors`)
+  await expect(page.getByText('Somebody tried to come in as you and did not')).toBeVisible()
+  await expect(page.getByText(/\d times from 127\.0\.0\.1, last/)).toBeVisible()
   // on to no other place than our own
   for (const to of ['//elsewhere.example', '/\\elsewhere.example', 'http://elsewhere.example', '/sign-in', '/api/session']) {
     await page.goto(`${own.address()}/sign-in?to=${encodeURIComponent(to)}`)
@@ -320,7 +324,7 @@ test('a code from an app is asked for beside the password: each comes in once; p
   const codes = page.locator('[data-codes] li')
   await expect(codes).toHaveCount(10)
   const printed = await codes.allTextContents()
-  expect(printed.every((code) => /^[a-z2-9]{4}(-[a-z2-9]{4}){3}$/.test(code))).toBe(true)
+  expect(printed.every((code) => /^[a-z2-9]{4}(-[a-z2-9]{4}){5}$/.test(code))).toBe(true)
   await expect(page.getByText('perran comes in with a code from an app from now on.')).toBeVisible()
 
   // who found the page open and knows the password puts no app of their own in its place
@@ -419,6 +423,8 @@ test('who comes in no more is out at once, wherever they were in', async ({ brow
 test('one name, or one pair of hands, is taken by the first of two who join at once', async ({ context }) => {
   const owner = await signedIn(context, 'Isolt', words.isolt)
   const [one, two] = [await linkAs(owner, 'Helper'), await linkAs(owner, 'Helper')]
+  // what many had before is told by its field, and uses nothing up
+  expect(await joinBy(one, 'Kerensa', 'Basketball99')).toMatchObject([422, { fields: { password: /^That is guessed at once/ } }])
   const same = await Promise.all([one, two].map((link) => joinBy(link, 'Kerensa', 'three plain words here')))
   expect(same.map(([status]) => status).sort()).toEqual([200, 409])
   const lost = same[0]?.[0] === 200 ? two : one

@@ -39,6 +39,14 @@ describe('a session', () => {
     const { id: overId } = await sessionOf(over)
     await db.owner.query(`update door.session set expires_at = now() - interval '1 second' where id = $1`, [overId])
     await expect(studioOf(over)).rejects.toThrow(SignedOut)
+    // who was not there for a month signs in anew
+    const idle = await comeIn(db.owner, db.here, 'painter')
+    const { id: idleId } = await sessionOf(idle)
+    await db.owner.query(`update door.session set seen_at = now() - interval '29 days' where id = $1`, [idleId])
+    expect(await studioOf(idle)).toBe(db.here)
+    await db.owner.query(`update door.session set seen_at = now() - interval '31 days' where id = $1`, [idleId])
+    await expect(studioOf(idle)).rejects.toThrow(SignedOut)
+    expect(await atDoor((client) => sessions.findSession(client, idle))).toMatchObject({ isOpen: false })
 
     const gone = await comeIn(db.owner, db.here, 'painter')
     const { membershipId } = await sessionOf(gone)

@@ -28,7 +28,7 @@ const sessionByDigest = query(
   sessionRow,
   `select e.id, m.id as "membershipId", a.id as "accountId", a.name as "accountName", e.studio_id as "studioId",
           m.person_id as "personId", p.name as "personName", m.role, a.is_demo as "isDemo",
-          e.ended_at is null and e.expires_at > now() and m.ended_at is null as "isOpen", e.is_revoked as "isRevoked",
+          e.ended_at is null and e.expires_at > now() and e.seen_at > now() - door.idle() and m.ended_at is null as "isOpen", e.is_revoked as "isRevoked",
           e.seen_at < now() - make_interval(mins => $2) as "isStale"
    from door.session e join door.membership m on m.id = e.membership_id join door.account a on a.id = m.account_id
    join person p on p.studio_id = m.studio_id and p.id = m.person_id
@@ -84,7 +84,7 @@ const sessionsOfAccount = query(
   openSessionRow,
   `select e.id, e.made_at as "madeAt", e.seen_at as "seenAt", e.agent, e.address
    from door.session e join door.membership m on m.id = e.membership_id
-   where m.account_id = $1 and e.ended_at is null and e.expires_at > now() and m.ended_at is null
+   where m.account_id = $1 and e.ended_at is null and e.expires_at > now() and e.seen_at > now() - door.idle() and m.ended_at is null
    order by e.seen_at desc, e.id limit 50`,
 )
 export const listSessions = (client: Client, accountId: string): Promise<OpenSession[]> =>

@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { doorOf } from '@/db/testing/door'
-import { addTry, noteCameIn } from './signInTry'
+import { addTry, listFailed, noteCameIn } from './signInTry'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -22,6 +22,18 @@ describe('tries to come in', () => {
     await atDoor((client) => addTry(client, { id, name: 'hedda', address: 'three' }, 15))
     await atDoor((client) => noteCameIn(client, id))
     expect(await tryOnce('HEDDA', 'three')).toEqual({ byName: 3, byAddress: 1 })
+  })
+  test('that failed are told to whose name it was, by where from', async () => {
+    for (const from of ['attic', 'cellar', 'attic']) await tryOnce('Tamsin', from)
+    const id = uuidv7()
+    await atDoor((client) => addTry(client, { id, name: 'tamsin', address: 'home' }, 15))
+    await atDoor((client) => noteCameIn(client, id))
+    const told = await atDoor((client) => listFailed(client, 'Tamsin', 7))
+    expect(told.map(({ address, count }) => [address, count])).toEqual([
+      ['attic', 2],
+      ['cellar', 1],
+    ])
+    expect(await atDoor((client) => listFailed(client, 'Hedda of elsewhere', 7))).toEqual([])
   })
   test('many at once are all counted', async () => {
     const counts = await Promise.all(Array.from({ length: 8 }, () => tryOnce('crowd', 'street')))

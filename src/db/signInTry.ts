@@ -1,7 +1,8 @@
 /** Every try to come in, counted before it is known how it ends. */
 import { z } from 'zod'
+import type { Instant } from '@/core/measure/named'
 import type { Client } from './pool'
-import { one, query } from './rows'
+import { many, one, query } from './rows'
 import { digestOfSecret } from './secret'
 
 const triesRow = z.object({ byName: z.number(), byAddress: z.number() })
@@ -32,6 +33,16 @@ const triesFrom = query(
 /** How many tries from one address failed within the last minutes. */
 export const countFrom = async (client: Client, address: string, minutes: number): Promise<number> =>
   (await one(client, triesFrom, [address, minutes])).count
+const failedAs = query(
+  'tries that failed',
+  z.object({ address: z.string(), count: z.number(), at: z.string() }),
+  `select address, count(*)::int as count, max(at) as at from door.sign_in_try
+   where name_digest = $1 and not came_in and at > now() - make_interval(days => $2) group by address order by max(at) desc limit 5`,
+)
+export type FailedTries = { address: string; count: number; at: Instant }
+/** Who tried to come in by a name and did not, by where from, the latest first. */
+export const listFailed = (client: Client, name: string, days: number): Promise<FailedTries[]> =>
+  many(client, failedAs, [digestOfSecret(name.trim().toLowerCase()), days])
 export async function noteCameIn(client: Client, tryId: string): Promise<void> {
   await client.query('update door.sign_in_try set came_in = true where id = $1', [tryId])
 }

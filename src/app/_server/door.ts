@@ -221,6 +221,11 @@ export const signOut = (session: sessions.Session, ids: readonly string[]): Prom
   })
 export const listOwnSessions = (session: sessions.Session): Promise<sessions.OpenSession[]> =>
   readDoor((client) => sessions.listSessions(client, session.accountId))
+/** so long a failed try is told */
+const toldDays = 7
+/** Who tried to come in as oneself and did not. */
+export const listFailedTries = (session: sessions.Session): Promise<tries.FailedTries[]> =>
+  readDoor((client) => tries.listFailed(client, session.accountName, toldDays))
 /** What happened at the doors: of the whole studio for its owner, of oneself for anybody else. */
 export const listOwnHappened = async (
   { studioId, accountId, role }: sessions.Session,

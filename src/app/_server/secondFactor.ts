@@ -22,18 +22,19 @@ function stepOf(secret: string, figures: string): number | null {
 }
 
 const howMany = 10
+const codeLetters = 24
 /** without letters and figures that are taken for one another */
 const letters = 'abcdefghjkmnpqrstuvwxyz23456789'
-/** Four times four letters: about 79 bits. */
+/** Six times four letters: about 119 bits, so that a digest of it is as good as a salted one. */
 const freshCode = () => {
   let code = ''
   // of 256 values the last few would make some letters likelier
-  while (code.length < 16)
+  while (code.length < codeLetters)
     code += [...randomBytes(32)]
       .filter((b) => b < 248)
       .map((b) => letters[b % 31])
       .join('')
-      .slice(0, 16 - code.length)
+      .slice(0, codeLetters - code.length)
   return code
 }
 const spaced = (code: string) => code.replace(/(.{4})(?=.)/g, '$1-')

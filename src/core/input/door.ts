@@ -6,7 +6,7 @@ import { id, instant, optionalWords, words } from './fields'
 
 /** a longer one is worked, not read: beyond this it is no password of a person */
 const mostLetters = 200
-const leastLetters = 10
+export const leastLetters = 10
 
 /** figures of the minute, or a printed code; empty until it is asked for */
 const code = z.string().max(40, 'Six figures, or one of your printed codes.')
@@ -25,7 +25,7 @@ export const signInText = z.object({
 })
 export type SignInText = z.input<typeof signInText>
 
-const guessedAtOnce = 'That is guessed at once. Three or four plain words make a good one.'
+export const guessedAtOnce = 'That is guessed at once. Three or four plain words make a good one.'
 /** few letters again and again, or what everybody tries first */
 const isGuessed = (password: string): boolean =>
   new Set(password.toLowerCase()).size < 5 || /^(?:password|qwerty|letmein|itinerum|\d+)[\d!.]*$/i.test(password)

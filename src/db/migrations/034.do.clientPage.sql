@@ -176,3 +176,15 @@ create function door.link_happened() returns trigger
     return null;
   end $$;
 create trigger happened after insert or update on client_link for each row execute function door.link_happened();
+
+-- Whoever was not there for a month signs in anew; a machine's key stands until its day.
+create function door.idle() returns interval
+  language sql immutable as $$ select interval '30 days' $$;
+create or replace function door.open_session() returns door.session
+  language sql stable security definer set search_path = pg_catalog, pg_temp
+  as $$
+    select s from door.session s left join door.membership m on m.id = s.membership_id
+    where s.digest = sha256(convert_to(current_setting('itinerum.session', true), 'UTF8'))
+      and s.ended_at is null and s.expires_at > now() and m.ended_at is null
+      and (s.membership_id is null or s.seen_at > now() - door.idle())
+  $$;

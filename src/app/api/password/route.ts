@@ -1,10 +1,14 @@
 /** Another password: by the old one, of whoever is in; or by an address that leads to it. */
+import { uncommon } from '@/app/_server/commonPassword'
 import { changePassword, lookUp, renewPassword } from '@/app/_server/door'
 import { answerCame, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { changePasswordInput, newPasswordInput } from '@/core/input/door'
 
+const changed = uncommon(changePasswordInput)
+const renewed = uncommon(newPasswordInput)
+
 export async function PUT(request: Request): Promise<Response> {
-  const read = await readSent(request, changePasswordInput)
+  const read = await readSent(request, changed)
   if ('no' in read) return read.no
   const session = await lookUp(secretIn(request))
   if (!session?.isOpen) return refused('signed-out', 401)
@@ -16,7 +20,7 @@ export async function PUT(request: Request): Promise<Response> {
 }
 
 export async function POST(request: Request): Promise<Response> {
-  const read = await readSent(request, newPasswordInput)
+  const read = await readSent(request, renewed)
   if ('no' in read) return read.no
   return orBusy(renewPassword(read.sent, cameBy(request)).then((found) => answerCame(request, found)))
 }

@@ -1,6 +1,6 @@
 /** Who may come in, and on which devices one is in oneself. */
 import { redirect } from 'next/navigation'
-import { listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
+import { listFailedTries, listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
 import { listMembers } from '@/app/_server/members'
 import { isReached } from '@/app/_server/pairing'
 import { findOwnFactor } from '@/app/_server/secondFactor'
@@ -10,6 +10,7 @@ import { listInvitations } from '@/db/invitation'
 import { BringPhone } from '@/ui/door/BringPhone'
 import { ChangePassword } from '@/ui/door/ChangePassword'
 import { Devices } from '@/ui/door/Devices'
+import { FailedTries } from '@/ui/door/FailedTries'
 import { HappenedList } from '@/ui/door/HappenedList'
 import { Invitations } from '@/ui/door/Invitations'
 import { Members } from '@/ui/door/Members'
@@ -27,8 +28,9 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
   const session = await whoIsIn()
   if (!session) redirect('/sign-in?to=/house/doors')
   const isOwner = session.role === 'owner'
-  const [factor, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
+  const [factor, failed, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
     session.isDemo ? null : findOwnFactor(session),
+    session.isDemo ? [] : listFailedTries(session),
     loadHouse(),
     listOwnSessions(session),
     listOwnStudios(session),
@@ -66,6 +68,7 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
         <p className="mt-1 max-w-prose text-soft">
           A device that was lost is signed out here. As soon as it asks for anything, what it kept of the studio goes from it.
         </p>
+        {failed.length > 0 && <FailedTries failed={failed} />}
         <Devices sessions={sessions} own={session.id} />
         <BringPhone
           isReached={isReached()}
