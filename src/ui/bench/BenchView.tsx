@@ -19,6 +19,7 @@ import { Link } from '@/ui/frame/Link'
 import { HandsChoice } from '@/ui/outbox/hands'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { useBeat } from '@/ui/time/now'
+import { useAwake } from '@/ui/time/useAwake'
 import { stepTitle } from '@/words/craft'
 import { AirLine } from './AirLine'
 import { ChecksToDo } from './ChecksToDo'
@@ -57,6 +58,8 @@ export function BenchView({ data }: { data: BenchData }) {
   const [all, setAll] = useState(false)
 
   const { running, now, missed, drying, resting } = benchOrder(journeys, nowMs, zone, data.planned)
+  // wet hands wake no screen
+  useAwake(running.some(({ part }) => part.running?.state.status === 'running'))
   const doable = [...now, ...missed]
   const [first, ...others] = [...running, ...doable]
   const fit = asked === null ? null : whatFits(doable, asked, ({ step }) => getOperation(step.operation).overhead)

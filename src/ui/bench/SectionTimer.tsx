@@ -3,6 +3,7 @@
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
 import { chime } from '@/ui/time/chime'
+import { useAwake } from '@/ui/time/useAwake'
 
 export function SectionTimer({ title, seconds }: { title: string; seconds: number }) {
   const [open, setOpen] = useState(false)
@@ -18,31 +19,11 @@ export function SectionTimer({ title, seconds }: { title: string; seconds: numbe
   )
 }
 
-/** Keeps the screen on while it stands; where the device can't, nothing is lost but that. */
-function useAwake(): void {
-  useEffect(() => {
-    let lock: WakeLockSentinel | undefined
-    const ask = () => {
-      if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return
-      navigator.wakeLock.request('screen').then(
-        (got) => (lock = got),
-        () => undefined,
-      )
-    }
-    ask()
-    document.addEventListener('visibilitychange', ask)
-    return () => {
-      document.removeEventListener('visibilitychange', ask)
-      void lock?.release()
-    }
-  }, [])
-}
-
 function Counting({ title, seconds, close }: { title: string; seconds: number; close: () => void }) {
   const [section, setSection] = useState(1)
   const [begun, setBegun] = useState(() => Date.now())
   const [nowMs, setNowMs] = useState(begun)
-  useAwake()
+  useAwake(true)
   useEffect(() => {
     const timer = setInterval(() => setNowMs(Date.now()), 200)
     return () => clearInterval(timer)
