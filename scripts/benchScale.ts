@@ -3,13 +3,13 @@
  * empty page, large against small, statements, blocks read, bytes of HTML and of script. Fails past the limits below.
  * Usage: npm run bench:scale [ROUNDS], after a build.
  */
-import { type ChildProcess, spawn } from 'node:child_process'
+import type { ChildProcess } from 'node:child_process'
 import { gzipSync } from 'node:zlib'
 import pg from 'pg'
-import { freePort } from '../e2e/ownServer'
 import { comeIn, type Cookie, cookieHeader } from './comeIn'
 import { ownDatabase } from './ownDatabase'
 import { growStudio } from './scaleStudio'
+import { serveApp } from './serveApp'
 
 const rounds = Number(process.argv[2] ?? 20)
 /** the most that is allowed: large ÷ small, large ÷ empty page, kB of script gzipped, kB of a piece's HTML */
@@ -44,20 +44,7 @@ async function serve(name: 'small' | 'large'): Promise<Studio> {
   await owner.query('create extension pg_stat_statements')
   if (name === 'large') await growStudio(owner, studioId)
   await owner.query('vacuum analyze')
-  const port = await freePort()
-  const address = `http://127.0.0.1:${port}`
-  const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    env: { ...process.env, DATABASE_URL: database.app(name), DOOR_DATABASE_URL: database.door(name) },
-    stdio: 'ignore',
-  })
-  for (let tries = 0; tries < 300; tries += 1) {
-    const there = await fetch(`${address}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    )
-    if (there) break
-    await new Promise((wait) => setTimeout(wait, 100))
-  }
+  const { address, server } = await serveApp({ app: database.app(name), door: database.door(name) })
   const { rows } = await owner.query<{ name: string; id: string; part: string }>(
     `select p.name, p.id, a.id as part from piece p join part a on a.piece_id = p.id and a.position = 0
      where p.name in ('Washstand with a splashback', 'Hall settle')`,

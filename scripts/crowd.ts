@@ -3,7 +3,6 @@
  * studio wrote, as the app does. Answers against the empty page in the same run, memory and connections from minute to minute, and whether any studio
  * heard another. Usage: npm run crowd [MINUTES] [SECONDS between what one device does], after a build.
  */
-import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import pg from 'pg'
@@ -13,6 +12,7 @@ import { freshSecret } from '@/db/secret'
 import { openSession } from '@/db/session'
 import { freePort } from '../e2e/ownServer'
 import { ownDatabase } from './ownDatabase'
+import { serveApp } from './serveApp'
 
 const minutes = Number(process.argv[2] ?? 3)
 const restSeconds = Number(process.argv[3] ?? 240)
@@ -79,22 +79,8 @@ for (let k = 0; k < studios; k += 1) {
 }
 await owner.query('analyze')
 
-const address = `http://127.0.0.1:${port}`
-const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-  env: { ...process.env, DATABASE_URL: database.app('itinerum'), DOOR_DATABASE_URL: database.door('itinerum') },
-  stdio: 'ignore',
-})
+const { address, server } = await serveApp({ app: database.app('itinerum'), door: database.door('itinerum') }, port)
 const sleep = (ms: number) => new Promise((wait) => setTimeout(wait, ms))
-for (let k = 0; k < 300; k += 1) {
-  if (
-    await fetch(`${address}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    )
-  )
-    break
-  await sleep(100)
-}
 
 const spans: { what: 'page' | 'again' | 'write' | 'empty'; ms: number }[] = []
 let failed = 0

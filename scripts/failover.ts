@@ -3,15 +3,15 @@
  * promoted. Each device sends again, under the same number, what was not acknowledged. Counts what was lost and what is there twice.
  * Usage: npm run failover [WRITES], after a build (./itinerum demo makes one).
  */
-import { type ChildProcess, execFile, spawn } from 'node:child_process'
+import { type ChildProcess, execFile } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import { v7 as uuidv7 } from 'uuid'
 import { makeClient } from '@/db/server'
 import { comeIn, cookieHeader } from './comeIn'
+import { serveApp } from './serveApp'
 
 const run = promisify(execFile)
 const writes = Number(process.argv[2] ?? 500)
@@ -22,14 +22,6 @@ await run('chmod', ['755', scratch])
 const folder = join(scratch, 'pair')
 const standby = async (verb: string) => (await run('bash', ['scripts/standby.sh', folder, verb])).stdout.trim()
 const sleep = (ms: number) => new Promise((wait) => setTimeout(wait, ms))
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number }
-      probe.close(() => resolve(port))
-    })
-  })
-
 interface Answered {
   ok?: true
   issue?: string
@@ -42,30 +34,9 @@ try {
   await run('node_modules/.bin/tsx', ['scripts/prepare.ts', 'demo'], {
     env: { ...process.env, ITINERUM_OWNER_URL: url, ITINERUM_APP_SECRET: app, ITINERUM_DOOR_SECRET: door },
   })
-  const addresses = await Promise.all(
-    [1, 2].map(async () => {
-      const port = await freePort()
-      const env = { ...process.env, DATABASE_URL: as('itinerum_app', app), DOOR_DATABASE_URL: as('itinerum_door', door) }
-      servers.push(
-        spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-          env,
-          stdio: ['ignore', 'ignore', 'inherit'],
-        }),
-      )
-      const address = `http://127.0.0.1:${port}`
-      for (let k = 0; k < 300; k += 1) {
-        if (
-          await fetch(`${address}/api/health`).then(
-            (r) => r.ok,
-            () => false,
-          )
-        )
-          break
-        await sleep(100)
-      }
-      return address
-    }),
-  )
+  const served = await Promise.all([1, 2].map(() => serveApp({ app: as('itinerum_app', app), door: as('itinerum_door', door) })))
+  servers.push(...served.map(({ server }) => server))
+  const addresses = served.map(({ address }) => address)
   // a cookie is its server's own
   const cookies = await Promise.all(addresses.map(async (address) => cookieHeader(await comeIn(address))))
   const owner = makeClient(url)

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto'
 import { z } from 'zod'
 import { lookUp } from '@/app/_server/door'
 import { mostBytes, type PictureIssue, readPicture } from '@/app/_server/picture'
+import { answerPicture, noPicture } from '@/app/_server/pictureAnswer'
 import { readStudio, sessionSecret, withStudio } from '@/app/_server/session'
 import { TooMany } from '@/app/_server/turns'
 import { instant } from '@/core/input/fields'
@@ -28,20 +29,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   if (!(await isIn(request))) return new Response('Nobody is signed in.', { status: 401 })
   const id = await idOf(params)
   const size = z.enum(['small', 'large']).catch('large').parse(new URL(request.url).searchParams.get('size'))
-  if (!id.success) return new Response('No such photograph.', { status: 404 })
-  const etag = `"${id.data}-${size}"`
-  const headers = { ETag: etag, 'Cache-Control': 'private, max-age=31536000, immutable' }
-  const bytes = await readStudio((client) => findRendition(client, id.data, size))
-  if (!bytes) return new Response('No such photograph.', { status: 404 })
-  if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304, headers })
-  return new Response(new Uint8Array(bytes), {
-    headers: {
-      ...headers,
-      'Content-Type': 'image/webp',
-      'Content-Disposition': 'inline',
-      'Content-Security-Policy': "default-src 'none'",
-    },
-  })
+  const bytes = id.success ? await readStudio((client) => findRendition(client, id.data, size)) : null
+  // the bytes of a number never change
+  return bytes
+    ? answerPicture(request, { etag: `"${id.data ?? ''}-${size}"`, bytes, cache: 'private, max-age=31536000, immutable' })
+    : noPicture()
 }
 
 const statuses: Record<PictureIssue, number> = { empty: 422, 'too-big': 413, 'no-picture': 415, broken: 422 }
