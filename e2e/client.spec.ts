@@ -73,6 +73,16 @@ test('a client sees their piece and asks; the workshop answers, and the client r
   await desk.getByRole('button', { name: 'Send it' }).click()
   await expect(desk.getByText('Monday after ten suits us.').first()).toBeVisible()
   await expect(desk.getByText('opened once', { exact: false }).or(desk.getByText(/opened (twice|\d+ times)/))).toBeVisible()
+  // kept with the piece, and taken along with it
+  const file = (await (
+    await desk.request.get(`${own.address()}/api/pieces/${await pieceCalled('Nursery')}/export?as=json`)
+  ).json()) as {
+    saidWithClient: { personId: string | null; words: string }[]
+  }
+  expect(file.saidWithClient.slice(-2).map(({ personId, words }) => [personId === null, words])).toEqual([
+    [true, 'May I bring the handles on Monday?'],
+    [false, 'Monday after ten suits us.'],
+  ])
   await page.reload()
   await expect(page.getByText('Monday after ten suits us.')).toBeVisible()
   await expect(page.getByText('The Lantern Loft').first()).toBeVisible()

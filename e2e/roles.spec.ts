@@ -109,6 +109,32 @@ test('what is not theirs is not offered; opened all the same, it says so', async
   await expect(page.getByRole('link', { name: /Who comes in/ })).toBeVisible()
 })
 
+test('every page of the build answers each role, and says what is not theirs: by this table', async ({ browser }) => {
+  test.setTimeout(300_000)
+  const plans = /\/(?:pieces\/new|facts|part|part\/[^/]+|split|around|plan\/[^/]+|find\/[^/]+)$/
+  const notTheirs = {
+    painter: /^$/,
+    bookkeeper: plans,
+    helper: new RegExp(`${plans.source}|\\/(?:money|client)$`),
+  }
+  const context = await browser.newContext()
+  await own.letIn(context, 'Joss')
+  const pages = (await paths()).filter((path) => !path.startsWith('/api/'))
+  expect(pages.length).toBeGreaterThan(50)
+  for (const [role, pattern] of Object.entries(notTheirs)) {
+    await own.ask(`update door.membership set role = $1 where person_id = (select id from person where name like 'Joss%')`, [
+      role,
+    ])
+    const told: [string, boolean][] = []
+    for (const path of pages) {
+      const answer = await context.request.get(`${own.address()}${path}`)
+      expect([role, path, answer.status()]).toEqual([role, path, 200])
+      told.push([path, (await answer.text()).includes('isn’t yours here')])
+    }
+    expect([role, ...told]).toEqual([role, ...pages.map((path) => [path, pattern.test(path)])])
+  }
+})
+
 test('what one is changes what is seen at once', async ({ browser }) => {
   const context = await browser.newContext()
   await own.letIn(context, 'Wenna')

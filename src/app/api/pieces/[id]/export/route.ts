@@ -2,8 +2,10 @@
 import Papa from 'papaparse'
 import { z } from 'zod'
 import { findPieceView } from '@/app/_server/load'
-import { loadHouse } from '@/app/_server/session'
+import { whatMay } from '@/app/_server/may'
+import { loadHouse, readStudio } from '@/app/_server/session'
 import type { Entry } from '@/core/log/entry'
+import { listClientWords } from '@/db/clientPage'
 import { logTable } from '@/words/logTable'
 import { plainCell } from '@/words/table'
 
@@ -30,11 +32,18 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     'content-disposition': `attachment; filename="${fileName(file.piece.name, as.data)}"`,
     'cache-control': 'no-store',
   }
-  if (as.data === 'json')
+  if (as.data === 'json') {
+    const said = (await whatMay())('client_word') ? await readStudio((client) => listClientWords(client, id.data)) : null
     return Response.json(
-      { currency: view.studio.currency, ...file, ...(view.studio.hidesMoney && { log: file.log.map(withoutMoney) }) },
+      {
+        currency: view.studio.currency,
+        ...file,
+        ...(view.studio.hidesMoney && { log: file.log.map(withoutMoney) }),
+        ...(said && { saidWithClient: said }),
+      },
       { headers },
     )
+  }
   const { studio } = view
   const table = logTable(file, {
     house: studio,
