@@ -71,10 +71,11 @@ create or replace function member_may(wanted text) returns boolean
     from (select (o).id, (o).membership_id from (select door.open_session() as o) found) s
     left join door.membership m on m.id = s.membership_id
   $$;
--- That the page was opened, counted by whoever came by its link.
+-- That the page was opened, counted by whoever came by its link; read anew within a minute it is the same opening.
 create function note_opening() returns void
   language sql security definer set search_path = pg_catalog, pg_temp
-  as $$ update public.client_link set opened = opened + 1, opened_at = now() where id = (public.current_link()).id $$;
+  as $$ update public.client_link set opened = opened + 1, opened_at = now()
+    where id = (public.current_link()).id and (opened_at is null or opened_at < now() - interval '1 minute') $$;
 
 insert into door.may_write (role, what)
   select 'painter', what from unnest(array['client_page', 'client_photo', 'client_link', 'client_word']) as what
