@@ -181,6 +181,14 @@ test('a lost phone is signed out from the desk: it stays out, and what it kept i
 
   const desk = await signedIn(context, 'perran', words.perran)
   await desk.getByRole('button', { name: 'Sign out all the others' }).click()
+  // whoever only found the desk open ends nobody's way in
+  const passerBy = await desk.request.delete(`${own.address()}/api/session`, {
+    data: { ids: (await own.ask<{ id: string }>('select id from door.session where ended_at is null')).map(({ id }) => id) },
+    headers: { origin: own.address() },
+  })
+  expect([passerBy.status(), await passerBy.json()]).toEqual([422, { issue: 'wrong' }])
+  await desk.getByLabel('Your password').fill(words.perran)
+  await desk.getByRole('button', { name: /^Sign (that device|\d+ devices) out$/ }).click()
   await expect(desk.getByRole('button', { name: 'Sign it out' })).toHaveCount(0)
   // it lies open on the bench, and nobody touches it
   await expect(phone.getByText('This device was signed out from another one. What was kept here is gone from it.')).toBeVisible({

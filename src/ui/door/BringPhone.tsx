@@ -1,10 +1,10 @@
 'use client'
 /** A phone is brought in: its camera is shown a picture, which is good once, for two minutes. */
 import { useRouter } from 'next/navigation'
-import { type SyntheticEvent, useEffect, useState } from 'react'
-import { TextField, Trouble } from '@/ui/form/Field'
+import { useEffect, useState } from 'react'
+import { Trouble } from '@/ui/form/Field'
 import { useDoor } from './ask'
-import { CodeField } from './CodeField'
+import { type Asks, notYourPassword, type Proof, Prove } from './Prove'
 import { QrCode } from './QrCode'
 
 interface Pairing {
@@ -17,10 +17,8 @@ interface Props {
   isReached: boolean
   /** the devices one is in on: another one among them is the phone */
   devices: readonly string[]
-  /** whoever brings a phone in says again that it is them; nobody of the demo, who come in by one tap */
-  asks: { password: boolean; code: boolean }
+  asks: Asks
 }
-const issueWords = { wrong: 'That is not your password.' }
 /** how often it is looked whether the phone is in */
 const lookMs = 2_500
 
@@ -28,7 +26,7 @@ export function BringPhone({ isReached, devices, asks }: Props) {
   const router = useRouter()
   const [pairing, setPairing] = useState<(Pairing & { before: readonly string[] }) | null>(null)
   const [isAsking, setAsking] = useState(false)
-  const { send, issue, pending } = useDoor<object, Pairing>('/api/pairing', 'POST', issueWords)
+  const { send, issue, pending } = useDoor<object, Pairing>('/api/pairing', 'POST', notYourPassword)
   const isIn = pairing !== null && devices.some((id) => !pairing.before.includes(id))
   useEffect(() => {
     if (!pairing || isIn) return
@@ -39,15 +37,11 @@ export function BringPhone({ isReached, devices, asks }: Props) {
       clearTimeout(over)
     }
   }, [pairing, isIn, router])
-  const make = async (typed: FormData | null) => {
-    const answer = await send(typed ? { password: typed.get('password'), code: typed.get('code') ?? '' } : {})
+  const make = async (proof: Proof | null) => {
+    const answer = await send(proof ?? {})
     if (!('ok' in answer)) return
     setAsking(false)
     setPairing({ ...answer.said, before: devices })
-  }
-  const submit = (event: SyntheticEvent<HTMLFormElement>) => {
-    event.preventDefault()
-    void make(new FormData(event.currentTarget))
   }
   return (
     <div className="mt-4">
@@ -62,13 +56,7 @@ export function BringPhone({ isReached, devices, asks }: Props) {
         </p>
       )}
       {isAsking ? (
-        <form method="post" noValidate onSubmit={submit} className="max-w-xl space-y-4">
-          <TextField label="Your password" name="password" type="password" autoComplete="current-password" autoFocus />
-          {asks.code && <CodeField name="code" />}
-          <button type="submit" className="press press-now min-h-12" disabled={pending}>
-            Show the picture
-          </button>
-        </form>
+        <Prove asks={asks} words="Show the picture" pending={pending} prove={(proof) => void make(proof)} />
       ) : (
         <button
           type="button"

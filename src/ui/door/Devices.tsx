@@ -8,7 +8,8 @@ import { useNow } from '@/ui/time/now'
 import { deviceWords } from '@/words/happened'
 import { capital } from '@/words/text'
 import { loggedWords } from '@/words/time'
-import { askDoor } from './ask'
+import { useDoor } from './ask'
+import { type Asks, notYourPassword, type Proof, Prove } from './Prove'
 
 interface Device {
   id: string
@@ -18,18 +19,28 @@ interface Device {
   address: string | null
 }
 
-export function Devices({ sessions, own }: { sessions: readonly Device[]; own: string }) {
+interface Props {
+  sessions: readonly Device[]
+  own: string
+  asks: Asks
+}
+export function Devices({ sessions, own, asks }: Props) {
   const house = useHouse()
   const nowMs = useNow()
   const router = useRouter()
-  const [pending, setPending] = useState(false)
-  const [issue, setIssue] = useState<string | null>(null)
-  const end = async (ids: string[]) => {
-    setPending(true)
-    const { ok } = await askDoor('/api/session', 'DELETE', { ids })
-    setPending(false)
-    setIssue(ok ? null : 'The server can’t be reached just now. Nothing was ended; try again in a moment.')
-    if (ok) router.refresh()
+  const { send, issue, pending } = useDoor<object>('/api/session', 'DELETE', {
+    ...notYourPassword,
+    unreachable: 'The server can’t be reached just now. Nothing was ended; try again in a moment.',
+  })
+  const [asked, setAsked] = useState<string[] | null>(null)
+  const end = async (ids: string[], proof: Proof | null) => {
+    if (!('ok' in (await send({ ids, ...proof })))) return
+    setAsked(null)
+    router.refresh()
+  }
+  const begin = (ids: string[]) => {
+    if (asks.password) setAsked(ids)
+    else void end(ids, null)
   }
   const others = sessions.filter(({ id }) => id !== own)
   return (
@@ -46,7 +57,7 @@ export function Devices({ sessions, own }: { sessions: readonly Device[]; own: s
               </span>
             </span>
             {id !== own && (
-              <button type="button" className="press" disabled={pending} onClick={() => void end([id])}>
+              <button type="button" className="press" disabled={pending} onClick={() => begin([id])}>
                 Sign it out
               </button>
             )}
@@ -54,9 +65,19 @@ export function Devices({ sessions, own }: { sessions: readonly Device[]; own: s
         ))}
       </ul>
       {others.length > 1 && (
-        <button type="button" className="press mt-3" disabled={pending} onClick={() => void end(others.map(({ id }) => id))}>
+        <button type="button" className="press mt-3" disabled={pending} onClick={() => begin(others.map(({ id }) => id))}>
           Sign out all the others
         </button>
+      )}
+      {asked && (
+        <div className="mt-3 border-l-4 border-now pl-4">
+          <Prove
+            asks={asks}
+            words={asked.length === 1 ? 'Sign that device out' : `Sign ${asked.length} devices out`}
+            pending={pending}
+            prove={(proof) => void end(asked, proof)}
+          />
+        </div>
       )}
       <Trouble>{issue}</Trouble>
     </>

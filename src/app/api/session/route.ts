@@ -1,8 +1,9 @@
 /** Coming in by name and password, or into the demo by one tap; going over into another studio of one's own; and going out. */
 import { z } from 'zod'
 import { listDemo, lookUp, signIn, signInToDemo, signOut, switchTo } from '@/app/_server/door'
-import { answerCame, answerGone, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
-import { signInText } from '@/core/input/door'
+import { answerAsked, answerCame, answerGone, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
+import { endOthers } from '@/app/_server/secondFactor'
+import { provenInput, signInText } from '@/core/input/door'
 
 const typed = z.union([signInText, z.object({ demo: z.uuid() }), z.object({ membership: z.uuid() })])
 
@@ -26,14 +27,17 @@ export async function POST(request: Request): Promise<Response> {
 }
 
 /** without ids the session of this very device */
-const ending = z.object({ ids: z.array(z.uuid()).max(50).optional() })
+const ending = provenInput.extend({ ids: z.array(z.uuid()).max(50).optional() })
 
 export async function DELETE(request: Request): Promise<Response> {
   const read = await readSent(request, ending)
   if ('no' in read) return read.no
   const session = await lookUp(secretIn(request))
   if (!session?.isOpen) return answerGone(request)
-  const ids = read.sent.ids ?? [session.id]
+  const { ids = [session.id], ...proof } = read.sent
+  // another device is ended by whoever says again that it is them; one's own by a tap
+  if (!session.isDemo && ids.some((id) => id !== session.id))
+    return orBusy(answerAsked(endOthers(session, ids, proof, cameBy(request).address)))
   await signOut(session, ids)
   return ids.includes(session.id) ? answerGone(request) : Response.json({ ok: true })
 }

@@ -40,6 +40,7 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
   ])
   // whose hands came in meanwhile, by another link, are asked no more
   const isOpen = ({ personId }: { personId: string | null }) => !members.some((each) => each.personId === personId)
+  const asks = { password: !session.isDemo, code: factor?.isOn ?? false }
   const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? ''
   return (
     <div className="space-y-12 pt-6">
@@ -69,12 +70,8 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
           A device that was lost is signed out here. As soon as it asks for anything, what it kept of the studio goes from it.
         </p>
         {failed.length > 0 && <FailedTries failed={failed} />}
-        <Devices sessions={sessions} own={session.id} />
-        <BringPhone
-          isReached={isReached()}
-          devices={sessions.map(({ id }) => id)}
-          asks={{ password: !session.isDemo, code: factor?.isOn ?? false }}
-        />
+        <Devices sessions={sessions} own={session.id} asks={asks} />
+        <BringPhone isReached={isReached()} devices={sessions.map(({ id }) => id)} asks={asks} />
       </section>
       <section aria-labelledby="members" className="border-t-2 border-ink pt-4">
         <h2 id="members" className="title text-3xl">
