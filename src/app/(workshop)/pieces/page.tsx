@@ -50,17 +50,15 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
   return (
     <div className="pt-6">
       {unanswered.length > 0 && (
-        <ul className="mb-6 border-l-4 border-now pl-4">
+        <div role="group" aria-label="Clients ask" className="mb-6 border-l-4 border-now pl-4">
           {unanswered.map(({ pieceId, name, words, at }) => (
-            <li key={pieceId}>
-              <Link href={`/pieces/${pieceId}/client`} className="block min-h-12 py-1 no-underline">
-                <strong className="text-lg">{name}: a question</strong>{' '}
-                <span className="text-soft">{loggedWords(at, studio, nowMs)}</span>
-                <span className="block truncate text-lg">{words}</span>
-              </Link>
-            </li>
+            <Link key={pieceId} href={`/pieces/${pieceId}/client`} className="block min-h-12 py-1 no-underline">
+              <strong className="text-lg">{name}: a question</strong>{' '}
+              <span className="text-soft">{loggedWords(at, studio, nowMs)}</span>
+              <span className="block truncate text-lg">{words}</span>
+            </Link>
           ))}
-        </ul>
+        </div>
       )}
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="title text-5xl">Pieces</h1>
