@@ -12,7 +12,6 @@ keep_plan() {
   umask 077
   printf 'every=%q\nkeep=%q\nto=%q\nphrase=%q\n' "$every" "$keep" "$to" "$phrase" > "$home/backups.conf"
 }
-need_gpg() { command -v gpg >/dev/null || debian_install GnuPG gnupg; }
 # OpenPGP, by a pass phrase: opened by any program that knows it, and told where it was changed.
 sealed_gpg() { # PHRASE_FILE ARGUMENT…: with a keyring of its own that is thrown away
   local ring phrase_file=$1 code=0

@@ -37,6 +37,7 @@ need_postgres() {
   [ -n "$pgbin" ] || fail 'the PostgreSQL server is still missing after its installation'
 }
 need_chromium() { command -v chromium >/dev/null || debian_install Chromium chromium; }
+need_gpg() { command -v gpg >/dev/null || debian_install GnuPG gnupg; }
 need_openssl() { command -v openssl >/dev/null || debian_install OpenSSL openssl; }
 need_node() {
   command -v node >/dev/null && command -v npm >/dev/null || fail 'Node 20 or newer with npm is needed.'

@@ -46,7 +46,7 @@ CONF
     ;;
   kill)
     pid=$(pid_of primary)
-    children=$(pgrep -P "$pid" || true)
+    children=$(cat "/proc/$pid/task/$pid/children" 2>/dev/null || true)
     # shellcheck disable=SC2086
     kill -KILL "$pid" $children
     ;;

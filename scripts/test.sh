@@ -13,6 +13,7 @@ wanted=("$@")
 wants() { case " ${wanted[*]} " in *" $1 "*) return 0 ;; *) return 1 ;; esac; }
 # what the machine must have is asked for before anything that takes long
 if wants database || wants browser; then need_postgres; fi
+! wants database || need_gpg
 ! wants browser || { need_chromium; need_openssl; }
 need_modules
 
