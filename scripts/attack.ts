@@ -198,6 +198,7 @@ const apis = [
   '/api/calendar/0.ics',
   `/for/${'0'.repeat(43)}`,
   `/for/${'0'.repeat(43)}/word`,
+  `/for/${'0'.repeat(43)}/opened`,
   `/for/${'0'.repeat(43)}/photo/0`,
   `/api/pieces/${pieceId}/export`,
 ]

@@ -90,7 +90,7 @@ export async function proxy(request: NextRequest) {
   const wrong = await unreadable(request)
   if (wrong) return new NextResponse(wrong.words, { status: wrong.status })
   const isClient = request.nextUrl.pathname.startsWith('/for/')
-  if (isClient && (await isSlowed(senderOf(request.headers)).catch(() => false)))
+  if (isClient && (await isSlowed(senderOf(request.headers), request.nextUrl.pathname.split('/')[2] ?? '').catch(() => false)))
     return new NextResponse('Too many addresses from here opened nothing. Wait a quarter of an hour, then try again.', {
       status: 429,
     })

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
@@ -8,6 +8,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
 import { addPasswordKey } from './account'
+import { addClientLink } from './clientPage'
 import { keepCodes } from './codes'
 import { addInvitation, findInvited } from './invitation'
 import { migrate } from './migrate'
@@ -71,13 +72,16 @@ test('a backup restored into a fresh cluster gives the same rows, and the applic
   const link = { id: uuidv7(), secret: freshSecret(), role: 'painter' as const, personId: null, hours: 72 }
   await addInvitation(key, demoStudio, link)
   const account = await key.query<{ id: string }>('select id from door.account limit 1')
+  const forClient = { id: uuidv7(), secret: freshSecret(), days: 30 }
+  const piece = await key.query<{ id: string }>('select id from piece limit 1')
+  await addClientLink(key, demoStudio, { ...forClient, pieceId: piece.rows[0]?.id ?? '' })
   await addPasswordKey(key, account.rows[0]?.id ?? '', freshSecret(), 24)
   await key.end()
-  const { invitation: _, ...before } = await digest(first.owner)
+  const { invitation: _, client_link: ____, ...before } = await digest(first.owner)
   expect((await command('first', 'backup', file)).stdout).toMatch(/Backed up to .*kept\.dump/)
   await command('second', 'restore', file)
   const second = await up('second')
-  const { invitation: __, ...after } = await digest(second.owner)
+  const { invitation: __, client_link: ___, ...after } = await digest(second.owner)
   expect(after).toEqual(before)
   expect(Object.keys(before).length).toBeGreaterThan(12)
 
@@ -89,6 +93,7 @@ test('a backup restored into a fresh cluster gives the same rows, and the applic
   // nor does a link come in that was open then
   expect(await findInvited(owner, link.secret)).toBeNull()
   expect((await owner.query('select from door.password_key where used_at is null')).rowCount).toBe(0)
+  expect((await owner.query('select from client_link where revoked_at is null')).rowCount).toBe(0)
   expect((await owner.query('select from door.membership where ended_at is null')).rowCount).toBe(2)
   const secret = freshSecret()
   await openSession(owner, { id: uuidv7(), secret, studioId: demoStudio, membershipId: null, days: 1 })
@@ -158,8 +163,8 @@ test('sealed by a pass phrase it is opened by that alone; by schedule the newest
   writeFileSync(`${file}.changed`, bytes)
   expect(await refusal(openWith(phrase, 'restore', `${file}.changed`))).toMatch(/no backup that can be read/)
   await openWith(phrase, 'restore', file)
-  const { invitation: _, ...after } = await digest((await up('second')).owner)
-  const { invitation: __, ...before } = await digest((await up('first')).owner)
+  const { invitation: _, client_link: ___, ...after } = await digest((await up('second')).owner)
+  const { invitation: __, client_link: ____, ...before } = await digest((await up('first')).owner)
   expect(after).toEqual(before)
   // a phrase that is gone stops no earlier backup from being there, and is said
   rmSync(phrase)
@@ -176,5 +181,13 @@ test('what should be seen to is named, each with what to do; the sign for the ma
   expect((await command('first', 'service', '--lan')).stdout).toMatch(/systemctl enable --now itinerum/)
   const unit = readFileSync(join(homeOf('first'), 'itinerum.service'), 'utf8')
   expect(unit).toMatch(/ExecStart=.*\/itinerum start --lan\n/)
+  // a database's password stands where its owner alone reads it, and as it was said
+  const settings = { ITINERUM_DATABASE_URL: "postgresql://o:it's 20%25 $HOME@db:5432/itinerum", ITINERUM_SECRET: 'alike on each' }
+  await run('./itinerum', ['service'], { env: { ...process.env, ...settings, ITINERUM_HOME: homeOf('first') } })
+  const file = join(homeOf('first'), 'itinerum.env')
+  expect(readFileSync(join(homeOf('first'), 'itinerum.service'), 'utf8')).toContain(`EnvironmentFile=${file}\n`)
+  expect(statSync(file).mode & 0o777).toBe(0o600)
+  const { stdout } = await run('sh', ['-c', `. ${file}; printf '%s|%s' "$ITINERUM_DATABASE_URL" "$ITINERUM_SECRET"`])
+  expect(stdout).toBe(Object.values(settings).join('|'))
   expect(await refusal(command('first', 'service', '--wan'))).toMatch(/service takes --lan or nothing/)
 }, 60_000)

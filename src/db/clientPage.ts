@@ -90,6 +90,10 @@ const saidToday = query(
 )
 export const countAsked = async (client: Client, pieceId: PieceId): Promise<number> =>
   (await one(client, saidToday, [pieceId])).count
+/** Until the transaction ends nobody else asks about this piece: what is counted stays so until it is written. */
+export async function oneQuestionAtATime(client: Client, pieceId: PieceId): Promise<void> {
+  await client.query(`select pg_advisory_xact_lock(hashtextextended('a question of ' || $1, 0))`, [pieceId])
+}
 /** By whoever's session it is; by a client's link, the client. Under a number of the sender's own: sent twice it is kept once. */
 export async function addClientWord(
   client: Client,

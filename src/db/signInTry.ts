@@ -11,7 +11,7 @@ const triesOf = query(
   triesRow,
   `select (select count(*) from door.sign_in_try where name_digest = $1 and not came_in and at > now() - make_interval(mins => $3))::int
             as "byName",
-          (select count(*) from door.sign_in_try where address = $2 and not came_in and at > now() - make_interval(mins => $3))::int
+          (select count(*) from door.sign_in_try where address = $2 and kind = 'sign-in' and not came_in and at > now() - make_interval(mins => $3))::int
             as "byAddress"`,
 )
 export interface Try {
@@ -25,14 +25,19 @@ export async function addTry(client: Client, { id, name, address }: Try, minutes
   await client.query('insert into door.sign_in_try (id, name_digest, address) values ($1, $2, $3)', [id, digest, address])
   return one(client, triesOf, [digest, address, minutes])
 }
-const triesFrom = query(
-  'tries from one address',
+/** An address of a client's page that opened nothing: counted apart from those who try to come in. */
+export async function addLinkTry(client: Client, { id, address }: Omit<Try, 'name'>): Promise<void> {
+  await client.query(`insert into door.sign_in_try (id, address, kind) values ($1, $2, 'link')`, [id, address])
+}
+const linkTriesFrom = query(
+  'links that opened nothing, from one address',
   z.object({ count: z.number() }),
-  `select count(*)::int as count from door.sign_in_try where address = $1 and not came_in and at > now() - make_interval(mins => $2)`,
+  `select count(*)::int as count from door.sign_in_try
+   where address = $1 and kind = 'link' and not came_in and at > now() - make_interval(mins => $2)`,
 )
-/** How many tries from one address failed within the last minutes. */
-export const countFrom = async (client: Client, address: string, minutes: number): Promise<number> =>
-  (await one(client, triesFrom, [address, minutes])).count
+/** How many links that were asked for from one address opened nothing within the last minutes. */
+export const countLinkTries = async (client: Client, address: string, minutes: number): Promise<number> =>
+  (await one(client, linkTriesFrom, [address, minutes])).count
 const failedAs = query(
   'tries that failed',
   z.object({ address: z.string(), count: z.number(), at: z.string() }),

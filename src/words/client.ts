@@ -5,6 +5,7 @@ import { en } from './client/en'
 import { es } from './client/es'
 import { fr } from './client/fr'
 import type { ClientWords } from './client/words'
+import { dateFormat } from './time'
 
 export type { ClientWords }
 export const clientWords: Record<ClientLanguage, ClientWords> = { en, de, fr, es }
@@ -12,9 +13,7 @@ export const languageNames: Record<ClientLanguage, string> = { en: 'English', de
 
 /** A day as this language writes it, with its weekday; `day` is YYYY-MM-DD. */
 export const clientDay = (day: string, { locale }: ClientWords): string =>
-  new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00Z`),
-  )
+  dateFormat(locale, 'UTC', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(`${day}T12:00Z`))
 /** An instant as a day of the studio's. */
 export const clientDate = (instant: string, { locale }: ClientWords, { zone }: { zone: string }): string =>
-  new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'long', year: 'numeric', timeZone: zone }).format(new Date(instant))
+  dateFormat(locale, zone, { day: 'numeric', month: 'long', year: 'numeric' }).format(new Date(instant))

@@ -1,6 +1,7 @@
 /** What a client's link opens: that piece, as it was chosen to be shown, and nothing else. */
 import 'server-only'
 import { cache } from 'react'
+import { tokenInput } from '@/core/input/door'
 import type { Instant, PhotoId } from '@/core/measure/named'
 import * as pages from '@/db/clientPage'
 import { findRendition, type PhotoSize } from '@/db/photo'
@@ -10,7 +11,7 @@ import { actingWith, pool, readStudio } from './session'
 
 /** a client asks no more in a day */
 const mostAsked = 20
-const token = /^[\w-]{43}$/
+const isToken = (secret: string): boolean => tokenInput.safeParse(secret).success
 
 const orNull = (error: unknown): null => {
   if (error instanceof SignedOut) return null
@@ -29,7 +30,7 @@ const bare: pages.ClientPage = { shows: [], language: 'en', photoIds: [] }
 
 /** What a link opens; null where it is over, was taken back or never was. */
 export const openClientPage = cache(async (secret: string): Promise<OpenedPage | null> => {
-  if (!token.test(secret)) return null
+  if (!isToken(secret)) return null
   return actingWith(secret, async () => {
     const found = await readStudio(async (client) => {
       const link = await pages.findOwnLink(client)
@@ -47,11 +48,13 @@ export const openClientPage = cache(async (secret: string): Promise<OpenedPage |
     )
   })
 })
-export const noteOpening = (secret: string): Promise<void> => inSession(pool(), secret, pages.noteOpening)
+export async function noteOpening(secret: string): Promise<void> {
+  if (isToken(secret)) await inSession(pool(), secret, pages.noteOpening).catch(orNull)
+}
 
 /** A photograph of the page's; null where it was not chosen. */
 export const findClientPhoto = (secret: string, id: PhotoId, size: PhotoSize): Promise<Buffer | null> =>
-  token.test(secret)
+  isToken(secret)
     ? actingWith(secret, () =>
         readStudio(async (client) => (await pages.findOwnLink(client)) && findRendition(client, id, size)),
       ).catch(orNull)
@@ -59,10 +62,11 @@ export const findClientPhoto = (secret: string, id: PhotoId, size: PhotoSize): P
 
 /** Asks as the client. `gone`: the link opens nothing, or its page takes no questions. */
 export async function askAsClient(secret: string, word: { id: string; words: string }): Promise<'asked' | 'gone' | 'much'> {
-  if (!token.test(secret)) return 'gone'
+  if (!isToken(secret)) return 'gone'
   return inSession(pool(), secret, async (client, studioId) => {
     const pieceId = (await pages.findOwnLink(client))?.pieceId
     if (pieceId === undefined || !(await pages.findClientPage(client, pieceId))?.shows.includes('talk')) return 'gone'
+    await pages.oneQuestionAtATime(client, pieceId)
     if ((await pages.countAsked(client, pieceId)) >= mostAsked) return 'much'
     await pages.addClientWord(client, studioId, { ...word, pieceId })
     return 'asked'

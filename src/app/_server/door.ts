@@ -211,14 +211,6 @@ export const makePasswordKey = (session: sessions.Session, membershipId: string,
 
 // ---- going out ----------------------------------------------------------------------------------------------------
 
-/** Ends the sessions named, of whoever is in; ended from elsewhere, what is kept on their devices goes. */
-export const signOut = (session: sessions.Session, ids: readonly string[]): Promise<number> =>
-  atDoor(async (client) => {
-    const { accountId, id: own } = session
-    const others = ids.filter((id) => id !== own)
-    const ended = others.length > 0 ? await sessions.endSessions(client, { accountId, ids: others, revoked: true }) : 0
-    return ended + (ids.includes(own) ? await sessions.endSessions(client, { accountId, ids: [own], revoked: false }) : 0)
-  })
 export const listOwnSessions = (session: sessions.Session): Promise<sessions.OpenSession[]> =>
   readDoor((client) => sessions.listSessions(client, session.accountId))
 /** so long a failed try is told */

@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Account } from '@/db/account'
 import * as accounts from '@/db/account'
 import * as factors from '@/db/secondFactor'
-import { endSessions, type Session } from '@/db/session'
+import type { Session } from '@/db/session'
 import * as tries from '@/db/signInTry'
 import { fits, isTooSoon } from './doorPassword'
 import { atDoor, readDoor } from './doorWay'
@@ -113,18 +113,6 @@ export async function turnOff(session: Session, asked: Asked, address: string): 
   const account = await proveOwn(session, asked, address)
   if ('issue' in account) return account
   await atDoor((client) => factors.endSecondFactor(client, account.id))
-  return { ok: true }
-}
-/** Ends sessions of one's own on other devices. */
-export async function endOthers(
-  session: Session,
-  ids: readonly string[],
-  asked: Asked,
-  address: string,
-): Promise<{ ok: true } | Refusal> {
-  const account = await proveOwn(session, asked, address)
-  if ('issue' in account) return account
-  await atDoor((client) => endSessions(client, { accountId: session.accountId, ids, revoked: true }))
   return { ok: true }
 }
 /** By the owner, for somebody of this studio alone whose app and codes are gone; false where they belong to another one too. */

@@ -8,6 +8,7 @@ import { freshSecret } from '@/ui/door/ask'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
+import { useTapGuard } from '@/ui/form/useTapGuard'
 import { useWrite } from '@/ui/form/useWrite'
 import { useNow } from '@/ui/time/now'
 import { loggedWords, momentWords } from '@/words/time'
@@ -40,7 +41,9 @@ export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
   const [days, setDays] = useState('90')
   const [made, setMade] = useState<{ id: string; address: string } | null>(null)
   const [isCopied, setCopied] = useState(false)
+  const { guard, stir } = useTapGuard()
   const begin = async () => {
+    stir()
     if (!(await keep())) return
     const [id, token] = [uuidv7(), freshSecret()]
     if (!(await make.send({ id, pieceId, token, days: Number(days) }))) return
@@ -56,6 +59,8 @@ export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
   }
   const end = async (id: string) => {
     if (!(await back.send({ entryId: uuidv7(), id, at: new Date().toISOString() }))) return
+    // the next line comes to stand under the finger
+    stir()
     if (made?.id === id) setMade(null)
     router.refresh()
   }
@@ -98,7 +103,7 @@ export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
                 {openedAt === null ? 'not opened yet' : `opened ${times(opened)}, last ${loggedWords(openedAt, house, nowMs)}`}
               </span>
             </span>
-            <button type="button" className="press" disabled={back.pending} onClick={() => void end(id)}>
+            <button type="button" className="press" disabled={back.pending} {...guard(() => void end(id))}>
               Take it back
             </button>
           </li>
@@ -111,7 +116,7 @@ export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
           onChange={(event) => setDays(event.target.value)}
           options={linkDays.map((each) => [String(each), dayWords[each]])}
         />
-        <button type="button" className="press press-now min-h-12" disabled={make.pending} onClick={() => void begin()}>
+        <button type="button" className="press press-now min-h-12" disabled={make.pending} {...guard(() => void begin())}>
           Make a link
         </button>
       </div>

@@ -39,25 +39,37 @@ interface Props {
   children: ReactNode
 }
 
+const isSameSet = (one: readonly string[], other: readonly string[]): boolean =>
+  one.length === other.length && one.every((each) => other.includes(each))
+const isSame = (one: Page, other: Page): boolean =>
+  one.language === other.language && isSameSet(one.shows, other.shows) && isSameSet(one.photoIds, other.photoIds)
+
 export function ShareForm({ pieceId, kept, usual, photos, links, host, isOutside, isAsked, children }: Props) {
   const { keepClientPage } = useActions()
   const router = useRouter()
   const write = useWrite(keepClientPage)
   const [page, setPage] = useState<Page>(kept ?? usual)
-  const [isKept, setKept] = useState(kept !== null)
+  const [stored, setStored] = useState(kept)
+  const isKept = stored !== null && isSame(page, stored)
+  // what was chosen at another desk is taken up, unless something is chosen here that is not kept yet
+  const [read, setRead] = useState(kept)
+  if (kept !== null && (read === null || !isSame(kept, read))) {
+    setRead(kept)
+    setStored(kept)
+    if (isSame(page, stored ?? usual)) setPage(kept)
+  }
   const change = (to: Partial<Page>) => {
     setPage((before) => ({ ...before, ...to }))
-    setKept(false)
   }
   const turn = <T extends string>(all: readonly T[], one: T): T[] =>
     all.includes(one) ? all.filter((each) => each !== one) : [...all, one]
   const keep = async (): Promise<boolean> => {
     if (isKept) return true
     const { shows, language, photoIds } = page
-    const stored = await write.send({ entryId: uuidv7(), pieceId, shows: [...shows], language, photoIds: [...photoIds] })
-    setKept(stored)
-    if (stored) router.refresh()
-    return stored
+    if (!(await write.send({ entryId: uuidv7(), pieceId, shows: [...shows], language, photoIds: [...photoIds] }))) return false
+    setStored(page)
+    router.refresh()
+    return true
   }
   return (
     <div className="mt-6 grid grid-cols-1 gap-x-14 gap-y-12 lg:grid-cols-2">

@@ -27,6 +27,7 @@ export function BringPhone({ isReached, devices, asks }: Props) {
   const [pairing, setPairing] = useState<(Pairing & { before: readonly string[] }) | null>(null)
   const [isAsking, setAsking] = useState(false)
   const { send, issue, pending } = useDoor<object, Pairing>('/api/pairing', 'POST', notYourPassword)
+  const [isLeft, setLeft] = useState(false)
   const isIn = pairing !== null && devices.some((id) => !pairing.before.includes(id))
   useEffect(() => {
     if (!pairing || isIn) return
@@ -56,10 +57,21 @@ export function BringPhone({ isReached, devices, asks }: Props) {
         </p>
       )}
       {isAsking ? (
-        <Prove asks={asks} words="Show the picture" pending={pending} prove={(proof) => void make(proof)} />
+        <Prove
+          asks={asks}
+          words="Show the picture"
+          pending={pending}
+          prove={(proof) => void make(proof)}
+          back={() => {
+            setAsking(false)
+            setLeft(true)
+          }}
+        />
       ) : (
         <button
           type="button"
+          // who left the question is where they were
+          autoFocus={isLeft}
           className="press"
           disabled={pending}
           onClick={() => (asks.password ? setAsking(true) : void make(null))}

@@ -1,7 +1,7 @@
 'use client'
 /** The devices somebody is signed in on; each is ended by a tap. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useNow } from '@/ui/time/now'
@@ -38,10 +38,26 @@ export function Devices({ sessions, own, asks }: Props) {
     setAsked(null)
     router.refresh()
   }
-  const begin = (ids: string[]) => {
+  const opener = useRef<HTMLButtonElement>(null)
+  const begin = (ids: string[], from: HTMLButtonElement) => {
+    opener.current = from
     if (asks.password) setAsked(ids)
     else void end(ids, null)
   }
+  const proving = (ids: string[], words: string) => (
+    <div className="my-3 basis-full border-l-4 border-now pl-4">
+      <Prove
+        asks={asks}
+        words={words}
+        pending={pending}
+        prove={(proof) => void end(ids, proof)}
+        back={() => {
+          setAsked(null)
+          opener.current?.focus()
+        }}
+      />
+    </div>
+  )
   const others = sessions.filter(({ id }) => id !== own)
   return (
     <>
@@ -57,28 +73,35 @@ export function Devices({ sessions, own, asks }: Props) {
               </span>
             </span>
             {id !== own && (
-              <button type="button" className="press" disabled={pending} onClick={() => begin([id])}>
+              <button
+                type="button"
+                className="press"
+                disabled={pending}
+                onClick={({ currentTarget }) => begin([id], currentTarget)}
+              >
                 Sign it out
               </button>
             )}
+            {asked?.length === 1 && asked[0] === id && proving(asked, 'Sign that device out')}
           </li>
         ))}
       </ul>
       {others.length > 1 && (
-        <button type="button" className="press mt-3" disabled={pending} onClick={() => begin(others.map(({ id }) => id))}>
+        <button
+          type="button"
+          className="press mt-3"
+          disabled={pending}
+          onClick={({ currentTarget }) =>
+            begin(
+              others.map(({ id }) => id),
+              currentTarget,
+            )
+          }
+        >
           Sign out all the others
         </button>
       )}
-      {asked && (
-        <div className="mt-3 border-l-4 border-now pl-4">
-          <Prove
-            asks={asks}
-            words={asked.length === 1 ? 'Sign that device out' : `Sign ${asked.length} devices out`}
-            pending={pending}
-            prove={(proof) => void end(asked, proof)}
-          />
-        </div>
-      )}
+      {asked && asked.length > 1 && proving(asked, `Sign ${asked.length} devices out`)}
       <Trouble>{issue}</Trouble>
     </>
   )

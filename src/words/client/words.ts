@@ -1,10 +1,11 @@
 /** What a client's page says, in whatever language. */
+import type { Locale } from '@/core/measure/number'
 import type { ClientStage } from '@/core/piece/clientView'
 import type { Layer, LayerState } from '@/core/piece/section'
 
 export interface ClientWords {
   /** how dates are written */
-  locale: string
+  locale: Locale
   forWhom: (name: string) => string
   stages: Record<ClientStage, string>
   stageStates: Record<'done' | 'now' | 'ahead', string>

@@ -1,8 +1,8 @@
 /** Coming in by name and password, or into the demo by one tap; going over into another studio of one's own; and going out. */
 import { z } from 'zod'
-import { listDemo, lookUp, signIn, signInToDemo, signOut, switchTo } from '@/app/_server/door'
+import { listDemo, lookUp, signIn, signInToDemo, switchTo } from '@/app/_server/door'
 import { answerAsked, answerCame, answerGone, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
-import { endOthers } from '@/app/_server/secondFactor'
+import { signOut } from '@/app/_server/signOut'
 import { provenInput, signInText } from '@/core/input/door'
 
 const typed = z.union([signInText, z.object({ demo: z.uuid() }), z.object({ membership: z.uuid() })])
@@ -35,9 +35,6 @@ export async function DELETE(request: Request): Promise<Response> {
   const session = await lookUp(secretIn(request))
   if (!session?.isOpen) return answerGone(request)
   const { ids = [session.id], ...proof } = read.sent
-  // another device is ended by whoever says again that it is them; one's own by a tap
-  if (!session.isDemo && ids.some((id) => id !== session.id))
-    return orBusy(answerAsked(endOthers(session, ids, proof, cameBy(request).address)))
-  await signOut(session, ids)
-  return ids.includes(session.id) ? answerGone(request) : Response.json({ ok: true })
+  const answer = await orBusy(answerAsked(signOut(session, ids, proof, cameBy(request).address)))
+  return answer.ok && ids.includes(session.id) ? answerGone(request) : answer
 }

@@ -2,7 +2,7 @@
 import { headers } from 'next/headers'
 import { notFound } from 'next/navigation'
 import { noteNothingOpened } from '@/app/_server/clientDoor'
-import { noteOpening, openClientPage } from '@/app/_server/clientPage'
+import { openClientPage } from '@/app/_server/clientPage'
 import { referenceAir } from '@/core/drying/air'
 import { readyOf, stagesOf } from '@/core/piece/clientView'
 import { senderOf } from '@/origin'
@@ -11,6 +11,7 @@ import { ClientPhotos } from '@/ui/client/ClientPhotos'
 import { ClientRecord } from '@/ui/client/ClientRecord'
 import { ClientTalk } from '@/ui/client/ClientTalk'
 import { ClientWay } from '@/ui/client/ClientWay'
+import { NoteOpened } from '@/ui/client/NoteOpened'
 import { PrintButton } from '@/ui/piece/PrintButton'
 import { clientDate, clientWords } from '@/words/client'
 
@@ -28,7 +29,6 @@ export default async function ClientPage({ params }: Params) {
     await noteNothingOpened(senderOf(await headers()))
     return notFound()
   }
-  await noteOpening(token)
   const { view, until, page, words: said } = opened
   const { studio, journey, nowMs, air, around } = view
   const { piece, photos } = journey.file
@@ -45,6 +45,7 @@ export default async function ClientPage({ params }: Params) {
   const hasWay = shows('next') || shows('ready')
   return (
     <main id="main" lang={page.language} className="mx-auto max-w-[64rem] px-5 pb-16 sm:px-8">
+      <NoteOpened token={token} />
       <header className="pt-8 sm:pt-12">
         <p className="eyebrow">{studio.name}</p>
         <h1 className="title mt-2 text-5xl sm:text-7xl">{piece.name}</h1>
@@ -55,15 +56,18 @@ export default async function ClientPage({ params }: Params) {
       </header>
       <div className="mt-8 grid grid-cols-1 gap-x-16 gap-y-12 lg:grid-cols-2">
         {newest && (
-          // the newest of those that were chosen
-          // eslint-disable-next-line @next/next/no-img-element
-          <img
-            src={`/for/${token}/photo/${newest.id}?size=large`}
-            alt={newest.alt || piece.name}
-            width={newest.width}
-            height={newest.height}
-            className="h-auto w-full rounded-sm"
-          />
+          <figure>
+            {/* the newest of those that were chosen */}
+            {/* eslint-disable-next-line @next/next/no-img-element */}
+            <img
+              src={`/for/${token}/photo/${newest.id}?size=large`}
+              alt={newest.alt || piece.name}
+              width={newest.width}
+              height={newest.height}
+              className="h-auto w-full rounded-sm"
+            />
+            <figcaption className="mt-1 text-soft">{clientDate(newest.takenAt, words, studio)}</figcaption>
+          </figure>
         )}
         {hasWay && (
           <ClientWay
@@ -74,7 +78,7 @@ export default async function ClientPage({ params }: Params) {
           />
         )}
         {shows('section') && <ClientLayers words={words} parts={journey.parts} />}
-        {shown.length > 1 && <ClientPhotos words={words} photos={shown} token={token} zone={studio.zone} />}
+        {shown.length > 1 && <ClientPhotos words={words} photos={shown.slice(0, -1)} token={token} zone={studio.zone} />}
         {shows('record') && isDone && <ClientRecord words={words} journey={journey} zone={studio.zone} />}
         {shows('talk') && (
           <ClientTalk
