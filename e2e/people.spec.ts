@@ -380,6 +380,71 @@ test('a code from an app is asked for beside the password: each comes in once; p
   expect(await sent('')).toEqual([200, undefined, true])
 })
 
+test('a code is asked of everybody: who has none sets one up before they come any further', async ({ browser, context }) => {
+  const owner = await signedIn(context, 'Isolt', words.isolt)
+  const perran = await signedIn(await browser.newContext(), 'perran', words.perran)
+  const figures = (secret: string, stepsOn = 0) =>
+    new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + stepsOn * 30_000 })
+  const setUp = async (page: Page, password: string): Promise<string> => {
+    await page.getByRole('button', { name: 'Begin' }).click()
+    const secret = (await page.locator('[data-secret]').getAttribute('data-secret')) ?? ''
+    await page.getByLabel('Your password').fill(password)
+    await page.getByLabel('The figures of your app').fill(figures(secret))
+    await page.getByRole('button', { name: 'Ask for it from now on' }).click()
+    await expect(page.locator('[data-codes] li')).toHaveCount(10)
+    return secret
+  }
+  // nobody asks of others what they don't do themself, whatever is sent
+  await expect(owner.getByText('Begin with yourself: a code from an app as well')).toBeVisible()
+  const asks = (page: Page) =>
+    page.request.put(`${own.address()}/api/codes-for-all`, {
+      data: { ask: true, password: page === owner ? words.isolt : words.perran },
+      headers: { origin: own.address() },
+    })
+  expect(await (await asks(owner)).json()).toEqual({ issue: 'own-first' })
+  expect(await (await asks(perran)).json()).toEqual({ issue: 'not-yours' })
+  await owner.locator('summary', { hasText: 'A code from an app as well' }).click()
+  const secret = await setUp(owner, words.isolt)
+  await owner.reload()
+  // begun and left by a key, one is where one was
+  const ask = owner.getByRole('button', { name: 'Ask it of everybody' })
+  await ask.focus()
+  await owner.keyboard.press('Enter')
+  const proof = owner.locator('form', { has: owner.getByRole('button', { name: 'Ask everybody from now on' }) })
+  await expect(proof.getByLabel('Your password')).toBeFocused()
+  await owner.keyboard.press('Escape')
+  await expect(ask).toBeFocused()
+  await owner.keyboard.press('Enter')
+  await proof.getByLabel('Your password').fill(words.isolt)
+  await proof.getByLabel('The figures of your app').fill(figures(secret, 1))
+  await owner.keyboard.press('Enter')
+  await expect(owner.getByText('Isolt asks a code from an app of everybody.')).toBeVisible()
+  await expect(owner.getByText(/^Asked of everybody here\. (one has|\d+ have) none yet/)).toBeVisible()
+  await expectAxeClean(owner)
+
+  // who is in without one comes no further, by no way
+  await perran.goto(`${own.address()}/shelf?show=all`)
+  await expect(perran).toHaveURL(`${own.address()}/codes?to=${encodeURIComponent('/shelf?show=all')}`)
+  await expect(perran.getByRole('heading', { name: 'One more thing' })).toBeVisible()
+  await expectAxeClean(perran)
+  for (const path of ['/api/bench', '/api/week', '/api/happened', '/api/live'])
+    expect([path, (await perran.request.get(`${own.address()}${path}`)).status()]).toEqual([path, 401])
+  await setUp(perran, words.perran)
+  await perran.getByRole('button', { name: 'Go on' }).click()
+  await expect(perran).toHaveURL(`${own.address()}/shelf?show=all`)
+  await expect(perran.getByRole('heading', { level: 1 })).toBeVisible()
+
+  // left to each again
+  await owner.getByRole('button', { name: 'Leave it to each' }).click()
+  const left = owner.locator('form', { has: owner.getByRole('button', { name: 'Leave it to each from now on' }) })
+  await left.getByLabel('Your password').fill(words.isolt)
+  await own.ask(`update door.account set last_step = null where name in ('Isolt', 'perran')`)
+  await left.getByLabel('The figures of your app').fill(figures(secret))
+  await owner.keyboard.press('Enter')
+  await expect(owner.getByText('Isolt leaves a code from an app to each.')).toBeVisible()
+  await own.ask(`update door.account set second_factor = null, last_step = null where name in ('Isolt', 'perran')`)
+})
+
 test('who comes in no more is out at once, wherever they were in', async ({ browser, context }) => {
   const painter = await signedIn(await browser.newContext(), 'perran', words.perran)
   const owner = await signedIn(context, 'Isolt', words.isolt)

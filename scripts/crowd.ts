@@ -1,10 +1,11 @@
 /**
  * Fifty studios of twenty devices on one server: each device listens for changes, opens pages, writes notes, and reads its page anew when another of its
  * studio wrote, as the app does. Answers against the empty page in the same run, memory and connections from minute to minute, and whether any studio
- * heard another. Usage: npm run crowd [MINUTES] [SECONDS between what one device does], after a build.
+ * heard another. Usage: npm run crowd [MINUTES] [SECONDS between what one device does] [PROCESSES], after a build.
  */
 import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
+import http from 'node:http'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { addAccount, addMembership } from '@/db/account'
@@ -16,6 +17,7 @@ import { serveApp } from './serveApp'
 
 const minutes = Number(process.argv[2] ?? 3)
 const restSeconds = Number(process.argv[3] ?? 240)
+const processes = Number(process.argv[4] ?? 4)
 const [studios, perStudio] = [50, 20]
 /** the most that is allowed */
 const limits = { empty: 5, growth: 1.25 }
@@ -53,9 +55,13 @@ function uuid(id: string, k: number): string {
 }
 
 interface Device {
+  /** a device has connections of its own, as its browser would */
+  agent: http.Agent
   studio: number
   cookie: string
   page: string
+  /** where the same page is asked for as data alone, as the app's router would */
+  again: string
   /** changes it heard of */
   heard: number
 }
@@ -74,12 +80,20 @@ for (let k = 0; k < studios; k += 1) {
     const secret = freshSecret()
     await openSession(owner, { id: uuidv7(), secret, studioId: id, membershipId, days: 1 })
     const piece = uuid(pieces[each % pieces.length] ?? '', k)
-    devices.push({ studio: k, cookie: `itinerum-${port}=${secret}`, page: each % 2 === 0 ? '/' : `/pieces/${piece}`, heard: 0 })
+    const agent = new http.Agent({ keepAlive: true, maxSockets: 6 })
+    devices.push({
+      agent,
+      studio: k,
+      cookie: `itinerum-${port}=${secret}`,
+      page: each % 2 === 0 ? '/' : `/pieces/${piece}`,
+      again: '',
+      heard: 0,
+    })
   }
 }
 await owner.query('analyze')
 
-const { address, server } = await serveApp({ app: database.app('itinerum'), door: database.door('itinerum') }, port)
+const { address, server } = await serveApp({ app: database.app('itinerum'), door: database.door('itinerum') }, port, processes)
 const sleep = (ms: number) => new Promise((wait) => setTimeout(wait, ms))
 
 const spans: { what: 'page' | 'again' | 'write' | 'empty'; ms: number }[] = []
@@ -91,12 +105,34 @@ function note(words: string): void {
   said.set(words, (said.get(words) ?? 0) + 1)
 }
 let isOver = false
-async function timed(what: (typeof spans)[number]['what'], work: () => Promise<Response>): Promise<void> {
+interface Asked {
+  headers?: Record<string, string>
+  body?: string
+}
+const ask = (
+  { agent, cookie }: Device,
+  path: string,
+  { headers, body }: Asked = {},
+): Promise<{ status: number; text: string; to: string }> =>
+  new Promise((resolve, reject) => {
+    const method = body === undefined ? 'GET' : 'POST'
+    const request = http.request(`${address}${path}`, { agent, method, headers: { cookie, ...headers } }, (response) => {
+      const chunks: Buffer[] = []
+      response.on('data', (chunk: Buffer) => chunks.push(chunk))
+      const status = response.statusCode ?? 0
+      const to = response.headers.location ?? ''
+      response.on('end', () => resolve({ status, to, text: Buffer.concat(chunks).toString('utf8') }))
+      response.on('error', reject)
+    })
+    request.on('error', reject)
+    request.end(body)
+  })
+async function timed(what: (typeof spans)[number]['what'], device: Device, path: string, asked?: Asked): Promise<void> {
   const begun = performance.now()
   try {
-    const response = await work()
-    const text = await response.text()
-    if (!response.ok) note(`${what} ${response.status} ${text.slice(0, 80)}`)
+    const { status, text } = await ask(device, path, asked)
+    // the empty page is one that there is not
+    if (status !== 200 && what !== 'empty') note(`${what} ${status} ${text.slice(0, 80)}`)
   } catch {
     if (isOver) return
     note(`${what} cut off`)
@@ -104,25 +140,20 @@ async function timed(what: (typeof spans)[number]['what'], work: () => Promise<R
   spans.push({ what, ms: performance.now() - begun })
 }
 const read = (device: Device, what: 'page' | 'again') =>
-  timed(what, () =>
-    fetch(`${address}${device.page}`, { headers: { cookie: device.cookie, ...(what === 'again' && { rsc: '1' }) } }),
-  )
+  timed(what, device, what === 'again' ? device.again : device.page, what === 'again' ? { headers: { rsc: '1' } } : {})
 const wrote = new Map<number, number>()
 const write = (device: Device) => {
   wrote.set(device.studio, (wrote.get(device.studio) ?? 0) + 1)
   const pieceId = uuid(pieces[0] ?? '', device.studio)
   const typed = { entryId: uuidv7(), pieceId, at: new Date().toISOString(), note: `studio ${device.studio}` }
-  return timed('write', () =>
-    fetch(`${address}/api/bench`, {
-      method: 'POST',
-      headers: { cookie: device.cookie, origin: address, 'content-type': 'application/json' },
-      body: JSON.stringify({ action: 'addNote', typed }),
-    }),
-  )
+  return timed('write', device, '/api/bench', {
+    headers: { origin: address, 'content-type': 'application/json' },
+    body: JSON.stringify({ action: 'addNote', typed }),
+  })
 }
 const stop = new AbortController()
 let [refused, listening] = [0, 0]
-/** Hears of changes, and reads its page anew when it has been quiet for a quarter of a second. */
+/** Hears of changes, and reads its page anew within a moment of its own, as the app does. */
 async function listen(device: Device): Promise<void> {
   let response = await fetch(`${address}/api/live`, { headers: { cookie: device.cookie }, signal: stop.signal })
   // refused by a crowd, it comes again as the app does
@@ -135,11 +166,14 @@ async function listen(device: Device): Promise<void> {
   let timer: NodeJS.Timeout | undefined
   const decoder = new TextDecoder()
   for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
-    const changes = decoder.decode(chunk).split('event: changed').length - 1
-    if (changes === 0) continue
-    device.heard += changes
+    const told = [...decoder.decode(chunk).matchAll(/event: changed\ndata: \S+ (\d+)/g)]
+    if (told.length === 0) continue
+    device.heard += told.length
     clearTimeout(timer)
-    timer = setTimeout(() => void (isOver || read(device, 'again')), 250)
+    timer = setTimeout(
+      () => void (isOver || read(device, 'again')),
+      250 + Math.random() * Math.min(Number(told.at(-1)?.[1]) * 150, 3_000),
+    )
   }
 }
 async function live(device: Device): Promise<void> {
@@ -154,13 +188,30 @@ async function live(device: Device): Promise<void> {
 // a morning: they come within some seconds
 const listeners = devices.map(async (device) => {
   await sleep(Math.random() * 15_000)
+  // asked for without it, the server says by which sign the data of a page is asked for
+  const { to, status } = await ask(device, device.page, { headers: { rsc: '1' } })
+  device.again = status === 307 ? to.replace(address, '') : device.page
   await listen(device).catch(() => undefined)
 })
 while (listening < devices.length) await sleep(200)
 await sleep(1_000)
 for (const device of devices) device.heard = 0
+// one at a time, while nobody does anything: what the same costs without a crowd
+for (const each of devices.slice(0, 80)) await read(each, each.page === '/' ? 'page' : 'again')
+const aloneMs = spans.splice(0).map(({ ms }) => ms)
 void Promise.all(devices.map(live))
-const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid ?? 0}/status`, 'utf8'))?.[1] ?? NaN) / 1024
+/** of the server and of those that it began */
+function memory(): number {
+  const pids = [server.pid ?? 0, ...childrenOf(server.pid ?? 0)]
+  return pids.reduce(
+    (mb, pid) => mb + Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? NaN) / 1024,
+    0,
+  )
+}
+function childrenOf(pid: number): number[] {
+  const own = readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf8').trim().split(' ').filter(Boolean).map(Number)
+  return [...own, ...own.flatMap(childrenOf)]
+}
 const connections = async () =>
   (
     await owner.query<{ n: number }>(
@@ -169,7 +220,8 @@ const connections = async () =>
   ).rows[0]?.n ?? NaN
 const minuteByMinute: { mb: number; connections: number }[] = []
 for (let k = 0; k < minutes * 6; k += 1) {
-  await timed('empty', () => fetch(`${address}/sign-in`))
+  const [anybody] = devices
+  if (anybody) await timed('empty', anybody, '/blank')
   await sleep(10_000)
   if (k % 6 === 5) minuteByMinute.push({ mb: memory(), connections: await connections() })
 }
@@ -195,6 +247,12 @@ for (const what of ['page', 'again', 'write'] as const)
     `${what.padEnd(6)} ${String(of(what).length).padStart(6)} times, median ${at(of(what), 0.5).toFixed(0)} ms, 95 % under ${at(of(what), 0.95).toFixed(0)} ms`,
   )
 if (failed > 0) console.log([...said].map(([words, n]) => `${n} × ${words}`).join('\n'))
+console.log(
+  `alone, the same took ${at(
+    aloneMs.sort((a, b) => a - b),
+    0.5,
+  ).toFixed(0)} ms, 95 % under ${at(aloneMs, 0.95).toFixed(0)} ms`,
+)
 console.log(`${wasListening} listened, ${refused} times asked to come again`)
 console.log(`95 % of all under ${(at(all, 0.95) / empty).toFixed(1)} × the empty page (${empty.toFixed(0)} ms beside it)`)
 console.log(

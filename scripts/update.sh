@@ -2,7 +2,7 @@
 # while these run, so all of it is in functions that are read before.
 
 # What a start goes by, of what is said in the environment.
-settings_known='PORT LAN_PORT ITINERUM_HOME ITINERUM_DATABASE_URL ITINERUM_SECRET ITINERUM_ORIGIN ITINERUM_LAN_NAMES ITINERUM_SENSOR ITINERUM_PG_FLAGS ITINERUM_PASSPHRASE_FILE'
+settings_known='PORT LAN_PORT ITINERUM_HOME ITINERUM_DATABASE_URL ITINERUM_SECRET ITINERUM_ORIGIN ITINERUM_LAN_NAMES ITINERUM_SENSOR ITINERUM_SERVERS ITINERUM_POOLER ITINERUM_PG_FLAGS ITINERUM_PASSPHRASE_FILE'
 
 write_service() { # [--lan]
   local unit=$home/itinerum.service settings=$home/itinerum.env more= each

@@ -41,26 +41,34 @@ const isCrowded = (): boolean =>
 
 /** What answers to everybody: the door itself, an invitation, a private calendar, and what a browser needs to show them. */
 const open =
-  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/photo\/[^/]{1,60})?|api\/(?:session|join|password|pairing|authority|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
+  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/opened|\/photo\/[^/]{1,60})?|api\/(?:session|join|password|pairing|authority|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
 
 /** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
 async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
-  const { pathname, search } = request.nextUrl
+  const { pathname } = request.nextUrl
   // an action answers by itself that nobody is signed in: what was typed stays on its page
   if (open.test(pathname) || (request.method === 'POST' && request.headers.has('next-action'))) return null
   const { name } = sessionCookie(request.headers.get('host'), isTls(request.headers))
   // records that can't be reached are waited for, and told, by the page
   const session = await lookUp(request.cookies.get(name)?.value ?? '', 0).catch(() => 'unknown' as const)
   if (session === 'unknown' || (session?.isOpen && isFor(session, request.headers))) return null
+  if (session?.lacksCode && isFor(session, request.headers)) {
+    if (pathname === '/codes' || pathname === '/api/second-factor') return null
+    if (!pathname.startsWith('/api/')) return leadTo('/codes', request)
+  }
   const isRevoked = session?.isRevoked ?? false
   // what a lost device's browser kept of photographs and pages goes from it, too
   const headers = { 'cache-control': 'no-store', ...(isRevoked && { 'clear-site-data': '"cache"' }) }
   if (pathname.startsWith('/api/'))
     return NextResponse.json({ issue: 'signed-out', revoked: isRevoked }, { status: 401, headers })
-  const to = new URL('/sign-in', request.url)
+  return leadTo('/sign-in', request, headers)
+}
+/** To another page, and from there to where one wanted to go. */
+function leadTo(page: string, { url, nextUrl: { pathname, search } }: NextRequest, headers: Record<string, string> = {}) {
+  const to = new URL(page, url)
   const place = ownPlace(pathname + search.replace(/[?&]_rsc=[^&]*/, ''))
   if (place !== '/') to.searchParams.set('to', place)
-  return NextResponse.redirect(to, { status: 307, headers })
+  return NextResponse.redirect(to, { status: 307, headers: { 'cache-control': 'no-store', ...headers } })
 }
 
 /** What is wrong with what was sent; null where it can be read. */

@@ -15,6 +15,7 @@ describe('whoever writes their own statements', () => {
   const tables = [
     'account',
     'happened',
+    'house_rule',
     'may_read',
     'may_write',
     'membership',

@@ -89,6 +89,9 @@ export async function inSession<T>(
   )
 }
 
+/** A newer version changed what a kept plan gives: the connection that keeps it is of no more use. */
+const isOutOfDate = ({ message }: Error): boolean => message.includes('cached plan must not change')
+
 /** Does work in one transaction, in no studio; any throw undoes all of it. */
 export async function inTransaction<T>(
   pool: pg.Pool,
@@ -103,6 +106,7 @@ export async function inTransaction<T>(
       return result
     } catch (error) {
       await client.query('rollback').catch(lost)
+      if (error instanceof Error && isOutOfDate(error)) lost(error)
       throw error
     }
   })
@@ -148,7 +152,8 @@ export function troubleOf(error: unknown): IssueCode | null {
   if (error instanceof AggregateError) return error.errors.map(troubleOf).find((issue) => issue !== null) ?? null
   const code = (error as { code?: unknown }).code
   if (typeof code === 'string' && (lostCodes.has(code) || passing.test(code))) return 'unreachable'
-  if (/connection terminated|connection error and is not queryable|client was closed/i.test(error.message)) return 'unreachable'
+  if (isOutOfDate(error) || /connection terminated|connection error and is not queryable|client was closed/i.test(error.message))
+    return 'unreachable'
   if (/timeout exceeded when trying to connect/i.test(error.message)) return 'busy'
   if (!(error instanceof pg.DatabaseError) || !error.code) return null
   const { constraint = '' } = error

@@ -2,6 +2,7 @@
  * The edge of the database: a row is read by the schema of what it is, and a query says by its name how many it promises. What
  * a row should not hold is said with its table's words, where it is read.
  */
+import { createHash } from 'node:crypto'
 import type { z } from 'zod'
 import type { Client } from './pool'
 
@@ -11,8 +12,18 @@ export interface Query<S extends z.ZodType> {
   of: string
   row: S
   sql: string
+  /** what a connection keeps its plan under */
+  kept: string
 }
-export const query = <S extends z.ZodType>(of: string, row: S, sql: string): Query<S> => ({ of, row, sql })
+export const query = <S extends z.ZodType>(of: string, row: S, sql: string): Query<S> => ({
+  ...{ of, row, sql },
+  kept: createHash('sha1').update(sql).digest('hex'),
+})
+/**
+ * A connection of one's own keeps the plans of what it was asked before. A pooler may hand each transaction another connection: behind a
+ * database's own address plans are kept only where it is said that nothing of the kind stands before it.
+ */
+const keepsPlans = !process.env.ITINERUM_DATABASE_URL || process.env.ITINERUM_POOLER === 'none'
 
 /** Thrown where the database holds what this version does not know. */
 export class UnreadableRow extends Error {}
@@ -27,7 +38,11 @@ function read<S extends z.ZodType>({ of, row }: Query<S>, given: unknown): z.out
 
 /** Every row, however many. */
 export async function many<S extends z.ZodType>(client: Client, asked: Query<S>, values: unknown[] = []): Promise<z.output<S>[]> {
-  const { rows } = await client.query<Record<string, unknown>>(asked.sql, values)
+  const { rows } = await client.query<Record<string, unknown>>({
+    text: asked.sql,
+    values,
+    ...(keepsPlans && { name: asked.kept }),
+  })
   return rows.map((given) => read(asked, given))
 }
 

@@ -17,6 +17,8 @@ const sessionRow = z.object({
   role: z.enum(roles),
   isDemo: z.boolean(),
   isOpen: z.boolean(),
+  /** it would be open, had they the code that this studio asks of everybody */
+  lacksCode: z.boolean(),
   isRevoked: z.boolean(),
   isStale: z.boolean(),
 })
@@ -28,10 +30,13 @@ const sessionByDigest = query(
   sessionRow,
   `select e.id, m.id as "membershipId", a.id as "accountId", a.name as "accountName", e.studio_id as "studioId",
           m.person_id as "personId", p.name as "personName", m.role, a.is_demo as "isDemo",
-          e.ended_at is null and e.expires_at > now() and e.seen_at > now() - door.idle() and m.ended_at is null as "isOpen", e.is_revoked as "isRevoked",
+          stands.up and not lacks.code as "isOpen", stands.up and lacks.code as "lacksCode", e.is_revoked as "isRevoked",
           e.seen_at < now() - make_interval(mins => $2) as "isStale"
    from door.session e join door.membership m on m.id = e.membership_id join door.account a on a.id = m.account_id
    join person p on p.studio_id = m.studio_id and p.id = m.person_id
+   left join door.house_rule r on r.studio_id = e.studio_id
+   cross join lateral (select e.ended_at is null and e.expires_at > now() and e.seen_at > now() - door.idle() and m.ended_at is null as up) stands
+   cross join lateral (select coalesce(r.asks_codes, false) and a.second_factor is null and not a.is_demo as code) lacks
    where e.digest = $1`,
 )
 /** A person's session, open or ended; null where there never was one. */

@@ -33,6 +33,8 @@ export function happenedWords({ what, by, about, role, agent, thing, named, fact
     'codes-on': `${whom} comes in with a code from an app from now on.`,
     'codes-off': `${whom} comes in without codes from now on${other ? `, says ${other}` : ''}.`,
     'printed-code': `${whom} used one of their printed codes.`,
+    'codes-asked': `${by ?? 'Somebody'} asks a code from an app of everybody.`,
+    'codes-left': `${by ?? 'Somebody'} leaves a code from an app to each.`,
     invited: `${by ?? 'Whoever runs the machine'} made a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
     'invitation-back': `${by ?? 'Whoever runs the machine'} took back a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
   }

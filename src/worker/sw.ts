@@ -13,7 +13,7 @@ const pagesCache = 'itinerum-pages'
 const codeCache = 'itinerum-code'
 
 /** the door is never kept: it is another one each time; nor is a client's page, which is theirs */
-const door = /^\/(?:sign-in|trust|join\/|new-password\/|pair\/|for\/|house\/doors)/
+const door = /^\/(?:sign-in|trust|codes|join\/|new-password\/|pair\/|for\/|house\/doors)/
 /** a page that led to the door is not the page that was asked for */
 const whole: SerwistPlugin = {
   cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),

@@ -53,6 +53,9 @@ async function connect(again: boolean): Promise<void> {
 export const changedSince = (studioId: StudioId, sinceMs: number): boolean =>
   (hub.changedMs.get(studioId) ?? 0) > sinceMs - graceMs
 
+/** How many of a studio's devices this server tells. */
+export const listenersOf = (studioId: StudioId): number => hub.listeners.get(studioId)?.size ?? 0
+
 /** Tells of every change in a studio until the returned function is called. */
 export function listen(studioId: StudioId, tell: Tell): () => void {
   if (!hub.listens) {

@@ -13,6 +13,8 @@ export const doorEvents = [
   'codes-on',
   'codes-off',
   'printed-code',
+  'codes-asked',
+  'codes-left',
   // of what the house goes by
   'made',
   'changed',
@@ -21,7 +23,7 @@ export const doorEvents = [
 export type DoorEvent = (typeof doorEvents)[number]
 /** What is asked for together. */
 export const happenedGroups = {
-  doors: ['came-in', 'went-out', 'signed-out', 'password', 'codes-on', 'codes-off', 'printed-code'],
+  doors: ['came-in', 'went-out', 'signed-out', 'password', 'codes-on', 'codes-off', 'printed-code', 'codes-asked', 'codes-left'],
   people: ['joined', 'sent-away', 'role', 'invited', 'invitation-back'],
   house: ['made', 'changed', 'ended'],
 } as const satisfies Record<string, readonly DoorEvent[]>

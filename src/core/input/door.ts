@@ -94,5 +94,7 @@ export const askedFactorInput = changeFactorInput.extend({
     .regex(/^[A-Z2-7]{32}$/)
     .optional(),
 })
+/** A code asked of everybody, or left to each. */
+export const codesForAllInput = provenInput.extend({ ask: z.boolean() })
 export const nothingInput = z.object({})
 export const tokenInput = token

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { TextField, Trouble } from '@/ui/form/Field'
-import { useDoor } from './ask'
+import { openAnew, useDoor } from './ask'
 import { CodeField } from './CodeField'
 import { QrCode } from './QrCode'
 
@@ -17,7 +17,13 @@ const issueWords = {
   on: 'The figures of another app are asked for already. End those first, by a code of theirs; then begin anew.',
 }
 
-export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
+interface Props {
+  isOn: boolean
+  left: number
+  /** asked before one comes any further: where to, then */
+  onward?: string
+}
+export function SecondFactor({ isOn, left, onward }: Props) {
   const router = useRouter()
   const [fresh, setFresh] = useState<Fresh | null>(null)
   const [codes, setCodes] = useState<readonly string[] | null>(null)
@@ -37,11 +43,18 @@ export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
     router.refresh()
   }
   return (
-    <details className="mt-2 max-w-xl" open={codes !== null || undefined}>
+    <details className="mt-2 max-w-xl" open={codes !== null || onward !== undefined || undefined}>
       <summary className="min-h-12 cursor-pointer py-2 text-lg font-semibold">
         {isOn ? 'Codes from your app: asked for' : 'A code from an app as well'}
       </summary>
       {codes && <PrintedCodes codes={codes} />}
+      {onward && isOn && (
+        <p className="mt-4">
+          <button type="button" className="press press-now min-h-14 px-8 text-lg" onClick={() => openAnew(onward)}>
+            Go on
+          </button>
+        </p>
+      )}
       {!isOn && !fresh && !codes && (
         <>
           <p className="mb-3 text-soft">
@@ -54,7 +67,7 @@ export function SecondFactor({ isOn, left }: { isOn: boolean; left: number }) {
         </>
       )}
       {fresh && <Taking fresh={fresh} />}
-      {(fresh ?? isOn) && (
+      {(fresh ?? (isOn && onward === undefined)) && (
         <form
           method="post"
           noValidate

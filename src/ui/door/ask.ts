@@ -10,7 +10,7 @@ export interface DoorAnswer {
   fields?: Record<string, string> | undefined
 }
 
-type Path = '/api/session' | '/api/join' | '/api/password' | '/api/second-factor' | '/api/pairing'
+type Path = '/api/session' | '/api/join' | '/api/password' | '/api/second-factor' | '/api/pairing' | '/api/codes-for-all'
 type Method = 'POST' | 'PUT' | 'DELETE'
 
 export async function askDoor<T extends object = object>(

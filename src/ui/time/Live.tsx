@@ -5,6 +5,8 @@ import { useRefresh } from './useRefresh'
 
 /** several changes at once are one */
 const settleMs = 250
+/** a studio's devices hear of it at once: each asks at a moment of its own, the more they are the further apart */
+const spreadMs = (devices: number) => Math.min(devices * 150, 3_000)
 /** who was refused asks again after this, or up to twice as long: a crowd comes apart */
 const againMs = 3_000
 
@@ -18,9 +20,9 @@ export function Live({ sinceMs }: { sinceMs: number }) {
     let source: EventSource | undefined
     let again: ReturnType<typeof setTimeout> | undefined
     let opened = false
-    const ask = () => {
+    const ask = (devices = 1) => {
       clearTimeout(timer)
-      timer = setTimeout(() => void refresh(), settleMs)
+      timer = setTimeout(() => void refresh(), settleMs + Math.random() * spreadMs(devices))
     }
     // a browser has few connections to one server: a tab that nobody looks at gives its own back
     const listen = () => {
@@ -30,7 +32,7 @@ export function Live({ sinceMs }: { sinceMs: number }) {
       } else if (!source) {
         // it comes back by itself when broken; what was missed meanwhile is asked for then
         source = new EventSource(`/api/live?since=${since}`)
-        source.addEventListener('changed', ask)
+        source.addEventListener('changed', ({ data }: MessageEvent<string>) => ask(Number(data.split(' ')[1])))
         // refused, not broken: nobody is in here any more, and the page asked anew leads to the door; or a crowd was asked to
         // come again, and then the browser by itself would not
         source.onerror = () => {

@@ -1,6 +1,6 @@
-/** Server-sent events: `changed`, with the table's name, whenever something of this studio was written. */
+/** Server-sent events: `changed`, with the table's name and how many are told of it, whenever something of this studio was written. */
 import { lookUp } from '@/app/_server/door'
-import { changedSince, listen } from '@/app/_server/live'
+import { changedSince, listen, listenersOf } from '@/app/_server/live'
 import { sessionSecret } from '@/app/_server/session'
 
 export const dynamic = 'force-dynamic'
@@ -23,7 +23,7 @@ export async function GET(request: Request): Promise<Response> {
           stop()
         }
       }
-      const unlisten = listen(studioId, (table) => say(`event: changed\ndata: ${table}\n\n`))
+      const unlisten = listen(studioId, (table) => say(`event: changed\ndata: ${table} ${listenersOf(studioId)}\n\n`))
       // who was signed out meanwhile is told nothing more; records that can't be reached say nothing of it
       const stillIn = async () => {
         if ((await lookUp(secret).catch(() => session))?.isOpen) return say(': still here\n\n')
@@ -38,7 +38,7 @@ export async function GET(request: Request): Promise<Response> {
       request.signal.addEventListener('abort', stop)
       say('retry: 1000\n\n')
       const since = Number(new URL(request.url).searchParams.get('since'))
-      if (since > 0 && changedSince(studioId, since)) say('event: changed\ndata: since\n\n')
+      if (since > 0 && changedSince(studioId, since)) say('event: changed\ndata: since 1\n\n')
     },
     cancel: () => stop(),
   })

@@ -5,10 +5,10 @@ import { freshFactor, printAnew, turnOff, turnOn } from '@/app/_server/secondFac
 import { askedFactorInput, changeFactorInput, nothingInput } from '@/core/input/door'
 import type { Session } from '@/db/session'
 
-/** Whoever is in; nobody of the demo, who come in by one tap. */
+/** Whoever is in, or would be with a code; nobody of the demo, who come in by one tap. */
 async function own(request: Request): Promise<Session | null> {
   const session = await lookUp(secretIn(request))
-  return session?.isOpen && !session.isDemo ? session : null
+  return (session?.isOpen || session?.lacksCode) && !session.isDemo ? session : null
 }
 const out = () => refused('signed-out', 401)
 

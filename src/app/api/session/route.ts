@@ -33,7 +33,7 @@ export async function DELETE(request: Request): Promise<Response> {
   const read = await readSent(request, ending)
   if ('no' in read) return read.no
   const session = await lookUp(secretIn(request))
-  if (!session?.isOpen) return answerGone(request)
+  if (!session?.isOpen && !session?.lacksCode) return answerGone(request)
   const { ids = [session.id], ...proof } = read.sent
   const answer = await orBusy(answerAsked(signOut(session, ids, proof, cameBy(request).address)))
   return answer.ok && ids.includes(session.id) ? answerGone(request) : answer

@@ -1,6 +1,7 @@
 /** Who may come in, and on which devices one is in oneself. */
 import { redirect } from 'next/navigation'
 import { listFailedTries, listOwnHappened, listOwnSessions, listOwnStudios, whoIsIn } from '@/app/_server/door'
+import { findHouseRule } from '@/app/_server/houseRule'
 import { listMembers } from '@/app/_server/members'
 import { isReached } from '@/app/_server/pairing'
 import { findOwnFactor } from '@/app/_server/secondFactor'
@@ -9,6 +10,7 @@ import { type HappenedGroup, happenedGroups } from '@/core/house/doorEvents'
 import { listInvitations } from '@/db/invitation'
 import { BringPhone } from '@/ui/door/BringPhone'
 import { ChangePassword } from '@/ui/door/ChangePassword'
+import { CodesForAll } from '@/ui/door/CodesForAll'
 import { Devices } from '@/ui/door/Devices'
 import { FailedTries } from '@/ui/door/FailedTries'
 import { HappenedList } from '@/ui/door/HappenedList'
@@ -28,7 +30,8 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
   const session = await whoIsIn()
   if (!session) redirect('/sign-in?to=/house/doors')
   const isOwner = session.role === 'owner'
-  const [factor, failed, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
+  const [rule, factor, failed, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
+    isOwner && !session.isDemo ? findHouseRule(session) : null,
     session.isDemo ? null : findOwnFactor(session),
     session.isDemo ? [] : listFailedTries(session),
     loadHouse(),
@@ -93,6 +96,7 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
             people={people.filter(({ id }) => isOpen({ personId: id }))}
           />
         )}
+        {rule && <CodesForAll {...rule} asks={asks} />}
       </section>
       <section aria-labelledby="happened" className="border-t-2 border-ink pt-4">
         <h2 id="happened" className="title text-3xl">
