@@ -33,12 +33,15 @@ async function keyFor(client: pg.Client, studioId: string): Promise<string | nul
     studioId,
   ])
   if (owned.rowCount) return null
-  // one address at a time
-  await client.query('update invitation set revoked_at = now() where studio_id = $1 and used_at is null and revoked_at is null', [
-    studioId,
-  ])
+  // one address at a time; whose hands it was for it stays for
+  const { rows } = await client.query<{ personId: string | null }>(
+    `update invitation set revoked_at = now() where studio_id = $1 and used_at is null and revoked_at is null
+     returning case role when 'owner' then person_id end as "personId"`,
+    [studioId],
+  )
+  const personId = rows.find((each) => each.personId)?.personId ?? null
   const secret = freshSecret()
-  await addInvitation(client, studioId, { id: uuidv7(), secret, role: 'owner', personId: null, hours: keyHours })
+  await addInvitation(client, studioId, { id: uuidv7(), secret, role: 'owner', personId, hours: keyHours })
   return secret
 }
 

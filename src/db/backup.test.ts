@@ -1,13 +1,15 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { createWriteStream, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { pipeline } from 'node:stream/promises'
 import { promisify } from 'node:util'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { loadDemo } from '../../demo/load'
 import { addPasswordKey } from './account'
+import { writeArchive } from './archiveFile'
 import { addClientLink } from './clientPage'
 import { keepCodes } from './codes'
 import { addInvitation, findInvited } from './invitation'
@@ -16,6 +18,7 @@ import { listOpenPieces } from './piece'
 import { inSession, makePool, types } from './pool'
 import { freshSecret } from './secret'
 import { openSession } from './session'
+import { comeIn } from './testing/database'
 import { keepTill } from './till'
 
 const run = promisify(execFile)
@@ -60,7 +63,7 @@ beforeAll(async () => {
   await client.end()
 }, 120_000)
 afterAll(async () => {
-  for (const home of ['first', 'second']) await command(home, 'database', 'down')
+  for (const home of ['first', 'second', 'third']) await command(home, 'database', 'down')
   rmSync(folder, { recursive: true, force: true })
 }, 60_000)
 
@@ -102,6 +105,40 @@ test('a backup restored into a fresh cluster gives the same rows, and the applic
   expect(open).toHaveLength(9)
   await pool.end()
 }, 120_000)
+
+test('a studio taken along as an archive comes into an empty home, as those hands that are named; a damaged one leaves all as it was', async () => {
+  const file = join(folder, 'along.zip')
+  const { owner } = await up('first')
+  const client = new pg.Client({ connectionString: owner, types })
+  await client.connect()
+  const secret = await comeIn(client, demoStudio, 'owner')
+  // as the application would, in that session
+  await client.query('begin')
+  await client.query('set local role itinerum_app')
+  await client.query('select enter($1)', [secret])
+  const asked = { studioId: demoStudio, madeAt: new Date().toISOString(), sheetOf: () => null }
+  await pipeline(await writeArchive(client, asked), createWriteStream(file))
+  await client.query('commit')
+  await client.end()
+  const cut = join(folder, 'cut.zip')
+  writeFileSync(cut, readFileSync(file).subarray(0, 20_000))
+  expect(await refusal(command('third', 'import', cut))).toMatch(/can’t be read .*\n.*One fault; nothing was taken in/s)
+  expect(await refusal(command('third', 'import', file, 'Nobody There'))).toMatch(/Nobody in it is called Nobody There/)
+  expect((await command('third', 'import', file, 'Wenna Tarrow')).stdout).toMatch(
+    /Taken in: [\d]+ rows of \d+ tables, \d+ pictures/,
+  )
+  const third = await up('third')
+  expect((await digest(third.owner)).entry).toBe((await digest(owner)).entry)
+  const there = new pg.Client({ connectionString: third.owner, types })
+  await there.connect()
+  const { rows } = await there.query<{ name: string }>(
+    'select p.name from invitation i join person p on p.id = i.person_id where used_at is null',
+  )
+  expect(rows).toEqual([{ name: 'Wenna Tarrow' }])
+  await there.end()
+  // what has a studio takes no other
+  expect(await refusal(command('third', 'import', file))).toMatch(/a studio here already/)
+}, 240_000)
 
 test('a file that is no backup changes nothing, and is said to be none', async () => {
   const file = join(folder, 'shopping.txt')

@@ -1,4 +1,5 @@
 /** The house: terms, channels, air. */
+import { whoIsIn } from '@/app/_server/door'
 import { whatMay } from '@/app/_server/may'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
@@ -34,6 +35,7 @@ const load = () =>
 export default async function House() {
   const studio = await loadStudio()
   const may = await whatMay()
+  const isOwner = (await whoIsIn())?.role === 'owner'
   const { people, hours, places, channels, rooms, readings, feeds } = await load()
   return (
     <div className="space-y-12 pt-6">
@@ -123,6 +125,21 @@ export default async function House() {
           reading holds until the next.
         </p>
       </section>
+      {isOwner && (
+        <section aria-labelledby="along" className="border-t-2 border-ink pt-4">
+          <h2 id="along" className="title text-3xl">
+            All of it is yours
+          </h2>
+          <p className="mt-1 max-w-prose text-soft">
+            One file holds the whole studio: every row as JSON with its schema, the same as sheets in words and {studio.currency},
+            and every photograph. <code>./itinerum import</code> takes it into an empty studio, on this machine or another. It
+            holds clients’ names and all your prices: keep it where you keep your books.
+          </p>
+          <a className="press mt-3 inline-flex min-h-12 items-center" href="/api/studio/archive" download>
+            Take it all along
+          </a>
+        </section>
+      )}
     </div>
   )
 }

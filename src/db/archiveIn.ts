@@ -1,0 +1,155 @@
+/** An archive taken into a database where there is nothing: read, checked against itself, stored, checked against the database. */
+import pg from 'pg'
+import { type Fault, faultsIn, type Manifest, photoFile, tableFile, type TableShape } from '@/core/house/archive'
+import { archivedTables, findDataVersion, refusedBy, storeRows } from './archive'
+import { type OpenArchive, openArchive } from './archiveFile'
+import { findUnknownCodes, keepCodes } from './codes'
+import { migrate } from './migrate'
+import { types } from './pool'
+
+export interface TakenIn {
+  studioId: string
+  rows: number
+  tables: number
+  photographs: number
+}
+/**
+ * Takes an archive in, as the database's owner; the database is brought to the form that the archive has, and from there to the newest.
+ * All of its faults at once, and nothing stored, where there are any. Throws where the database is not empty.
+ */
+export async function takeIn(ownerUrl: string, path: string): Promise<TakenIn | { faults: Fault[] }> {
+  const { archive, faults } = await openArchive(path)
+  if (!archive) return { faults }
+  try {
+    const found = await takeOpenedIn(ownerUrl, archive)
+    return 'faults' in found || faults.length > 0 ? { faults: [...faults, ...('faults' in found ? found.faults : [])] } : found
+  } finally {
+    archive.close()
+  }
+
+  async function takeOpenedIn(url: string, opened: OpenArchive): Promise<TakenIn | { faults: Fault[] }> {
+    const { manifest } = opened
+    if (!(await canRead(url, manifest.version)))
+      return { faults: [{ file: 'manifest.json', is: 'too-new', why: `version ${manifest.version}` }] }
+    const owner = new pg.Client({ connectionString: url, types })
+    await owner.connect()
+    try {
+      const shapes = await archivedTables(owner)
+      const read = await readTables(opened, shapes)
+      const wrong = [
+        ...read.faults,
+        ...faultsIn(shapes, read.tables, manifest.studioId),
+        ...missingPictures(manifest, read.tables),
+      ]
+      if (wrong.length > 0 || faults.length > 0) return { faults: wrong }
+      const refused = await store(owner, opened, shapes, read.texts)
+      if (refused) return { faults: [refused] }
+      const rows = Object.values(read.tables).reduce<number>((sum, each) => sum + (Array.isArray(each) ? each.length : 0), 0)
+      const photographs = picturesOf(manifest).length
+      await migrate(url)
+      await keepCodes(owner)
+      const unknown = await findUnknownCodes(owner, 1_000)
+      if (unknown.length > 0)
+        return {
+          faults: unknown.map(({ table, column, id, code }) => ({
+            file: tableFile(table),
+            column,
+            is: 'refused',
+            why: `${id}: ${code}`,
+          })),
+        }
+      return { studioId: manifest.studioId, rows, tables: shapes.length, photographs }
+    } finally {
+      await owner.end()
+    }
+  }
+}
+
+/** Brings an empty database to a form; false where this version knows none so new. Throws where there is something in it. */
+async function canRead(url: string, version: number): Promise<boolean> {
+  const applied = await migrate(url, String(version).padStart(3, '0')).catch((error: unknown) => {
+    if (error instanceof Error && /migration/i.test(error.message)) return null
+    throw error
+  })
+  if (!applied) return false
+  const client = new pg.Client({ connectionString: url, types })
+  await client.connect()
+  try {
+    const { rowCount } = await client.query('select from studio')
+    if (rowCount) throw new Error('there is a studio here already')
+    return (await findVersion(client)) === version
+  } finally {
+    await client.end()
+  }
+}
+/** of data from before it said its own version, as well */
+const findVersion = async (client: pg.Client): Promise<number> => {
+  const { rows } = await client.query<{ version: number }>('select max(version)::int as version from schema_version')
+  return rows[0]?.version ?? (await findDataVersion(client))
+}
+
+async function readTables(archive: OpenArchive, shapes: readonly TableShape[]) {
+  const [texts, tables]: [Record<string, string>, Record<string, unknown>] = [{}, {}]
+  const faults: Fault[] = []
+  const known = new Set(shapes.map(({ name }) => tableFile(name)))
+  for (const file of Object.keys(archive.manifest.files))
+    if (file.startsWith('tables/') && !known.has(file)) faults.push({ file, is: 'other-table' })
+  for (const { name } of shapes) {
+    const file = tableFile(name)
+    const bytes = await archive.read(file).catch(() => null)
+    if (!bytes) {
+      // a file that the manifest names is told as missing already
+      if (!(file in archive.manifest.files)) faults.push({ file, is: 'missing' })
+      continue
+    }
+    texts[name] = bytes.toString('utf8')
+    try {
+      tables[name] = JSON.parse(texts[name]) as unknown
+    } catch (error) {
+      faults.push({ file, is: 'not-json', why: error instanceof Error ? error.message : String(error) })
+    }
+  }
+  return { texts, tables, faults }
+}
+
+const sizes = ['small', 'large']
+const picturesOf = ({ files }: Manifest): string[] => Object.keys(files).filter((name) => name.startsWith('photographs/'))
+/** Photographs that are in the tables and not among the files, and the other way round. */
+function missingPictures(manifest: Manifest, tables: Readonly<Record<string, unknown>>): Fault[] {
+  const { photo } = tables
+  const ids = Array.isArray(photo)
+    ? photo.flatMap((row: { id?: unknown } | null) => (typeof row?.id === 'string' ? [row.id] : []))
+    : []
+  const wanted = new Set(ids.flatMap((id) => sizes.map((size) => photoFile(id, size))))
+  const there = new Set(picturesOf(manifest))
+  return [
+    ...[...wanted].filter((file) => !there.has(file)).map((file): Fault => ({ file, is: 'no-photograph' })),
+    ...[...there].filter((file) => !wanted.has(file)).map((file): Fault => ({ file, is: 'leads-nowhere', why: 'photo' })),
+  ]
+}
+
+async function store(
+  owner: pg.Client,
+  archive: OpenArchive,
+  shapes: readonly TableShape[],
+  texts: Readonly<Record<string, string>>,
+): Promise<Fault | null> {
+  const { manifest } = archive
+  async function* pictures() {
+    for (const file of picturesOf(manifest)) {
+      const [, photoId = '', size = ''] = /^photographs\/(.{36})-(\w+)\.jpg$/.exec(file) ?? []
+      yield { photoId, size, studioId: manifest.studioId, bytes: (await archive.read(file)) ?? Buffer.alloc(0) }
+    }
+  }
+  await owner.query('begin')
+  try {
+    await storeRows(owner, shapes, texts, pictures())
+    await owner.query('commit')
+    return null
+  } catch (error) {
+    await owner.query('rollback')
+    const refused = refusedBy(error)
+    if (!refused) throw error
+    return refused
+  }
+}
