@@ -209,3 +209,41 @@ test('taken back, the link opens nothing; asked on and on, it tells to wait', as
   expect(await answer(page.request, wrong)).toBe(429)
   expect(await answer(page.request, new URL(await makeLink(desk, piece)).pathname)).toBe(200)
 })
+
+test('who wishes to be forgotten is: named before what goes, in two taps, and gone from what is taken along', async ({
+  browser,
+  context,
+}) => {
+  await own.letIn(context, 'Wenna')
+  const desk = await context.newPage()
+  const piece = await pieceCalled('Nursery')
+  const link = await makeLink(desk, piece)
+  await expect(desk.getByRole('heading', { level: 1, name: 'For The Ferrow household' })).toBeVisible()
+  // begun and left by a key, nothing is gone
+  await desk.getByRole('button', { name: 'Erase this client…' }).click()
+  await expect(desk.getByText(/^Their name goes from one piece, \d+ questions of theirs are erased/)).toBeVisible()
+  await expectAxeClean(desk)
+  await desk.keyboard.press('Escape')
+  await desk.getByRole('button', { name: 'Erase this client…' }).click()
+  const words = desk.getByLabel('And strike these words')
+  await expect(words).toHaveValue('Ferrow')
+  await words.fill('Ferrow, 12')
+  await desk.getByRole('button', { name: 'Erase it for good' }).click()
+  await expect(desk.getByText(/Each at least three letters/)).toBeVisible()
+  await words.fill('Ferrow, Ferrows')
+  await desk.getByRole('button', { name: 'Erase it for good' }).click()
+  await expect(desk.getByRole('heading', { level: 1, name: 'For the client' })).toBeVisible()
+  await expect(desk.getByText('Is it done?')).toHaveCount(0)
+  const page = await guest(browser)
+  expect(await answer(page.request, new URL(link).pathname)).not.toBe(200)
+  const file = await (await desk.request.get(`${own.address()}/api/pieces/${piece}/export?as=json`)).text()
+  expect(file).not.toMatch(/Ferrow|handles on Monday/)
+  await desk.goto(`${own.address()}/house/doors?of=house`)
+  await expect(desk.getByText(/^Wenna .*erased what was known of the client of Nursery bookcase\./)).toBeVisible()
+  // a painter is not asked
+  const other = await browser.newContext()
+  await own.letIn(other, 'Joss')
+  const helper = await other.newPage()
+  await helper.goto(`${own.address()}/pieces/${piece}`)
+  await expect(helper.getByRole('button', { name: 'Erase this client…' })).toHaveCount(0)
+})

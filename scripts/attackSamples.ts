@@ -233,6 +233,7 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
     keepClientPage: () => ({ entryId: uuidv7(), pieceId: ids.piece, shows: ['section', 'talk'], language: 'de', photoIds: [] }),
     makeClientLink: () => ({ id: uuidv7(), pieceId: ids.piece, token: uuidv7().replaceAll('-', '') + 'c'.repeat(11), days: 30 }),
     takeBackClientLink: () => ({ entryId: uuidv7(), id: uuidv7(), at }),
+    eraseClient: () => ({ entryId: uuidv7(), pieceId: uuidv7(), words: 'Ferrow' }),
     answerClient: () => ({ id: uuidv7(), pieceId: ids.piece, words: 'It dries.' }),
     invite: () => ({ id: uuidv7(), token: 'k'.repeat(43), role: 'helper', personId: '' }),
     takeBackInvitation: () => ({ entryId: uuidv7(), id: uuidv7(), at }),

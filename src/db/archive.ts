@@ -91,11 +91,13 @@ export const listRenditions = (client: Client) => many(client, renditions)
 
 const namesOf = query(
   'what carries a name',
-  z.object({ id: z.string(), name: z.string() }),
+  z.object({ id: z.string(), name: z.string(), isOperation: z.boolean() }),
   ['seen_piece', 'part', 'person', 'seen_product', 'seen_channel', 'room']
-    .map((table) => `select id, name from ${table}`)
+    .map((table) => `select id, name, false as "isOperation" from ${table}`)
+    .concat('select id, operation, true from step')
     .join(' union all '),
 )
+/** Of a step its operation. */
 export const listNames = (client: Client) => many(client, namesOf)
 
 /** Puts the rows of a studio into a database where there is none, as the database's owner; all are checked against each other before. */

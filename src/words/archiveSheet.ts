@@ -46,6 +46,10 @@ const said = (words: Words | undefined, code: string): string => {
 }
 
 const tableWords = (name: string) => capital(name.replaceAll('_', ' '))
+/** What rows that lead to it are shown with, by id. */
+export const namesBy = (all: readonly { id: string; name: string; isOperation: boolean }[]): Around['names'] =>
+  new Map(all.map(({ id, name, isOperation }) => [id, isOperation ? said(operations, name) : name]))
+
 /** Heading and lines of a table, as CSV. */
 export function sheetOf(shape: TableShape, { currency, zone, names }: Around) {
   const columns = shape.columns.filter(({ name }) => name !== 'studio_id')
@@ -60,7 +64,8 @@ export function sheetOf(shape: TableShape, { currency, zone, names }: Around) {
     if (type === 'bigint') return plainMoney(Number(value), currency)
     if (type === 'timestamp with time zone') return wallTimeOf(new Date(String(value)).toISOString(), zone).replace('T', ' ')
     if (Array.isArray(value)) return value.map((each) => said(words, String(each))).join(', ')
-    if (type === 'uuid') return names.get(String(value)) ?? String(value)
+    // its own number stays one: others lead to it
+    if (type === 'uuid') return (leads.has(name) && names.get(String(value))) || String(value)
     if (type === 'boolean') return value === true ? 'yes' : 'no'
     if (typeof value === 'object') return JSON.stringify(value)
     return typeof value === 'number' ? value : said(words, String(value))

@@ -76,6 +76,7 @@ const madeWords: Record<HouseThing, (who: string, named: string) => string> = {
   plan: (who, named) => `${who} planned ${named}.`,
   calendar_feed: (who) => `${who} made a private address of the calendar.`,
   client_link: (who, named) => `${who} made a client’s link to ${named}.`,
+  client: (who, named) => `${who} wrote down whose ${named} is.`,
 }
 const thingCalled: Record<HouseThing, (named: string) => string> = {
   studio: () => 'the house',
@@ -85,6 +86,7 @@ const thingCalled: Record<HouseThing, (named: string) => string> = {
   plan: (named) => named,
   calendar_feed: () => 'a private address of the calendar',
   client_link: (named) => `a client’s link to ${named}`,
+  client: (named) => `the client of ${named}`,
 }
 function thingWords(
   {
@@ -97,6 +99,7 @@ function thingWords(
   house: Reckoning,
 ): string {
   if (what === 'made') return madeWords[thing](who, named)
+  if (what === 'ended' && thing === 'client') return `${who} erased what was known of ${thingCalled[thing](named)}.`
   if (what === 'ended') return `${who} took back ${thingCalled[thing](named)}.`
   const told = Object.entries(facts ?? {}).map(([column, [was, now]]) => {
     const [words, how] = factWords[column] ?? [column.replaceAll('_', ' '), 'unsaid']

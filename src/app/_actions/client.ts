@@ -10,9 +10,12 @@ import {
   type ClientLinkText,
   clientPageInput,
   type ClientPageText,
+  eraseClientInput,
+  type EraseClientText,
 } from '@/core/input/client'
 import type { Answer } from '@/core/input/issues'
 import { addClientLink, addClientWord, revokeClientLink, saveClientPage } from '@/db/clientPage'
+import { eraseClient as eraseWhatIsKnown } from '@/db/erasure'
 
 export async function keepClientPage(typed: ClientPageText): Promise<Answer> {
   return writeOnce(
@@ -51,5 +54,17 @@ export async function answerClient(typed: ClientAnswerText): Promise<Answer> {
     typed,
     ({ id }) => id,
     (client, studio, word) => addClientWord(client, studio.id, word),
+  )
+}
+
+export async function eraseClient(typed: EraseClientText): Promise<Answer> {
+  return writeOnce(
+    'eraseClient',
+    eraseClientInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (client, _studio, { pieceId, words }) => {
+      await eraseWhatIsKnown(client, pieceId, words)
+    },
   )
 }

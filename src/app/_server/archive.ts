@@ -7,7 +7,7 @@ import { listNames } from '@/db/archive'
 import { writeArchive } from '@/db/archiveFile'
 import { inSession } from '@/db/pool'
 import { getStudio } from '@/db/studio'
-import { sheetOf } from '@/words/archiveSheet'
+import { namesBy, sheetOf } from '@/words/archiveSheet'
 import { pool } from './session'
 
 export interface Taken {
@@ -23,7 +23,7 @@ export const takeAlong = (secret: string): Promise<Taken> =>
       secret,
       async (client, studioId) => {
         const studio = await getStudio(client)
-        const names = new Map((await listNames(client)).map(({ id, name }) => [id, name]))
+        const names = namesBy(await listNames(client))
         const bytes = await writeArchive(client, {
           studioId,
           madeAt: new Date().toISOString(),

@@ -96,11 +96,12 @@ export interface Fault {
   /** more of it, as whoever reads it says */
   why?: string
 }
-export type Rows = Readonly<Record<string, readonly Record<string, unknown>[]>>
+/** Rows that could be read, each with its place. */
+type Rows = Readonly<Record<string, readonly { at: number; row: Record<string, unknown> }[]>>
 
 /** Every fault of what is in the tables: rows that can't be read, that are there twice, and that lead nowhere. */
 export function faultsIn(shapes: readonly TableShape[], tables: Readonly<Record<string, unknown>>, studioId: string): Fault[] {
-  const rows: Record<string, Record<string, unknown>[]> = {}
+  const rows: Record<string, { at: number; row: Record<string, unknown> }[]> = {}
   const faults: Fault[] = []
   for (const shape of shapes) {
     const file = tableFile(shape.name)
@@ -110,10 +111,10 @@ export function faultsIn(shapes: readonly TableShape[], tables: Readonly<Record<
       continue
     }
     const row = rowOf(shape)
-    const read: Record<string, unknown>[] = (rows[shape.name] = [])
+    const read: Rows[string][number][] = (rows[shape.name] = [])
     given.forEach((each: unknown, k) => {
       const parsed = row.safeParse(each)
-      if (parsed.success) read.push(parsed.data)
+      if (parsed.success) read.push({ at: k + 1, row: parsed.data })
       else
         for (const { path, message } of parsed.error.issues)
           faults.push({ file, row: k + 1, ...(path.length > 0 && { column: path.join('.') }), is: 'not-readable', why: message })
@@ -129,9 +130,9 @@ function faultsBetween(shape: TableShape, rows: Rows, studioId: string): Fault[]
   const own = rows[shape.name] ?? []
   const seen = new Set<string>()
   const faults: Fault[] = []
-  const there = shape.refs.map(({ table, to }) => new Set((rows[table] ?? []).map((row) => keyIn(row, to))))
-  own.forEach((row, k) => {
-    const at = { file, row: k + 1 }
+  const there = shape.refs.map(({ table, to }) => new Set((rows[table] ?? []).map(({ row }) => keyIn(row, to))))
+  own.forEach(({ at: place, row }) => {
+    const at = { file, row: place }
     const key = keyIn(row, shape.key)
     if (seen.has(key)) faults.push({ ...at, is: 'twice', why: key })
     seen.add(key)

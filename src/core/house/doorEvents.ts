@@ -30,7 +30,7 @@ export const happenedGroups = {
 export type HappenedGroup = keyof typeof happenedGroups
 
 /** What is made, changed and ended in a house, and told; by its table. */
-export const houseThings = ['studio', 'channel', 'product', 'person', 'plan', 'calendar_feed', 'client_link'] as const
+export const houseThings = ['studio', 'channel', 'product', 'person', 'plan', 'calendar_feed', 'client_link', 'client'] as const
 export type HouseThing = (typeof houseThings)[number]
 /** By column: what it was, and what it is. */
 export type ChangedFacts = Readonly<Record<string, readonly [unknown, unknown]>>

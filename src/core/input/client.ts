@@ -35,4 +35,26 @@ const said = z
 /** Asked on the client's page: under a number made there, so that it is kept once. */
 export const clientAskInput = z.object({ id, words: said })
 export const clientAnswerInput = z.object({ id, pieceId: id, words: said })
+/** words to be struck wherever they stand in what was written freely */
+const mostStruck = 20
+export const eraseClientInput = z.object({
+  entryId: id,
+  pieceId: id,
+  words: z
+    .string()
+    .transform((text) => text.split(',').map((each) => each.trim().normalize('NFC')))
+    .transform((all) => all.filter((each) => each !== ''))
+    .pipe(
+      z
+        .array(
+          z
+            .string()
+            .min(3, 'Each at least three letters: shorter ones stand in other words.')
+            .max(80, 'Each at most 80 letters.')
+            .regex(/\p{L}/u, 'Each with a letter in it: figures of the log stay as they are.'),
+        )
+        .max(mostStruck, `At most ${mostStruck}, set apart by commas.`),
+    ),
+})
+export type EraseClientText = z.input<typeof eraseClientInput>
 export type ClientAnswerText = z.input<typeof clientAnswerInput>

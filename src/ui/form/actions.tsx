@@ -1,7 +1,7 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
 import { createContext, type ReactNode, useContext } from 'react'
-import type { ClientAnswerText, ClientLinkBackText, ClientLinkText, ClientPageText } from '@/core/input/client'
+import type { ClientAnswerText, ClientLinkBackText, ClientLinkText, ClientPageText, EraseClientText } from '@/core/input/client'
 import type { InviteBackText, InviteText, PasswordKeyText, RoleText, SendAwayText } from '@/core/input/door'
 import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry'
 import type {
@@ -43,6 +43,7 @@ export interface Actions {
   makeClientLink: Ask<ClientLinkText>
   takeBackClientLink: Ask<ClientLinkBackText>
   answerClient: Ask<ClientAnswerText>
+  eraseClient: Ask<EraseClientText>
   correctEntry: Ask<CorrectionText>
   strikeEntry: Ask<StrikeText>
   takeIn: Ask<IntakeText>

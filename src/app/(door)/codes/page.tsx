@@ -14,6 +14,7 @@ export default async function Codes({ searchParams }: PageProps<'/codes'>) {
   const { to } = await searchParams
   const session = await lookUp(await sessionSecret())
   if (!session || !(session.isOpen || session.lacksCode)) redirect('/sign-in')
+  if (session.isDemo) redirect('/')
   const onward = ownPlace(typeof to === 'string' ? to : '/')
   return (
     <DoorFrame

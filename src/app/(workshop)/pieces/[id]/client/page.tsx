@@ -1,13 +1,16 @@
 /** What the client of a piece may see, the links that lead there, and what is said. */
+import { whoIsIn } from '@/app/_server/door'
 import { getPieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { referenceAir } from '@/core/drying/air'
-import { type ClientLanguage, clientLanguages, clientShows } from '@/core/house/clientPage'
+import { type ClientLanguage, clientLanguages, clientShows, namesIn } from '@/core/house/clientPage'
 import { readyOf } from '@/core/piece/clientView'
 import { findClientPage, listClientLinks, listClientWords } from '@/db/clientPage'
+import { findKnownOfClient } from '@/db/erasure'
 import { outwardHost, proxyHost } from '@/origin'
 import { AnswerClient } from '@/ui/client/AnswerClient'
+import { EraseClient } from '@/ui/client/EraseClient'
 import { ShareForm } from '@/ui/client/ShareForm'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
@@ -21,7 +24,8 @@ export default async function ClientDesk({ params }: { params: Promise<{ id: str
   const { piece } = journey.file
   const may = await whatMay()
   if (!may('client_word')) return <NotYours what="The client’s page" back={`/pieces/${piece.id}`} to="To the piece" />
-  const [{ people }, [page, links, said]] = await Promise.all([
+  const isOwner = (await whoIsIn())?.role === 'owner'
+  const [{ people }, [page, links, said, known]] = await Promise.all([
     loadHouse(),
     readStudio(
       async (client) =>
@@ -29,6 +33,7 @@ export default async function ClientDesk({ params }: { params: Promise<{ id: str
           await findClientPage(client, piece.id),
           await listClientLinks(client, piece.id),
           await listClientWords(client, piece.id),
+          await findKnownOfClient(client, piece.id),
         ] as const,
     ),
   ])
@@ -90,6 +95,18 @@ export default async function ClientDesk({ params }: { params: Promise<{ id: str
         </ShareForm>
       ) : (
         <div className="mt-6 max-w-2xl">{talk}</div>
+      )}
+      {isOwner && (piece.client !== null || known.asked > 0) && (
+        <section aria-labelledby="erase" className="mt-12 max-w-2xl border-t-2 border-ink pt-4">
+          <h2 id="erase" className="title text-3xl">
+            If they wish to be forgotten
+          </h2>
+          <p className="mt-1 text-soft">
+            What is known of this client is erased here and in every backup made from then on; earlier ones keep it until they are
+            thrown away. What was done, used and paid stays, and adds up as before.
+          </p>
+          <EraseClient pieceId={piece.id} likely={namesIn(piece.client ?? '').join(', ')} known={known} />
+        </section>
       )}
     </div>
   )
