@@ -44,17 +44,11 @@ export const eraseClientInput = z.object({
     .string()
     .transform((text) => text.split(',').map((each) => each.trim().normalize('NFC')))
     .transform((all) => all.filter((each) => each !== ''))
-    .pipe(
-      z
-        .array(
-          z
-            .string()
-            .min(3, 'Each at least three letters: shorter ones stand in other words.')
-            .max(80, 'Each at most 80 letters.')
-            .regex(/\p{L}/u, 'Each with a letter in it: figures of the log stay as they are.'),
-        )
-        .max(mostStruck, `At most ${mostStruck}, set apart by commas.`),
-    ),
+    // said of the field as a whole, where they are typed
+    .refine((all) => all.every((each) => each.length >= 3), 'Each at least three letters: shorter ones stand in other words.')
+    .refine((all) => all.every((each) => each.length <= 80), 'Each at most 80 letters.')
+    .refine((all) => all.every((each) => /\p{L}/u.test(each)), 'Each with a letter in it: figures of the log stay as they are.')
+    .refine((all) => all.length <= mostStruck, `At most ${mostStruck}, set apart by commas.`),
 })
 export type EraseClientText = z.input<typeof eraseClientInput>
 export type ClientAnswerText = z.input<typeof clientAnswerInput>
