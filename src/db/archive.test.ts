@@ -212,6 +212,22 @@ test('what it holds is as its schema says, by another reader of schemas; each ro
   expect(all.join('')).not.toMatch(/argon2|digest/)
 })
 
+test('nobody who goes away in the middle takes anything else with them', async () => {
+  const client = await db.pool.connect()
+  try {
+    await client.query('begin isolation level repeatable read read only')
+    await client.query('select enter($1)', [owner])
+    const bytes = await writeArchive(client, { studioId: demoStudio, madeAt: '2026-05-04T09:30:00.000Z', sheetOf: () => null })
+    await new Promise((some) => bytes.once('data', some))
+    bytes.destroy(new Error('gone'))
+    await new Promise((wait) => setTimeout(wait, 300))
+    await client.query('commit')
+    expect((await client.query<{ one: number }>('select 1 as one')).rows).toEqual([{ one: 1 }])
+  } finally {
+    client.release()
+  }
+})
+
 test('whoever is no owner takes along no money', async () => {
   const helper = await comeIn(db.owner, demoStudio, 'helper')
   const files = await filesIn(await takeOut('helper.zip', helper))
@@ -267,6 +283,19 @@ describe('a damaged archive', () => {
     expect(faults).toHaveLength(1)
     isAt(faults, { file: tableFile('part'), is: 'refused' })
   }, 60_000)
+
+  test('is told by the application where only that would not read it', async () => {
+    const files = await damaged(whole, (rows) => {
+      Object.assign(rows('plan')[0] ?? {}, { touches: [{ operation: 12 }] })
+    })
+    const faults = await faultsOf(await packed(files, 'unread.zip'), url)
+    // no operation is called so, and the plan can't be read
+    expect(faults).toHaveLength(2)
+    expect(faults.map(faultSentence).join()).toMatch(/piece\.json, “[^”]+” can’t be read/)
+    // and the place is as empty as before
+    expect(await faultsOf(await packed(whole, 'whole-again.zip'), url)).toEqual([])
+    url = await emptyDatabase()
+  }, 120_000)
 
   test('is one that is newer, is cut short, or is none at all', async () => {
     const later = new Map(whole)

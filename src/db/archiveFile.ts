@@ -100,7 +100,10 @@ export async function writeArchive(client: Client, { studioId, madeAt, sheetOf }
     take(null, Readable.from([`${JSON.stringify(manifest, null, 1)}\n`]))
   })
   zip.end()
-  return zip.outputStream as Readable
+  const bytes = zip.outputStream as Readable
+  // who takes it sees what went wrong; where nobody does any more, nothing is to be said
+  bytes.on('error', () => undefined)
+  return bytes
 }
 
 /** no file of a studio's is larger; what says that it is, is no archive */

@@ -3,6 +3,7 @@ import pg from 'pg'
 import { type Fault, faultsIn, type Manifest, photoFile, tableFile, type TableShape } from '@/core/house/archive'
 import { archivedTables, findDataVersion, refusedBy, storeRows } from './archive'
 import { type OpenArchive, openArchive } from './archiveFile'
+import { unreadableIn } from './archiveRead'
 import { findUnknownCodes, keepCodes } from './codes'
 import { migrate } from './migrate'
 import { types } from './pool'
@@ -48,16 +49,20 @@ export async function takeIn(ownerUrl: string, path: string): Promise<TakenIn | 
       const photographs = picturesOf(manifest).length
       await migrate(url)
       await keepCodes(owner)
-      const unknown = await findUnknownCodes(owner, 1_000)
-      if (unknown.length > 0)
-        return {
-          faults: unknown.map(({ table, column, id, code }) => ({
-            file: tableFile(table),
-            column,
-            is: 'refused',
-            why: `${id}: ${code}`,
-          })),
-        }
+      const unread: Fault[] = [
+        ...(await findUnknownCodes(owner, 1_000)).map(({ table, column, id, code }): Fault => ({
+          file: tableFile(table),
+          column,
+          is: 'refused',
+          why: `${id}: ${code}`,
+        })),
+        ...(await unreadableIn(owner, manifest.studioId)),
+      ]
+      if (unread.length > 0) {
+        // as empty as it came
+        await owner.query('drop schema door cascade; drop schema public cascade; create schema public')
+        return { faults: unread }
+      }
       return { studioId: manifest.studioId, rows, tables: shapes.length, photographs }
     } finally {
       await owner.end()

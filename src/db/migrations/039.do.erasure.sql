@@ -35,6 +35,7 @@ create function erase_client(which uuid, words text[]) returns table (pieces int
     studio uuid := public.current_studio();
     who text := (select btrim(client) from public.piece where id = which and studio_id = studio);
     theirs uuid[];
+    called text[];
     pattern text;
     n integer;
     struck constant text := 'the client';
@@ -45,6 +46,7 @@ create function erase_client(which uuid, words text[]) returns table (pieces int
     end if;
     theirs := array(select id from public.piece
                     where studio_id = studio and (id = which or (who is not null and lower(btrim(client)) = lower(who))));
+    called := array(select name from public.piece where id = any (theirs));
     pattern := public.words_pattern(words || who);
     update public.piece set client = null where id = any (theirs) and client is not null;
     pieces := cardinality(theirs);
@@ -73,7 +75,8 @@ create function erase_client(which uuid, words text[]) returns table (pieces int
         from public.plan l join public.part a on a.id = l.part_id
         where s.plan_id = l.id and a.piece_id = any (theirs) and s.words ~* pattern;
       get diagnostics n = row_count; places := places + n;
-      update door.happened set named = regexp_replace(named, pattern, struck, 'gi') where studio_id = studio and named ~* pattern;
+      update door.happened set named = regexp_replace(named, pattern, struck, 'gi')
+        where studio_id = studio and named ~* pattern and exists (select from unnest(called) as each where starts_with(named, each));
       get diagnostics n = row_count; places := places + n;
     end if;
     insert into door.happened (what, studio_id, by_account, thing, named)

@@ -3,6 +3,7 @@ import { Readable } from 'node:stream'
 import { takeAlong } from '@/app/_server/archive'
 import { lookUp } from '@/app/_server/door'
 import { sessionSecret } from '@/app/_server/session'
+import { TooMany } from '@/app/_server/turns'
 
 export const dynamic = 'force-dynamic'
 
@@ -11,7 +12,16 @@ export async function GET(): Promise<Response> {
   const session = await lookUp(secret)
   if (!session?.isOpen) return new Response('Nobody is signed in.', { status: 401 })
   if (session.role !== 'owner') return new Response('The whole studio is taken along by an owner.', { status: 403 })
-  const { bytes, name } = await takeAlong(secret)
+  const taken = await takeAlong(secret).catch((error: unknown) => {
+    if (error instanceof TooMany) return null
+    throw error
+  })
+  if (!taken)
+    return new Response('Others fetch theirs just now. Try again in some minutes.', {
+      status: 503,
+      headers: { 'retry-after': '60' },
+    })
+  const { bytes, name } = taken
   const file = `${name
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
