@@ -568,6 +568,7 @@ test('without a session no route of the build answers with anything', async ({ r
     '/pair/[token]',
     '/trust',
     '/api/health',
+    '/api/v1/openapi.json',
     '/manifest.webmanifest',
   ])
   const files = /^\/(icon\.svg|apple-icon\.png|favicon\.ico|_not-found|_global-error)$/

@@ -16,6 +16,7 @@ describe('whoever writes their own statements', () => {
     'account',
     'happened',
     'house_rule',
+    'key_use',
     'may_read',
     'may_write',
     'membership',

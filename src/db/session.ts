@@ -37,7 +37,7 @@ const sessionByDigest = query(
    left join door.house_rule r on r.studio_id = e.studio_id
    cross join lateral (select e.ended_at is null and e.expires_at > now() and e.seen_at > now() - door.idle() and m.ended_at is null as up) stands
    cross join lateral (select coalesce(r.asks_codes, false) and a.second_factor is null and not a.is_demo as code) lacks
-   where e.digest = $1`,
+   where e.digest = $1 and e.key_name is null`,
 )
 /** A person's session, open or ended; null where there never was one. */
 export const findSession = (client: Client, secret: string): Promise<Session | null> =>
@@ -89,7 +89,7 @@ const sessionsOfAccount = query(
   openSessionRow,
   `select e.id, e.made_at as "madeAt", e.seen_at as "seenAt", e.agent, e.address
    from door.session e join door.membership m on m.id = e.membership_id
-   where m.account_id = $1 and e.ended_at is null and e.expires_at > now() and e.seen_at > now() - door.idle() and m.ended_at is null
+   where m.account_id = $1 and e.key_name is null and e.ended_at is null and e.expires_at > now() and e.seen_at > now() - door.idle() and m.ended_at is null
    order by e.seen_at desc, e.id limit 50`,
 )
 export const listSessions = (client: Client, accountId: string): Promise<OpenSession[]> =>

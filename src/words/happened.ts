@@ -35,6 +35,8 @@ export function happenedWords({ what, by, about, role, agent, thing, named, fact
     'printed-code': `${whom} used one of their printed codes.`,
     'codes-asked': `${by ?? 'Somebody'} asks a code from an app of everybody.`,
     'codes-left': `${by ?? 'Somebody'} leaves a code from an app to each.`,
+    'key-made': `${whom} made a key for another program: ${agent ?? ''}.`,
+    'key-ended': `The key of another program was taken back: ${agent ?? ''}.`,
     invited: `${by ?? 'Whoever runs the machine'} made a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
     'invitation-back': `${by ?? 'Whoever runs the machine'} took back a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
   }

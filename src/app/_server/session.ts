@@ -5,6 +5,7 @@ import { cookies, headers } from 'next/headers'
 import type pg from 'pg'
 import { cache } from 'react'
 import type { Person, Studio } from '@/core/house/studio'
+import { tokenInput } from '@/core/input/door'
 import type { StudioId } from '@/core/measure/named'
 import { patiently } from '@/db/patiently'
 import { type Client, inSession, makePool } from '@/db/pool'
@@ -29,7 +30,9 @@ export async function sessionSecret(): Promise<string> {
   const given = acting.getStore()
   if (given !== undefined) return given
   const sent = await headers()
-  return (await cookies()).get(sessionCookie(sent.get('host'), isTls(sent)).name)?.value ?? ''
+  const secret = (await cookies()).get(sessionCookie(sent.get('host'), isTls(sent)).name)?.value ?? ''
+  // what is no token, as what a key is known by, opens nothing in a browser
+  return tokenInput.safeParse(secret).success ? secret : ''
 }
 
 type Work<T> = (client: Client, studioId: StudioId) => Promise<T>

@@ -15,6 +15,8 @@ export const doorEvents = [
   'printed-code',
   'codes-asked',
   'codes-left',
+  'key-made',
+  'key-ended',
   // of what the house goes by
   'made',
   'changed',
@@ -23,7 +25,19 @@ export const doorEvents = [
 export type DoorEvent = (typeof doorEvents)[number]
 /** What is asked for together. */
 export const happenedGroups = {
-  doors: ['came-in', 'went-out', 'signed-out', 'password', 'codes-on', 'codes-off', 'printed-code', 'codes-asked', 'codes-left'],
+  doors: [
+    'came-in',
+    'went-out',
+    'signed-out',
+    'password',
+    'codes-on',
+    'codes-off',
+    'printed-code',
+    'codes-asked',
+    'codes-left',
+    'key-made',
+    'key-ended',
+  ],
   people: ['joined', 'sent-away', 'role', 'invited', 'invitation-back'],
   house: ['made', 'changed', 'ended'],
 } as const satisfies Record<string, readonly DoorEvent[]>

@@ -1,5 +1,6 @@
 /** What is typed at the door: a name and a password, an invitation that is taken up. */
 import { z } from 'zod'
+import { keyDays, keyMay } from '@/core/house/keys'
 import { roles } from '@/core/house/roles'
 import { chosen } from './entry'
 import { id, instant, optionalWords, words } from './fields'
@@ -96,5 +97,17 @@ export const askedFactorInput = changeFactorInput.extend({
 })
 /** A code asked of everybody, or left to each. */
 export const codesForAllInput = provenInput.extend({ ask: z.boolean() })
+/** A key for another program. */
+export const keyInput = provenInput.extend({
+  id,
+  token,
+  name: z
+    .string()
+    .transform((text) => text.trim())
+    .pipe(z.string().min(1, 'Say what it is for, to know it again.').max(80, 'At most 80 letters.')),
+  may: z.array(z.enum(keyMay)).refine((may) => may.includes('read'), 'It reads, at least.'),
+  days: z.coerce.number().refine((days) => keyDays.some((each) => each === days), 'Choose how long it is good for.'),
+})
+export const keyBackInput = z.object({ id })
 export const nothingInput = z.object({})
 export const tokenInput = token

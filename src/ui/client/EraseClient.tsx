@@ -65,7 +65,7 @@ export function EraseClient({ pieceId, likely, known: { pieces, asked, links } }
         trouble={troubleOf('words')}
       />
       <div className="flex flex-wrap gap-3">
-        <button type="button" className="press min-h-12 text-late" disabled={pending} {...guard(() => void submit())}>
+        <button type="button" className="press min-h-12" disabled={pending} {...guard(() => void submit())}>
           {pending ? 'Erasing…' : 'Erase it for good'}
         </button>
         <button type="button" className="press min-h-12" onClick={() => setOpen(false)}>

@@ -10,7 +10,8 @@ export interface DoorAnswer {
   fields?: Record<string, string> | undefined
 }
 
-type Path = '/api/session' | '/api/join' | '/api/password' | '/api/second-factor' | '/api/pairing' | '/api/codes-for-all'
+type Path =
+  '/api/session' | '/api/join' | '/api/password' | '/api/second-factor' | '/api/pairing' | '/api/codes-for-all' | '/api/keys'
 type Method = 'POST' | 'PUT' | 'DELETE'
 
 export async function askDoor<T extends object = object>(

@@ -135,9 +135,14 @@ export default async function House() {
             and every photograph. <code>./itinerum import</code> takes it into an empty studio, on this machine or another. It
             holds clients’ names and all your prices: keep it where you keep your books.
           </p>
-          <a className="press mt-3 inline-flex min-h-12 items-center" href="/api/studio/archive" download>
-            Take it all along
-          </a>
+          <div className="mt-3 flex flex-wrap gap-3">
+            <a className="press inline-flex min-h-12 items-center" href="/api/studio/archive" download>
+              Take it all along
+            </a>
+            <Link className="press inline-flex min-h-12 items-center" href="/house/api">
+              For other programs
+            </Link>
+          </div>
         </section>
       )}
     </div>
