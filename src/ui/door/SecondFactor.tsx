@@ -42,11 +42,8 @@ export function SecondFactor({ isOn, left, onward }: Props) {
     setCodes(answer.said.codes ?? null)
     router.refresh()
   }
-  return (
-    <details className="mt-2 max-w-xl" open={codes !== null || onward !== undefined || undefined}>
-      <summary className="min-h-12 cursor-pointer py-2 text-lg font-semibold">
-        {isOn ? 'Codes from your app: asked for' : 'A code from an app as well'}
-      </summary>
+  const steps = (
+    <>
       {codes && <PrintedCodes codes={codes} />}
       {onward && isOn && (
         <p className="mt-4">
@@ -61,7 +58,12 @@ export function SecondFactor({ isOn, left, onward }: Props) {
             An app on your phone shows six figures that change every half minute. Whoever guesses your password still doesn’t come
             in.
           </p>
-          <button type="button" className="press" disabled={pending} onClick={() => void begin()}>
+          <button
+            type="button"
+            className={onward ? 'press press-now min-h-14 px-8 text-lg' : 'press'}
+            disabled={pending}
+            onClick={() => void begin()}
+          >
             Begin
           </button>
         </>
@@ -107,6 +109,15 @@ export function SecondFactor({ isOn, left, onward }: Props) {
         </form>
       )}
       <Trouble>{beginning.issue ?? changing.issue}</Trouble>
+    </>
+  )
+  if (onward) return <div className="mt-6 max-w-xl">{steps}</div>
+  return (
+    <details className="mt-2 max-w-xl" open={codes !== null || undefined}>
+      <summary className="min-h-12 cursor-pointer py-2 text-lg font-semibold">
+        {isOn ? 'Codes from your app: asked for' : 'A code from an app as well'}
+      </summary>
+      {steps}
     </details>
   )
 }
