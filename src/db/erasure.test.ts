@@ -125,7 +125,7 @@ test('by an owner alone; and nobody changes a figure of the log, whoever they ar
     await expect(as((client) => eraseClient(client, nursery.id, []), secret)).rejects.toThrow(/owners_erase/)
   }
   // a piece of another studio is none
-  await db.as(db.elsewhere, (client) => eraseClient(client, other.piece.id, ['The']))
+  await expect(db.as(db.elsewhere, (client) => eraseClient(client, other.piece.id, ['The']))).rejects.toThrow(/no such piece/)
   expect(await placesOf('Ferrow', db.here)).toEqual(['piece'])
   const entry = (set: string) => db.owner.query(`update entry set ${set} where studio_id = $1`, [demoStudio])
   for (const set of [

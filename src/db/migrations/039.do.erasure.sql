@@ -46,6 +46,7 @@ create function erase_client(which uuid, words text[]) returns table (pieces int
     end if;
     theirs := array(select id from public.piece
                     where studio_id = studio and (id = which or (who is not null and lower(btrim(client)) = lower(who))));
+    if cardinality(theirs) = 0 then raise exception 'there is no such piece' using errcode = '23503'; end if;
     called := array(select name from public.piece where id = any (theirs));
     pattern := public.words_pattern(words || who);
     update public.piece set client = null where id = any (theirs) and client is not null;
