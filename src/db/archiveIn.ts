@@ -1,7 +1,7 @@
 /** An archive taken into a database where there is nothing: read, checked against itself, stored, checked against the database. */
 import pg from 'pg'
 import { type Fault, faultsIn, type Manifest, photoFile, tableFile, type TableShape } from '@/core/house/archive'
-import { archivedTables, findDataVersion, refusedBy, storeRows } from './archive'
+import { archivedTables, refusedBy, storeRows } from './archive'
 import { type OpenArchive, openArchive } from './archiveFile'
 import { unreadableIn } from './archiveRead'
 import { findUnknownCodes, keepCodes } from './codes'
@@ -82,17 +82,12 @@ async function canRead(url: string, version: number): Promise<boolean> {
   try {
     const { rowCount } = await client.query('select from studio')
     if (rowCount) throw new Error('there is a studio here already')
-    return (await findVersion(client)) === version
+    const { rows } = await client.query<{ version: number }>('select max(version)::int as version from schema_version')
+    return rows[0]?.version === version
   } finally {
     await client.end()
   }
 }
-/** of data from before it said its own version, as well */
-const findVersion = async (client: pg.Client): Promise<number> => {
-  const { rows } = await client.query<{ version: number }>('select max(version)::int as version from schema_version')
-  return rows[0]?.version ?? (await findDataVersion(client))
-}
-
 async function readTables(archive: OpenArchive, shapes: readonly TableShape[]) {
   const [texts, tables]: [Record<string, string>, Record<string, unknown>] = [{}, {}]
   const faults: Fault[] = []

@@ -19,6 +19,11 @@ export function EraseClient({ pieceId, likely, known: { pieces, asked, links } }
   const { eraseClient } = useActions()
   const router = useRouter()
   const [isOpen, setOpen] = useState(false)
+  const [isLeft, setLeft] = useState(false)
+  const leave = () => {
+    setOpen(false)
+    setLeft(true)
+  }
   const { guard, stir } = useTapGuard()
   const { form, submit, pending, issue, troubleOf } = useEntryForm<EraseClientText>(
     eraseClientInput,
@@ -39,6 +44,8 @@ export function EraseClient({ pieceId, likely, known: { pieces, asked, links } }
     return (
       <button
         type="button"
+        // who left the question is where they were
+        autoFocus={isLeft}
         className="press mt-3"
         onClick={() => {
           stir()
@@ -53,7 +60,7 @@ export function EraseClient({ pieceId, likely, known: { pieces, asked, links } }
       method="post"
       noValidate
       onSubmit={(event) => event.preventDefault()}
-      onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
+      onKeyDown={(event) => event.key === 'Escape' && leave()}
       className="mt-3 max-w-xl space-y-4 border-l-4 border-late pl-4"
     >
       <p className="text-lg font-semibold">{goes.join(', ')}. It can’t be undone.</p>
@@ -68,7 +75,7 @@ export function EraseClient({ pieceId, likely, known: { pieces, asked, links } }
         <button type="button" className="press min-h-12" disabled={pending} {...guard(() => void submit())}>
           {pending ? 'Erasing…' : 'Erase it for good'}
         </button>
-        <button type="button" className="press min-h-12" onClick={() => setOpen(false)}>
+        <button type="button" className="press min-h-12" onClick={leave}>
           Leave it
         </button>
       </div>

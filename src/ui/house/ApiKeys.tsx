@@ -35,12 +35,11 @@ const dayWords: Record<(typeof keyDays)[number], string> = { 30: 'a month', 90: 
 
 export function ApiKeys({ keys, asks }: { keys: readonly Key[]; asks: Asks }) {
   const router = useRouter()
-  const house = useHouse()
-  const nowMs = useNow()
   const { guard, stir } = useTapGuard()
   const [may, setMay] = useState<KeyMay[]>(['read'])
   const [typed, setTyped] = useState(empty)
   const [isAsking, setAsking] = useState(false)
+  const [isLeft, setLeft] = useState(false)
   const [made, setMade] = useState<{ id: string; token: string } | null>(null)
   const making = useDoor<KeyAsked>('/api/keys', 'POST', notYourPassword)
   const ending = useDoor<object>('/api/keys', 'DELETE')
@@ -49,6 +48,7 @@ export function ApiKeys({ keys, asks }: { keys: readonly Key[]; asks: Asks }) {
     if (!('ok' in (await making.send({ id, token, name, may, days, ...proof })))) return
     setMade({ id, token })
     setAsking(false)
+    setLeft(false)
     setTyped(empty)
     router.refresh()
   }
@@ -71,13 +71,7 @@ export function ApiKeys({ keys, asks }: { keys: readonly Key[]; asks: Asks }) {
       <ul>
         {keys.map((key) => (
           <li key={key.id} className="flex min-h-14 flex-wrap items-center justify-between gap-x-6 border-b border-line py-2">
-            <span>
-              <strong className="text-lg">{key.name}</strong>
-              <span className="block text-soft">
-                {key.may.map((each) => mayWords[each]).join(', ')} · until {momentWords(key.expiresAt, house, nowMs)},{' '}
-                {key.seenAt === key.madeAt ? 'not used yet' : `last used ${loggedWords(key.seenAt, house, nowMs)}`}
-              </span>
-            </span>
+            <KeyFacts {...key} />
             <button type="button" className="press" disabled={ending.pending} {...guard(() => void end(key.id))}>
               Take it back
             </button>
@@ -92,7 +86,10 @@ export function ApiKeys({ keys, asks }: { keys: readonly Key[]; asks: Asks }) {
             words="Make the key"
             pending={making.pending}
             prove={(proof) => void make(typed, proof)}
-            back={() => setAsking(false)}
+            back={() => {
+              setAsking(false)
+              setLeft(true)
+            }}
           />
         </div>
       ) : (
@@ -111,7 +108,13 @@ export function ApiKeys({ keys, asks }: { keys: readonly Key[]; asks: Asks }) {
             else void make(wanted, null)
           }}
         >
-          <TextField label="What it is for" name="name" defaultValue={typed.name} trouble={making.fields.name} />
+          <TextField
+            label="What it is for"
+            name="name"
+            defaultValue={typed.name}
+            autoFocus={isLeft}
+            trouble={making.fields.name}
+          />
           <fieldset className="flex flex-wrap gap-x-6">
             <legend className="font-semibold">What it may</legend>
             {keyMay.map((each) => (
@@ -142,5 +145,19 @@ export function ApiKeys({ keys, asks }: { keys: readonly Key[]; asks: Asks }) {
       )}
       <Trouble>{making.issue ?? ending.issue}</Trouble>
     </div>
+  )
+}
+
+function KeyFacts({ name, may, seenAt, madeAt, expiresAt }: Key) {
+  const house = useHouse()
+  const nowMs = useNow()
+  return (
+    <span>
+      <strong className="text-lg">{name}</strong>
+      <span className="block text-soft">
+        {may.map((each) => mayWords[each]).join(', ')} · until {momentWords(expiresAt, house, nowMs)},{' '}
+        {seenAt === madeAt ? 'not used yet' : `last used ${loggedWords(seenAt, house, nowMs)}`}
+      </span>
+    </span>
   )
 }
