@@ -1,8 +1,8 @@
 /** An archive taken into a database where there is nothing: read, checked against itself, stored, checked against the database. */
 import pg from 'pg'
-import { type Fault, faultsIn, type Manifest, photoFile, tableFile, type TableShape } from '@/core/house/archive'
+import { type Fault, faultsIn, type Manifest, manifestFile, photoFile, tableFile, type TableShape } from '@/core/house/archive'
 import { archivedTables, refusedBy, storeRows } from './archive'
-import { type OpenArchive, openArchive } from './archiveFile'
+import { type OpenArchive, openArchive } from './archiveOpen'
 import { unreadableIn } from './archiveRead'
 import { findUnknownCodes, keepCodes } from './codes'
 import { migrate } from './migrate'
@@ -22,52 +22,58 @@ export async function takeIn(ownerUrl: string, path: string): Promise<TakenIn | 
   const { archive, faults } = await openArchive(path)
   if (!archive) return { faults }
   try {
-    const found = await takeOpenedIn(ownerUrl, archive)
-    return 'faults' in found || faults.length > 0 ? { faults: [...faults, ...('faults' in found ? found.faults : [])] } : found
+    return await takeOpenedIn(ownerUrl, archive, faults)
   } finally {
     archive.close()
   }
+}
 
-  async function takeOpenedIn(url: string, opened: OpenArchive): Promise<TakenIn | { faults: Fault[] }> {
-    const { manifest } = opened
-    if (!(await canRead(url, manifest.version)))
-      return { faults: [{ file: 'manifest.json', is: 'too-new', why: `version ${manifest.version}` }] }
-    const owner = new pg.Client({ connectionString: url, types })
-    await owner.connect()
-    try {
-      const shapes = await archivedTables(owner)
-      const read = await readTables(opened, shapes)
-      const wrong = [
-        ...read.faults,
-        ...faultsIn(shapes, read.tables, manifest.studioId),
-        ...missingPictures(manifest, read.tables),
-      ]
-      if (wrong.length > 0 || faults.length > 0) return { faults: wrong }
-      const refused = await store(owner, opened, shapes, read.texts)
-      if (refused) return { faults: [refused] }
-      const rows = Object.values(read.tables).reduce<number>((sum, each) => sum + (Array.isArray(each) ? each.length : 0), 0)
-      const photographs = picturesOf(manifest).length
-      await migrate(url)
-      await keepCodes(owner)
-      const unread: Fault[] = [
-        ...(await findUnknownCodes(owner, 1_000)).map(({ table, column, id, code }): Fault => ({
-          file: tableFile(table),
-          column,
-          is: 'refused',
-          why: `${id}: ${code}`,
-        })),
-        ...(await unreadableIn(owner, manifest.studioId)),
-      ]
-      if (unread.length > 0) {
-        // as empty as it came
-        await owner.query('drop schema door cascade; drop schema public cascade; create schema public')
-        return { faults: unread }
-      }
-      return { studioId: manifest.studioId, rows, tables: shapes.length, photographs }
-    } finally {
-      await owner.end()
+/** `damaged`: what is wrong with it as a file; the rest of its faults is looked for all the same, and nothing stored. */
+async function takeOpenedIn(
+  ownerUrl: string,
+  archive: OpenArchive,
+  damaged: readonly Fault[],
+): Promise<TakenIn | { faults: Fault[] }> {
+  const { manifest } = archive
+  const refuse = (...faults: Fault[]) => ({ faults: [...damaged, ...faults] })
+  if (!(await canRead(ownerUrl, manifest.version)))
+    return refuse({ file: manifestFile, is: 'too-new', why: `version ${manifest.version}` })
+  const owner = new pg.Client({ connectionString: ownerUrl, types })
+  await owner.connect()
+  try {
+    const shapes = await archivedTables(owner)
+    const read = await readTables(archive, shapes)
+    const wrong = [...read.faults, ...faultsIn(shapes, read.tables, manifest.studioId), ...missingPictures(manifest, read.tables)]
+    if (wrong.length > 0 || damaged.length > 0) return refuse(...wrong)
+    const refused = await store(owner, archive, shapes, read.texts)
+    if (refused) return refuse(refused)
+    await migrate(ownerUrl)
+    await keepCodes(owner)
+    const unread = await unreadIn(owner, manifest.studioId)
+    if (unread.length > 0) {
+      // as empty as it came
+      await owner.query('drop schema door cascade; drop schema public cascade; create schema public')
+      return refuse(...unread)
     }
+    const rows = Object.values(read.tables).reduce<number>((sum, each) => sum + (Array.isArray(each) ? each.length : 0), 0)
+    return { studioId: manifest.studioId, rows, tables: shapes.length, photographs: picturesOf(manifest).length }
+  } finally {
+    await owner.end()
   }
+}
+
+/** What was stored and this version can't read: codes it does not know, pieces its readers refuse. */
+async function unreadIn(owner: pg.Client, studioId: string): Promise<Fault[]> {
+  const unknown = await findUnknownCodes(owner, 1_000)
+  return [
+    ...unknown.map(({ table, column, id, code }): Fault => ({
+      file: tableFile(table),
+      column,
+      is: 'refused',
+      why: `${id}: ${code}`,
+    })),
+    ...(await unreadableIn(owner, studioId)),
+  ]
 }
 
 /** Brings an empty database to a form; false where this version knows none so new. Throws where there is something in it. */
