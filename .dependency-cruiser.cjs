@@ -3,7 +3,8 @@ const outside = (name, from, to, comment) => ({
   name,
   comment,
   severity: 'error',
-  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  // what tests stand on is of the tests
+  from: { path: from, pathNot: '\\.test\\.tsx?$|/testing/' },
   to: { path: to },
 })
 

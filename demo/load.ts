@@ -20,6 +20,7 @@ import type { Instant, PartId, PersonId, PieceId, StepId, StudioId } from '@/cor
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
 import { dayOf, instantOf } from '@/core/measure/time'
 import { areaOfPart } from '@/core/piece/area'
+import type { ArticleCode } from '@/core/piece/articles'
 import type { Photo, PlanStep, Source } from '@/core/piece/piece'
 import { plainPlan } from '@/core/piece/plainPlan'
 import { jobPlanStep, proposeJob } from '@/core/plan/job'
@@ -91,6 +92,7 @@ interface PieceData {
   fetching: number
   expected: number | null
   condition: string
+  article?: ArticleCode
   drawing: Drawing
   parts: PartData[]
   /** taken at the bench, by the part's place and the step's: in the colour that was on it */
@@ -264,6 +266,7 @@ async function loadPiece(client: pg.Client, studio: Studio, piece: PieceData, ar
     expected: piece.expected,
     condition: piece.condition,
     roomId: around.loft,
+    article: piece.article ?? null,
   })
   const parts = piece.parts.map((part) => ({
     ...unsaid,

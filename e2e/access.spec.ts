@@ -21,6 +21,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   pieces: () => Promise.resolve('/pieces'),
   'a piece': (page) => hrefOf(page, '/pieces?q=Washstand', 'Washstand'),
   'a piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=Blanket', 'Blanket chest')}/money`,
+  'the money of a piece with work ahead': async (page) => `${await hrefOf(page, '/pieces?q=Nursery', 'Nursery bookcase')}/money`,
   'a sold piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=sewing', 'Treadle sewing table')}/money`,
   'a piece’s way': async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/way`,
   record: async (page) => `${await hrefOf(page, '/pieces?q=Blanket', 'Blanket chest')}/record`,
@@ -37,6 +38,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   learned: () => Promise.resolve('/learned'),
   shelf: () => Promise.resolve('/shelf'),
   house: () => Promise.resolve('/house'),
+  'how prices are made': () => Promise.resolve('/house/prices'),
   'who comes in': () => Promise.resolve('/house/doors'),
   'a place that is not there': () => Promise.resolve('/nowhere'),
 }

@@ -159,6 +159,7 @@ const pages = [
   '/shelf',
   '/house',
   '/house/doors',
+  '/house/prices',
   '/air',
   '/learned',
   '/blank',

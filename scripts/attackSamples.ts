@@ -250,7 +250,16 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
     keepPersonHours: () => ({ personId: uuidv7(), own: false, from: '09:00', to: '17:00', days: ['1'] }),
     keepDryingPlaces: () => ({ places: '6' }),
     keepConsumables: () => ({ ...Object.fromEntries(consumableCodes.map((code) => [code, '0.50'])) }),
-    keepChannel: () => ({ id: uuidv7(), name: 'Booth', feeShare: '10', feeFixed: '' }),
+    keepPricing: () => ({
+      markup: '25',
+      overheadPer: 'hour',
+      overheadDay: '',
+      overheadShare: '0',
+      ladderWeeks: '4',
+      ladderShare: '10',
+      rates: [{ article: 'chest', upToM2: '2.5', price: '240' }],
+    }),
+    keepChannel: () => ({ id: uuidv7(), name: 'Booth', feeShare: '10', feeFixed: '', rent: '' }),
     keepProduct: () => ({
       id: uuidv7(),
       name: 'Jar',

@@ -11,6 +11,7 @@ import { codesOf, existingFinishes, partKinds, substrates } from '@/core/craft/p
 import { reasonCodes } from '@/core/craft/recipe'
 import { remedies } from '@/core/craft/remedies'
 import { topcoatCodes } from '@/core/craft/topcoats'
+import { articles } from '@/core/piece/articles'
 
 /** The piece itself among its parts: what carries the work around the paint. */
 export const wholeKind = 'whole'
@@ -26,6 +27,7 @@ const known: Record<string, readonly string[]> = {
   caution: cautionCodes,
   reason: reasonCodes,
   remedy: codesOf(remedies),
+  article: codesOf(articles),
 }
 /** Where codes stand: table, column, kind. A column may hold a list of them. */
 const places: readonly (readonly [table: string, column: string, kind: string])[] = [
@@ -48,6 +50,7 @@ const places: readonly (readonly [table: string, column: string, kind: string])[
   ['entry', 'check_code', 'check'],
   ['entry', 'remedy', 'remedy'],
   ['drying_figure', 'family', 'family'],
+  ['piece', 'article', 'article'],
 ]
 
 /** Brings the table of codes up to date, as the database's owner. */

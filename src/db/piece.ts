@@ -9,7 +9,7 @@ import type { Client } from './pool'
 import { many, maybe, query } from './rows'
 
 const pieceColumns = `p.id, p.name, p.source, p.source_note as "sourceNote", p.client, p.promised_on as "promisedOn",
-  p.taken_in_at as "takenInAt", p.expected, p.condition, p.room_id as "roomId"`
+  p.taken_in_at as "takenInAt", p.expected, p.condition, p.room_id as "roomId", p.article`
 
 const openPieces = query(
   'a piece',

@@ -15,6 +15,7 @@ import { colour, touches, where } from '@/core/input/touch'
 import { films } from '@/core/measure/film'
 import type { PlanId } from '@/core/measure/named'
 import { reliefs } from '@/core/measure/surfaceArea'
+import { articles } from '@/core/piece/articles'
 import { careCodes, type Part, type Photo, type Piece, type Plan, type PlanStep, sources } from '@/core/piece/piece'
 import { wholeKind } from './codes'
 
@@ -34,6 +35,7 @@ export const pieceRow = z.object({
   expected: z.number().nullable(),
   condition: words,
   roomId: words,
+  article: z.enum(codesOf(articles)).nullable(),
 }) satisfies z.ZodType<Piece>
 /** What was counted on a piece, beside its row. */
 export const countedRow = z.object({ id, counted })

@@ -17,8 +17,9 @@ export async function takePieceInHand(client: Client, id: PieceId): Promise<bool
 
 export async function addPiece(client: Client, studioId: StudioId, piece: Piece): Promise<void> {
   await client.query(
-    `insert into piece (id, studio_id, name, source, source_note, client, promised_on, taken_in_at, expected, condition, room_id)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+    `insert into piece (id, studio_id, name, source, source_note, client, promised_on, taken_in_at, expected, condition, room_id,
+                        article)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
     [
       piece.id,
       studioId,
@@ -31,6 +32,7 @@ export async function addPiece(client: Client, studioId: StudioId, piece: Piece)
       piece.expected,
       piece.condition,
       piece.roomId,
+      piece.article,
     ],
   )
 }
@@ -60,7 +62,7 @@ export type PieceFacts = Omit<Piece, 'id' | 'takenInAt'>
 export async function changePiece(client: Client, id: PieceId, facts: PieceFacts): Promise<void> {
   await client.query(
     `update piece set name = $2, source = $3, source_note = $4, client = $5, promised_on = $6, expected = $7, condition = $8,
-            room_id = $9
+            room_id = $9, article = $10
      where id = $1`,
     [
       id,
@@ -72,6 +74,7 @@ export async function changePiece(client: Client, id: PieceId, facts: PieceFacts
       facts.expected,
       facts.condition,
       facts.roomId,
+      facts.article,
     ],
   )
 }

@@ -22,7 +22,9 @@ beforeAll(async () => {
   const { rows } = await db.owner.query<(typeof tables)[number]>(
     `select c.relname as name,
             (select a.attname from pg_attribute a where a.attrelid = c.oid and a.attnum > 0 and not a.attisdropped
-               and has_column_privilege('itinerum_app', c.oid, a.attname, 'update') order by a.attnum desc limit 1) as updates
+               and has_column_privilege('itinerum_app', c.oid, a.attname, 'update')
+             -- it is set to what it was: so it has to be read
+             order by has_column_privilege('itinerum_app', c.oid, a.attname, 'select') desc, a.attnum desc limit 1) as updates
      from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r' and has_table_privilege('itinerum_app', c.oid, 'insert')
      order by 1`,
   )

@@ -5,9 +5,11 @@ import { families } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { codesOf } from '@/core/craft/parts'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
+import { pricingKept } from '@/core/input/pricing'
 import type { ProductId, StudioId } from '@/core/measure/named'
 import { locales } from '@/core/measure/number'
 import { unitSystems } from '@/core/measure/units'
+import { type Pricing, usualPricing } from '@/core/price/pricing'
 import type { Product } from '@/core/stock/product'
 import type { Client } from './pool'
 import { many, maybe, one, query } from './rows'
@@ -42,27 +44,29 @@ const studioRow = z
     kept: z.boolean(),
     hidesMoney: z.boolean(),
     consumables: z.record(z.string(), z.number()),
+    pricing: pricingKept.partial(),
   })
-  .transform(({ wishKind, wishValue, from, to, days, method, consumables, ...facts }): Studio => ({
+  .transform(({ wishKind, wishValue, from, to, days, method, consumables, pricing, ...facts }): Studio => ({
     ...facts,
     wish: wishOf[wishKind](wishValue),
     hours: { from, to, days },
     method: { ...defaultMethod, ...(method as Partial<HouseMethod>) },
     consumables: { ...usualPrices, ...consumables },
+    pricing: { ...usualPricing, ...pricing },
   }))
 const ownStudio = query(
   'the studio',
   studioRow,
   `select id, name, currency, zone, locale, units, hour_rate as "hourRate", overhead_rate as "overheadRate", tax_mode as "taxMode",
           tax_share as "taxShare", wish_kind as "wishKind", wish_value as "wishValue", haggle_share as haggle, price_step as step,
-          works_from as "from", works_to as "to", works_days as days, method, consumables,
+          works_from as "from", works_to as "to", works_days as days, method, consumables, pricing,
           kept_at is not null as kept, not sees_money() as "hidesMoney"
    from seen_studio where id = current_studio()`,
 )
 /** The studio the transaction works as; throws where there is none. */
 export const getStudio = (client: Client): Promise<Studio> => one(client, ownStudio)
 
-export type StudioDraft = Omit<Studio, 'method' | 'kept' | 'consumables' | 'hidesMoney'>
+export type StudioDraft = Omit<Studio, 'method' | 'kept' | 'consumables' | 'pricing' | 'hidesMoney'>
 const studioValues = (s: StudioDraft) => {
   const [kind, value] = Object.entries(s.wish)[0] as [string, number]
   return [
@@ -116,27 +120,33 @@ export async function saveConsumables(client: Client, prices: Partial<Consumable
   await client.query('update studio set consumables = $1 where id = current_studio()', [JSON.stringify(prices)])
 }
 
-const channelRow = z.object({ id: z.string(), name: z.string(), feeShare: z.number(), feeFixed: z.number() })
+/** Changes what a house's prices are made by. */
+export async function savePricing(client: Client, pricing: Pricing): Promise<void> {
+  await client.query('update studio set pricing = $1 where id = current_studio()', [JSON.stringify(pricing)])
+}
+
+const channelRow = z.object({ id: z.string(), name: z.string(), feeShare: z.number(), feeFixed: z.number(), rent: z.number() })
 const channels = query(
   'a channel',
   channelRow,
-  'select id, name, fee_share as "feeShare", fee_fixed as "feeFixed" from seen_channel order by position, name, id',
+  'select id, name, fee_share as "feeShare", fee_fixed as "feeFixed", rent from seen_channel order by position, name, id',
 )
 export const listChannels = (client: Client): Promise<SalesChannel[]> => many(client, channels)
 
 export async function saveChannel(client: Client, studioId: StudioId, channel: SalesChannel, position: number): Promise<void> {
-  const { id, name, feeShare, feeFixed } = channel
+  const { id, name, feeShare, feeFixed, rent } = channel
   const { rowCount } = await client.query(
-    `insert into channel (id, studio_id, name, fee_share, fee_fixed, position) values ($1, $2, $3, $4, $5, $6)
+    `insert into channel (id, studio_id, name, fee_share, fee_fixed, position, rent) values ($1, $2, $3, $4, $5, $6, $7)
      on conflict (id) do nothing`,
-    [id, studioId, name, feeShare, feeFixed, position],
+    [id, studioId, name, feeShare, feeFixed, position, rent],
   )
   if (rowCount === 0)
-    await client.query('update channel set name = $2, fee_share = $3, fee_fixed = $4 where id = $1', [
+    await client.query('update channel set name = $2, fee_share = $3, fee_fixed = $4, rent = $5 where id = $1', [
       id,
       name,
       feeShare,
       feeFixed,
+      rent,
     ])
 }
 

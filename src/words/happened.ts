@@ -60,6 +60,8 @@ const factWords: Readonly<Record<string, readonly [string, How]>> = {
   price: ['the price', 'money'],
   fee_share: ['its share', 'share'],
   fee_fixed: ['its fee', 'money'],
+  rent: ['its rent a month', 'money'],
+  pricing: ['how prices are made', 'unsaid'],
   wish_kind: ['what a piece should earn', 'unsaid'],
   wish_value: ['what a piece should earn', 'unsaid'],
   works_from: ['the hours', 'unsaid'],

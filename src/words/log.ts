@@ -12,6 +12,7 @@ import { formatArea } from '@/core/measure/length'
 import { formatMoney, type Reckoning } from '@/core/measure/money'
 import type { ChannelId, PersonId, RoomId } from '@/core/measure/named'
 import type { Measuring } from '@/core/measure/units'
+import { articles } from '@/core/piece/articles'
 import { sources } from '@/core/piece/piece'
 import { checkAsks, spotWords, touchWords, verdictWords } from './checks'
 import { airWords } from './measure'
@@ -35,6 +36,7 @@ const facts: Record<string, { words: string; say?: Readonly<Record<string, unkno
   expected: { words: 'should bring' },
   condition: { words: 'condition' },
   roomId: { words: 'stands in' },
+  article: { words: 'kind of article', say: articles },
   kind: { words: 'kind', say: partKinds },
   count: { words: 'how many alike' },
   substrate: { words: 'made of', say: substrates },

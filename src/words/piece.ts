@@ -53,6 +53,11 @@ export const ledgerWords: Record<LedgerKind, string> = {
   other: 'Other',
 }
 
+/** What a share of a price pays for. */
+export const shareWords = (kind: string): string =>
+  ({ fees: 'The place it is sold at', tax: 'Tax', hours: 'The hours, at their rate', left: 'Left over', ...ledgerWords })[kind] ??
+  kind
+
 /** What mending still asks for: work, and time to dry; null where nothing of it is ahead. */
 export function toMendWords({ ahead, workAhead, dryAhead }: Pick<Snag, 'ahead' | 'workAhead' | 'dryAhead'>): string | null {
   if (ahead === 0) return null

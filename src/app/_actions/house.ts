@@ -28,10 +28,20 @@ import {
 } from '@/core/input/house'
 import type { Answer } from '@/core/input/issues'
 import { methodInput, type MethodText } from '@/core/input/piece'
+import { pricingInput, type PricingText } from '@/core/input/pricing'
 import { addCalendarFeed, revokeCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '@/db/climate'
 import { addLot, emptyLot, putLotBack } from '@/db/stock'
-import { findProduct, listChannels, saveChannel, saveConsumables, saveMethod, saveProduct, saveStudio } from '@/db/studio'
+import {
+  findProduct,
+  listChannels,
+  saveChannel,
+  saveConsumables,
+  saveMethod,
+  savePricing,
+  saveProduct,
+  saveStudio,
+} from '@/db/studio'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
   return write(studioInput, typed, (client, studio, { wishKind, wishValue, ...entered }) =>
@@ -63,10 +73,14 @@ export async function keepConsumables(typed: ConsumablesText): Promise<Answer> {
   return write(consumablesInput, typed, (client, _studio, prices) => saveConsumables(client, prices))
 }
 
+export async function keepPricing(typed: PricingText): Promise<Answer> {
+  return write(pricingInput, typed, (client, _studio, pricing) => savePricing(client, pricing))
+}
+
 export async function keepChannel(typed: ChannelText): Promise<Answer> {
-  return write(channelInput, typed, async (client, studio, { id, name, feeShare, feeFixed }) => {
+  return write(channelInput, typed, async (client, studio, channel) => {
     const { length } = await listChannels(client)
-    await saveChannel(client, studio.id, { id, name, feeShare, feeFixed }, length)
+    await saveChannel(client, studio.id, channel, length)
   })
 }
 

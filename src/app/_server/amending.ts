@@ -18,6 +18,7 @@ const amendable = [
   'expected',
   'condition',
   'roomId',
+  'article',
 ] as const satisfies (keyof PieceFacts)[]
 
 /** Facts that are not given stay as they are; nothing is written where nothing changes. Throws {@link Refused} where the piece is not there. */

@@ -1,18 +1,35 @@
 /** How long work takes in this studio, from the clocks of what was ended last. */
 import 'server-only'
-import { type Pace, paceOf } from '@/core/learn/pace'
+import { type Estimator, learnPace } from '@/core/learn/estimate'
+import { type Pace, paceOf, teaches } from '@/core/learn/pace'
 import { labourOf, minutesOf, stepClocks } from '@/core/log/labour'
 import { listOtherWork } from '@/db/entry'
 import { listEnded } from '@/db/pace'
 import type { Client } from '@/db/pool'
 
 /** older work was done by other hands */
-const mostSteps = 80
+const [mostSteps, mostEstimated] = [80, 240]
 
-export async function loadPace(client: Client, nowMs: number): Promise<Pace> {
-  const ended = await listEnded(client, mostSteps)
+/** The last steps that were ended, and the minutes that hands were on each; whoever had several in hand gave each a share. */
+async function workedLately(client: Client, nowMs: number, limit: number) {
+  const ended = await listEnded(client, limit)
   const days = [...new Set(ended.map(({ at }) => at.slice(0, 10)))]
-  // whoever had several steps in hand gave each a share of the minute
   const labour = labourOf(stepClocks(await listOtherWork(client, [], days, 0), nowMs))
-  return paceOf(ended.map(({ stepId, operation, planned }) => ({ operation, planned, actual: minutesOf(labour, stepId) })))
+  return ended.map((step) => ({ ...step, actual: minutesOf(labour, step.stepId) }))
+}
+export const loadPace = async (client: Client, nowMs: number): Promise<Pace> =>
+  paceOf(await workedLately(client, nowMs, mostSteps))
+
+/** What the last pieces teach about the next: by operation, painter, article and relief. */
+export async function loadEstimator(client: Client, nowMs: number): Promise<Estimator> {
+  const worked = await workedLately(client, nowMs, mostEstimated)
+  return learnPace(
+    worked.filter(teaches).map(({ pieceId, painter, article, relief, ...step }) => ({
+      ...step,
+      piece: pieceId,
+      painter: painter ?? undefined,
+      article: article ?? undefined,
+      relief: relief ?? undefined,
+    })),
+  )
 }

@@ -7,9 +7,11 @@ import type { UnitSystem } from '@/core/measure/units'
 import type { WorkingHours } from '@/core/measure/workingHours'
 import type { PricingTerms } from '@/core/piece/ledger'
 import type { Channel } from '@/core/price/priceFor'
+import type { Pricing } from '@/core/price/pricing'
 
 export interface Studio extends PricingTerms {
   consumables: ConsumablePrices
+  pricing: Pricing
   id: StudioId
   name: string
   currency: string
@@ -26,6 +28,8 @@ export interface Studio extends PricingTerms {
 export interface SalesChannel extends Channel {
   id: ChannelId
   name: string
+  /** what it asks by the month, whatever is sold; minor units */
+  rent: number
 }
 export interface Person {
   id: PersonId

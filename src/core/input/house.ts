@@ -94,7 +94,13 @@ export const studioInput = z
 export type StudioText = z.input<typeof studioInput>
 
 export const channelInput = (house: House) =>
-  z.object({ id, name: words('where you sell', 80), feeShare: shareOfPercent('its share in per cent'), feeFixed: money(house) })
+  z.object({
+    id,
+    name: words('where you sell', 80),
+    feeShare: shareOfPercent('its share in per cent'),
+    feeFixed: money(house),
+    rent: money(house).default(0),
+  })
 export type ChannelText = z.input<ReturnType<typeof channelInput>>
 
 /** The size of a tin, as it stands on it. */

@@ -10,6 +10,7 @@ import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from
 import { remedyCodes } from '@/core/craft/remedies'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { outcomes, severities } from '@/core/log/entry'
+import { articles } from '@/core/piece/articles'
 import { concernCodes } from '@/core/piece/leaving'
 import { sources } from '@/core/piece/piece'
 import {
@@ -60,6 +61,10 @@ const facts = (house: House) => ({
     .union([id, z.literal('')])
     .optional()
     .transform((room) => room || null),
+  article: z
+    .enum(['', ...codesOf(articles)])
+    .optional()
+    .transform((article) => article || null),
 })
 
 export const intakeInput = (house: House) =>

@@ -14,11 +14,14 @@ export type Pace = Partial<Record<OperationCode, Calibration>>
 /** Begun and ended at a tap: less than this share of its minutes is no work. Practice. */
 const tapped = 0.1
 
-/** What the work of a studio teaches; a clock that was forgotten, or only tapped, teaches nothing. */
+/** A clock that was forgotten, or only tapped, teaches nothing. */
+export const teaches = ({ planned, actual }: Pick<Worked, 'planned' | 'actual'>): boolean =>
+  planned > 0 && actual >= planned * tapped && !isForgotten(actual, planned)
+
+/** What the work of a studio teaches. */
 export function paceOf(all: readonly Worked[]): Pace {
   const ratios = new Map<OperationCode, number[]>()
-  for (const { operation, planned, actual } of all) {
-    if (planned <= 0 || actual < planned * tapped || isForgotten(actual, planned)) continue
+  for (const { operation, planned, actual } of all.filter(teaches)) {
     ratios.set(operation, [...(ratios.get(operation) ?? []), actual / planned])
   }
   return Object.fromEntries([...ratios].map(([operation, own]) => [operation, calibrate({ ratios: own })]))

@@ -74,3 +74,13 @@ export const sqFtPerM2 = 10.7639
 /** An area for reading: "1.24 m²", "13.3 sq ft". */
 export const formatArea = (m2: number, house: Measuring): string =>
   house.units === 'metric' ? `${formatNumber(m2, house, 2, 2)} m²` : `${formatNumber(m2 * sqFtPerM2, house, 1, 1)} sq ft`
+
+/** An area as typed into a field whose label names the unit, in m²; null for none, or more than a hundred of them. */
+export function parseArea(text: string, { units, locale }: Measuring): number | null {
+  const figure = readFigure(text.trim(), decimalMark({ locale }))
+  const m2 = figure === null ? NaN : Number(figure) / (units === 'metric' ? 1 : sqFtPerM2)
+  return m2 > 0 && m2 <= 100 ? m2 : null
+}
+/** For a field whose label names the unit: "1.2", "12.9". */
+export const areaText = (m2: number, house: Measuring): string =>
+  numberText(house.units === 'metric' ? m2 : m2 * sqFtPerM2, house, house.units === 'metric' ? 2 : 1)

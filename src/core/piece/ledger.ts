@@ -2,11 +2,10 @@
  * What a piece has cost so far and what it will have cost when it is done, and the prices that follow. Minor units; pure.
  */
 import { consumableKind, type ConsumablePrices } from '@/core/craft/consumables'
-import { type FamilyCode, getFamily } from '@/core/craft/families'
+import type { FamilyCode } from '@/core/craft/families'
+import type { Estimator } from '@/core/learn/estimate'
 import { type CostKind, ofKind } from '@/core/log/entry'
-import { isAhead } from '@/core/log/stepStates'
 import { roundMoney } from '@/core/measure/money'
-import { materialsOf } from '@/core/plan/amounts'
 import {
   type Channel,
   type CostLine,
@@ -17,9 +16,9 @@ import {
   type Tax,
   type Wish,
 } from '@/core/price/priceFor'
+import { overheadOf, type Pricing, usualPricing } from '@/core/price/pricing'
+import { materialsAhead, minutesAhead, usedUpAhead } from './ahead'
 import { type Journey, stepsOf } from './journey'
-import { lanesOf } from './lanes'
-import { usedUpCost } from './usedUp'
 
 export type LedgerKind = CostKind | 'overhead'
 export interface LedgerLine extends CostLine {
@@ -37,6 +36,8 @@ export interface PricingTerms {
   step: number
   /** what small things cost; none is counted ahead without */
   consumables?: ConsumablePrices | undefined
+  /** how overhead is shared out, and what else a house's prices go by; as a house begins where it isn't said */
+  pricing?: Pricing | undefined
 }
 export interface Ledger {
   lines: LedgerLine[]
@@ -64,9 +65,18 @@ export const ledgerKinds: readonly LedgerKind[] = [
   'other',
 ]
 
-function ledger(sums: ReadonlyMap<LedgerKind, number>, minutes: number, terms: PricingTerms): Ledger {
+/** What went into a piece beside its price and what it took to get it here. */
+const workedIn: readonly LedgerKind[] = ['materials', 'consumables', 'hardware']
+
+function ledger(sums: ReadonlyMap<LedgerKind, number>, minutes: number, days: number, terms: PricingTerms): Ledger {
   const hours = Math.round((minutes / 60) * 100) / 100
-  const withOverhead = new Map<LedgerKind, number>(sums).set('overhead', roundMoney(hours * terms.overheadRate))
+  const overhead = overheadOf(terms.overheadRate, terms.pricing ?? usualPricing, {
+    hours,
+    days,
+    labour: roundMoney(hours * terms.hourRate),
+    material: workedIn.reduce((sum, kind) => sum + (sums.get(kind) ?? 0), 0),
+  })
+  const withOverhead = new Map<LedgerKind, number>(sums).set('overhead', overhead)
   const lines = ledgerKinds.flatMap((kind) => {
     const amount = withOverhead.get(kind) ?? 0
     return amount === 0 ? [] : [{ kind, amount }]
@@ -95,9 +105,15 @@ export function spentByKind(journey: Journey): Map<CostKind, number> {
   return sums
 }
 
-/** What the log says has been spent. */
-export const ledgerSoFar = (journey: Journey, terms: PricingTerms): Ledger =>
-  ledger(spentByKind(journey), journey.minutesDone, terms)
+const dayMs = 86_400_000
+/** Days that a piece has stood in the workshop, begun ones counted; until it left, where it did. */
+export function daysHere({ file, ending }: Pick<Journey, 'file' | 'ending'>, nowMs: number): number {
+  const until = ending ? Date.parse(ending.entry.at) : nowMs
+  return Math.max(0, Math.ceil((until - Date.parse(file.piece.takenInAt)) / dayMs))
+}
+/** What the log says has been spent; `days` in the workshop, where overhead goes by them. */
+export const ledgerSoFar = (journey: Journey, terms: PricingTerms, days = 0): Ledger =>
+  ledger(spentByKind(journey), journey.minutesDone, days, terms)
 
 /** Planned coats without a price, and parts without a finish: what the sum of a whole plan leaves out. */
 export interface LeftOut {
@@ -110,42 +126,22 @@ export interface LeftOut {
   unplanned: string[]
 }
 
-/** What a step ahead takes, with its price; `price` is null where the shelf has none. */
-function materialsAhead(journey: Journey, unitPrice: Partial<Record<FamilyCode, number>>) {
-  return journey.parts.flatMap(({ steps, part }) =>
-    steps
-      .filter(({ state }) => state.coat === null && isAhead(state))
-      .flatMap(({ step }) =>
-        materialsOf(step, part.plan?.paint ?? null)
-          .filter(({ family }) => getFamily(family).role !== 'cleaner')
-          .map(({ family, amount }) => {
-            const each = unitPrice[family]
-            return { stepId: step.id, family, price: each === undefined ? null : roundMoney(amount * each) }
-          }),
-      ),
-  )
-}
-
-/** What steps ahead will use up. */
-const usedUpAhead = (journey: Journey, { consumables }: PricingTerms) =>
-  consumables === undefined
-    ? []
-    : lanesOf(journey).flatMap(({ part, steps }) =>
-        steps
-          .filter(({ state }) => isAhead(state))
-          .map(({ step }) => ({ kind: consumableKind(step.operation), money: usedUpCost(step, part, consumables) })),
-      )
-
 /**
  * What it will have cost when the plan is done: spent, plus planned amounts at `unitPrice` (money per ml or g), plus the minutes
- * still to come. What has no price counts as nothing and is told by {@link leftOutOf}.
+ * still to come. What has no price counts as nothing and is told by {@link leftOutOf}. `days`: in the workshop until then.
  */
-export function ledgerWhenDone(journey: Journey, terms: PricingTerms, unitPrice: Partial<Record<FamilyCode, number>>): Ledger {
+export function ledgerWhenDone(
+  journey: Journey,
+  terms: PricingTerms,
+  unitPrice: Partial<Record<FamilyCode, number>>,
+  { days = 0, estimator }: { days?: number; estimator?: Estimator | undefined } = {},
+): Ledger {
   const sums = spentByKind(journey)
   const ahead = materialsAhead(journey, unitPrice).reduce((sum, { price }) => sum + (price ?? 0), 0)
   sums.set('materials', (sums.get('materials') ?? 0) + ahead)
-  for (const { kind, money } of usedUpAhead(journey, terms)) sums.set(kind, (sums.get(kind) ?? 0) + money)
-  return ledger(sums, journey.minutesDone + journey.minutesLeft, terms)
+  for (const { kind, money } of usedUpAhead(journey, terms.consumables)) sums.set(kind, (sums.get(kind) ?? 0) + money)
+  const left = estimator ? minutesAhead(journey, estimator).reduce((sum, { minutes }) => sum + minutes, 0) : journey.minutesLeft
+  return ledger(sums, journey.minutesDone + left, days, terms)
 }
 
 /** What a ledger leaves out, so that it can be said beside it. */

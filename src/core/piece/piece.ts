@@ -15,6 +15,7 @@ import type { Entry } from '@/core/log/entry'
 import type { Day, Instant, PartId, PhotoId, PieceId, PlanId, RoomId, StepId } from '@/core/measure/named'
 import type { MeasuredFace } from '@/core/measure/surfaceArea'
 import type { StepEdits } from '@/core/plan/stepEdits'
+import type { ArticleCode } from './articles'
 
 export const sources = {
   auction: 'auction',
@@ -41,6 +42,8 @@ export interface Piece {
   condition: string | null
   /** where it stands; null where no room was named */
   roomId: RoomId | null
+  /** what it is; null where it was begun from none */
+  article: ArticleCode | null
 }
 
 export interface PlanStep extends PlannedStep {

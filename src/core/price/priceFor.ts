@@ -100,6 +100,16 @@ function leastPrice(what: PriceImpossible['what'], need: Big, marginShare: numbe
   return climb(knee, knee.plus(1e6), left, wanted, enough)
 }
 
+/** The least whole price that leaves so much; null where fees and tax eat every price. `need` in minor units. */
+export function leastPriceFor(need: number, channel: Channel, tax: Tax): number | null {
+  try {
+    return leastPrice('floor', Big(need), 0, channel, tax)
+  } catch (error) {
+    if (error instanceof PriceImpossible) return null
+    throw error
+  }
+}
+
 /** Solves the line through two prices and steps to the whole unit that first suffices. */
 function climb(from: Big, to: Big, left: (p: Big) => Big, wanted: Big, enough: (p: Big) => boolean): number {
   const slope = left(to).minus(left(from)).div(to.minus(from))

@@ -101,6 +101,7 @@ export function fileWith(parts: Part[], log: Entry[], over: Partial<PieceFile['p
       expected: null,
       condition: null,
       roomId: null,
+      article: null,
       ...over,
     },
     parts,

@@ -45,7 +45,17 @@ export function comesIn(
   const whole = first && { ...first, id: wholeId, plan: { ...plainPlan(wholeId, 'job', at), steps: named(wholeId, around) } }
   return {
     file: {
-      piece: { ...facts, id, name: 'It', source: 'own', sourceNote: null, takenInAt: at, expected: null, condition: null },
+      piece: {
+        ...facts,
+        id,
+        name: 'It',
+        source: 'own',
+        sourceNote: null,
+        takenInAt: at,
+        expected: null,
+        condition: null,
+        article: null,
+      },
       parts: planned,
       takenOut: [],
       whole: whole && around.length > 0 ? whole : null,

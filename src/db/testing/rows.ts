@@ -29,6 +29,7 @@ export function pieceRow(over: Partial<Piece> = {}): Piece {
     expected: 24_500,
     condition: null,
     roomId: null,
+    article: 'bedside',
     ...over,
   }
 }
@@ -134,7 +135,7 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
   if ((await takeDelivery(client, studioId, whole.piece.id, digestOf('whole', whole))) !== 'new') return
   const { piece, part, plan } = whole
   await savePerson(client, studioId, { id: whole.personId, name: 'Wenna' })
-  await saveChannel(client, studioId, { id: whole.channelId, name: 'Booth', feeShare: 0.12, feeFixed: 0 }, 0)
+  await saveChannel(client, studioId, { id: whole.channelId, name: 'Booth', feeShare: 0.12, feeFixed: 0, rent: 4100 }, 0)
   await saveProduct(client, studioId, {
     id: whole.productId,
     name: 'Clay paint',

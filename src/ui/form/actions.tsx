@@ -33,6 +33,7 @@ import type {
   SplitText,
   TakeOutText,
 } from '@/core/input/piece'
+import type { PricingText } from '@/core/input/pricing'
 import type { DryingPlacesText, ForecastBackText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
 
 type Ask<T> = (typed: T) => Promise<Answer>
@@ -63,6 +64,7 @@ export interface Actions {
   keepMethod: Ask<MethodText>
   keepChannel: Ask<ChannelText>
   keepConsumables: Ask<ConsumablesText>
+  keepPricing: Ask<PricingText>
   keepWeek: Ask<WeekText>
   invite: Ask<InviteText>
   takeBackInvitation: Ask<InviteBackText>

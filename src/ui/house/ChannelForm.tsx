@@ -13,7 +13,7 @@ export function ChannelForm() {
   const { keepChannel } = useActions()
   const house = useHouse()
   const router = useRouter()
-  const [defaults] = useState<ChannelText>(() => ({ id: uuidv7(), name: '', feeShare: '0', feeFixed: '' }))
+  const [defaults] = useState<ChannelText>(() => ({ id: uuidv7(), name: '', feeShare: '0', feeFixed: '', rent: '' }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<ChannelText>(
     channelInput(house),
     defaults,
@@ -28,7 +28,7 @@ export function ChannelForm() {
     <form
       onSubmit={(event) => void submit(event)}
       noValidate
-      className="mt-4 grid grid-cols-2 items-end gap-3 sm:grid-cols-[2fr_1fr_1fr_auto]"
+      className="mt-4 grid grid-cols-2 items-end gap-3 sm:grid-cols-[2fr_1fr_1fr_1fr_auto]"
     >
       <TextField label="Where you sell" {...register('name')} trouble={troubleOf('name')} className="col-span-2 sm:col-span-1" />
       <TextField label="Its share, %" inputMode="decimal" {...register('feeShare')} trouble={troubleOf('feeShare')} />
@@ -37,6 +37,12 @@ export function ChannelForm() {
         inputMode="decimal"
         {...register('feeFixed')}
         trouble={troubleOf('feeFixed')}
+      />
+      <TextField
+        label={`Rent a month, ${house.currency}`}
+        inputMode="decimal"
+        {...register('rent')}
+        trouble={troubleOf('rent')}
       />
       <button type="submit" disabled={pending} className="press press-now">
         Add it

@@ -1,51 +1,100 @@
-/** A piece still here: what to ask through a channel, the highest bid it would have stood, and why a price is odd. */
-import { boughtIn, floorAbove, type Ledger, type PricingTerms } from '@/core/piece/ledger'
+/** What to ask through a place to sell: the ask large, what stands under it, the highest bid, and why a price is odd. */
+import type { ChannelDesk } from '@/core/house/priceDesk'
+import { boughtIn, floorAbove, type Ledger, type PricingTerms, taxFor } from '@/core/piece/ledger'
 import type { Piece } from '@/core/piece/piece'
-import type { Price } from '@/core/price/priceFor'
+import type { LikePrices } from '@/core/price/likePieces'
+import { earnedRate, type Price } from '@/core/price/priceFor'
 import { Link } from '@/ui/frame/Link'
-import { PriceScale } from './PriceScale'
+
+const rungs = [
+  { key: 'breakEven', words: 'Break-even', tells: 'cash back, hours unpaid' },
+  { key: 'floor', words: 'Floor', tells: 'costs and hours paid' },
+  { key: 'target', words: 'Target', tells: 'what you wish for' },
+] as const
 
 interface Props {
   piece: Pick<Piece, 'id' | 'expected'>
-  price: Price
+  desk: ChannelDesk & { price: Price }
   terms: PricingTerms
   whenDone: Ledger
+  like: LikePrices | null
   money: (minor: number) => string
 }
-
-export function Asking({ piece, price, terms, whenDone, money }: Props) {
-  const { expected } = piece
-  const over = floorAbove(price)
+export function Asking({ piece, desk, terms, whenDone, like, money }: Props) {
+  const { price } = desk
+  const brings = piece.expected ?? like?.middle ?? null
   return (
-    <div className="mt-4 grid gap-x-14 gap-y-8 lg:grid-cols-[1.4fr_1fr]">
-      <PriceScale price={price} money={money} expected={expected} />
+    <div className="mt-6 grid gap-x-14 gap-y-6 lg:grid-cols-[auto_1fr_auto]">
       <div>
-        <p className="eyebrow">Highest bid it would have stood</p>
-        <p className="figure text-6xl" data-figure="highestBid">
-          {expected === null ? '—' : price.highestBid === null ? 'not even free' : money(price.highestBid)}
+        <p className="eyebrow">Ask</p>
+        <p className="figure text-[5rem] text-now sm:text-[7rem]" data-figure="ask">
+          {money(price.ask)}
         </p>
-        <p className="mt-2 text-soft">
-          {expected === null ? (
+      </div>
+      <dl className="grid grid-cols-3 content-end gap-x-6 gap-y-2">
+        {rungs.map(({ key, words, tells }) => (
+          <div key={key}>
+            <dt className="font-semibold">{words}</dt>
+            <dd>
+              <span className="figure block text-2xl sm:text-3xl" data-figure={key}>
+                {money(price[key])}
+              </span>
+              <span className="text-sm text-soft">{tells}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <div className="lg:max-w-72">
+        <p className="eyebrow">Highest bid it would have stood</p>
+        <p className="figure text-4xl" data-figure="highestBid">
+          {brings === null ? '—' : price.highestBid === null ? 'not even free' : money(price.highestBid)}
+        </p>
+        <p className="mt-1 text-sm text-soft">
+          {brings === null ? (
             <>
               Say what it should bring in <Link href={`/pieces/${piece.id}/facts`}>its facts</Link>.
             </>
           ) : (
-            `Bringing ${money(expected)}, with these costs and hours, your wish is still met at that buying price. It was bought for ${money(boughtIn(whenDone.lines))}.`
+            `At ${money(brings)}, ${piece.expected === null ? 'as like pieces brought' : 'what it should bring'}. Bought for ${money(boughtIn(whenDone.lines))}.`
           )}
         </p>
-        {over && (
-          <p className="mt-3 border-l-4 border-late pl-3 font-semibold">
-            The floor lies above the {over}: it pays every hour {money(terms.hourRate)}, and the wish asks for{' '}
-            {'earnedRate' in terms.wish ? `${money(terms.wish.earnedRate)} an hour` : 'less'}. At the {over} somebody works for
-            less than the house’s rate. <Link href="/house">The house</Link> says both.
-          </p>
-        )}
-        {expected !== null && price.floor > expected && (
-          <p className="mt-3 border-l-4 border-late pl-3 font-semibold">
-            The floor lies above what it should bring: the hours are too many for this piece. A simpler look is an answer too.
-          </p>
-        )}
       </div>
+      <Odd {...{ desk, terms, whenDone, brings, money }} />
+    </div>
+  )
+}
+
+/** What can't be missed: a floor above the wish, a market that will not bear the hours. */
+function Odd({
+  desk: { price, fees },
+  terms,
+  whenDone,
+  brings,
+  money,
+}: Omit<Props, 'piece' | 'like'> & { brings: number | null }) {
+  const over = floorAbove(price)
+  const tooDear = brings === null || price.target <= brings ? null : price.floor > brings ? 'floor' : 'target'
+  if (!over && !tooDear) return null
+  const tax = taxFor(terms, boughtIn(whenDone.lines))
+  const earned = brings === null ? null : earnedRate(brings, whenDone.total, whenDone.hours, fees, tax)
+  return (
+    <div className="space-y-2 border-l-4 border-late pl-3 font-semibold lg:col-span-3">
+      {over && (
+        <p>
+          The floor lies above the {over}: it pays every hour {money(terms.hourRate)}, and the wish asks for{' '}
+          {'earnedRate' in terms.wish ? `${money(terms.wish.earnedRate)} an hour` : 'less'}. At the {over} somebody works for less
+          than the house’s rate. <Link href="/house">The house</Link> says both.
+        </p>
+      )}
+      {tooDear && brings !== null && (
+        <p>
+          The {tooDear} lies above the {money(brings)} that it should bring
+          {earned !== null && `, at which an hour earns ${money(earned)}`}:{' '}
+          {tooDear === 'floor'
+            ? 'the market will not bear these hours. Do less, or let it go: a simpler look is an answer too.'
+            : 'the market will not bear the whole of the wish.'}
+        </p>
+      )}
     </div>
   )
 }

@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Room } from '@/core/climate/rooms'
 import { amendInput, type AmendText } from '@/core/input/piece'
 import { moneyText } from '@/core/measure/money'
+import { articles } from '@/core/piece/articles'
 import { type Piece, sources } from '@/core/piece/piece'
 import { useActions } from '@/ui/form/actions'
 import { AreaField, ChoiceField, pairs, TextField, Trouble } from '@/ui/form/Field'
@@ -28,6 +29,7 @@ export function FactsForm({ piece, rooms }: { piece: Piece; rooms: readonly Room
     expected: piece.expected === null ? '' : moneyText(piece.expected, house),
     condition: piece.condition ?? '',
     roomId: piece.roomId ?? '',
+    article: piece.article ?? '',
   }))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<AmendText>(amendInput(house), defaults, amendPiece, () =>
     router.push(`/pieces/${piece.id}`),
@@ -59,6 +61,12 @@ export function FactsForm({ piece, rooms }: { piece: Piece; rooms: readonly Room
           options={[['', 'not said'], ...rooms.map(({ id, name }) => [id, name] as const)]}
         />
       )}
+      <ChoiceField
+        label="Kind of article"
+        {...register('article')}
+        hint="Like pieces, and the rate card, go by it."
+        options={[['', 'another'], ...pairs(articles)]}
+      />
       <AreaField label="Condition" {...register('condition')} trouble={troubleOf('condition')} className="col-span-2" />
       <div className="col-span-2 empty:hidden">
         <Trouble>{issue}</Trouble>

@@ -31,6 +31,7 @@ export function useArticle(form: UseFormReturn<IntakeText>, parts: UseFieldArray
     const drawn = followArticle(said, isSame ? was : [], partsOf(next.facts), make)
     parts.replace(isSame ? drawn : [...drawn, ...besideArticle(said, was)])
     form.setValue('counted', counted(next.facts))
+    form.setValue('article', next.code)
   }
   const choose = (code: ArticleCode) => {
     const { size, of, words } = getArticle(code)

@@ -3,8 +3,6 @@ import { whoIsIn } from '@/app/_server/door'
 import { whatMay } from '@/app/_server/may'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
-import { formatMoney } from '@/core/measure/money'
-import { formatNumber } from '@/core/measure/number'
 import { listCalendarFeeds } from '@/db/calendarFeed'
 import { listLastReadings, listRooms } from '@/db/climate'
 import { listChannels, listPeople } from '@/db/studio'
@@ -12,7 +10,7 @@ import { findDryingPlaces, listPersonHours } from '@/db/week'
 import { AirLine } from '@/ui/bench/AirLine'
 import { Link } from '@/ui/frame/Link'
 import { CalendarForm } from '@/ui/house/CalendarForm'
-import { ChannelForm } from '@/ui/house/ChannelForm'
+import { Channels } from '@/ui/house/Channels'
 import { ConsumablesForm } from '@/ui/house/ConsumablesForm'
 import { listHouseChoices } from '@/ui/house/houseChoices'
 import { HouseForm } from '@/ui/house/HouseForm'
@@ -72,25 +70,7 @@ export default async function House() {
           <MethodForm method={studio.method} />
         </section>
       )}
-      {!studio.hidesMoney && (
-        <section aria-labelledby="channels" className="border-t-2 border-ink pt-4">
-          <h2 id="channels" className="title text-3xl">
-            Where you sell
-          </h2>
-          <ul className="mt-2">
-            {channels.map(({ id, name, feeShare, feeFixed }) => (
-              <li key={id} className="flex flex-wrap justify-between gap-x-4 border-b border-line py-2 text-lg">
-                <span className="font-semibold">{name}</span>
-                <span className="text-soft">
-                  {formatNumber(feeShare * 100, studio, 1)} % of the price
-                  {feeFixed > 0 ? ` and ${formatMoney(feeFixed, studio)}` : ''}
-                </span>
-              </li>
-            ))}
-          </ul>
-          {may('channel') && <ChannelForm />}
-        </section>
-      )}
+      {!studio.hidesMoney && <Channels {...{ channels, studio }} mayAdd={may('channel')} maySay={may('studio')} />}
       {may('studio') && (
         <section aria-labelledby="consumables" className="border-t-2 border-ink pt-4">
           <h2 id="consumables" className="title text-3xl">
