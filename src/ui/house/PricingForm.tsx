@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useFieldArray } from 'react-hook-form'
+import type { House } from '@/core/input/fields'
 import { pricingInput, type PricingText } from '@/core/input/pricing'
 import { areaText } from '@/core/measure/length'
 import { moneyText } from '@/core/measure/money'
@@ -20,22 +21,7 @@ export function PricingForm({ pricing }: { pricing: Pricing }) {
   const house = useHouse()
   const router = useRouter()
   const [kept, setKept] = useState(false)
-  const [defaults] = useState<PricingText>(() => {
-    const percent = (share: number) => numberText(share * 100, house, 3)
-    return {
-      markup: percent(pricing.markup),
-      overheadPer: pricing.overheadPer,
-      overheadDay: moneyText(pricing.overheadDay, house),
-      overheadShare: percent(pricing.overheadShare),
-      ladderWeeks: String(pricing.ladderWeeks),
-      ladderShare: percent(pricing.ladderShare),
-      rates: pricing.rates.map(({ article, upToM2, price }) => ({
-        article: article as PricingText['rates'][number]['article'],
-        upToM2: upToM2 === null ? '' : areaText(upToM2, house),
-        price: moneyText(price, house),
-      })),
-    }
-  })
+  const [defaults] = useState(() => pricingText(pricing, house))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<PricingText>(
     pricingInput(house),
     defaults,
@@ -136,4 +122,22 @@ export function PricingForm({ pricing }: { pricing: Pricing }) {
       <FormFoot {...{ issue, pending }} words="Keep how prices are made" kept={kept && 'Kept.'} />
     </form>
   )
+}
+
+/** As the form holds it. */
+function pricingText(pricing: Pricing, house: House): PricingText {
+  const percent = (share: number) => numberText(share * 100, house, 3)
+  return {
+    markup: percent(pricing.markup),
+    overheadPer: pricing.overheadPer,
+    overheadDay: moneyText(pricing.overheadDay, house),
+    overheadShare: percent(pricing.overheadShare),
+    ladderWeeks: String(pricing.ladderWeeks),
+    ladderShare: percent(pricing.ladderShare),
+    rates: pricing.rates.map(({ article, upToM2, price }) => ({
+      article: article as PricingText['rates'][number]['article'],
+      upToM2: upToM2 === null ? '' : areaText(upToM2, house),
+      price: moneyText(price, house),
+    })),
+  }
 }

@@ -118,7 +118,7 @@ interface StrokesProps {
 /** Left of a stroke's first edge the job loses money, between the edges hours go unpaid, right of them all is paid. */
 function Strokes({ outcomes, marks, alike, x, at, money }: StrokesProps) {
   const id = useId()
-  const placed = placeMarks(marks, x, 0.15)
+  const placed = placeMarks(marks, x, 0.2)
   const rows = Math.max(...placed.map(({ row }) => row)) + 1
   const edge = (price: number | null) => (price === null ? wide : x(price) * wide)
   return (
