@@ -38,6 +38,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   learned: () => Promise.resolve('/learned'),
   shelf: () => Promise.resolve('/shelf'),
   house: () => Promise.resolve('/house'),
+  'at the kerb': () => Promise.resolve('/kerb'),
   'how prices are made': () => Promise.resolve('/house/prices'),
   'who comes in': () => Promise.resolve('/house/doors'),
   'a place that is not there': () => Promise.resolve('/nowhere'),

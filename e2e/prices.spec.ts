@@ -43,7 +43,9 @@ test('each place to sell says its ask; the chances follow the price that is trie
   expect(rungs).toEqual([...rungs].sort((one, other) => other - one))
 })
 
-test('the rate card is kept, is refused with what to do, and the price of an article is found on it', async ({ page }, { project }) => {
+test('the rate card is kept, is refused with what to do, and the price of an article is found on it', async ({ page }, {
+  project,
+}) => {
   test.skip(project.name !== 'desk', 'one card for the house')
   await page.goto('/house')
   await page.getByRole('link', { name: 'How prices are made' }).click()

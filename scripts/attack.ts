@@ -6,7 +6,7 @@
 import { readFileSync } from 'node:fs'
 import { request } from 'node:http'
 import { v7 as uuidv7 } from 'uuid'
-import { benchActions } from '@/core/input/bench'
+import { awayActions, benchActions } from '@/core/input/bench'
 import { ownServer } from '../e2e/ownServer'
 import { type Named, samplesOf } from './attackSamples'
 import { comeIn, cookieHeader } from './comeIn'
@@ -145,7 +145,7 @@ for (const [id, { exportedName, workers }] of Object.entries(manifest.node)) {
   const name = exportedName ?? Object.values(workers)[0]?.exportedName
   if (name) actionIds.set(name, id)
 }
-const missed = [...actionIds.keys(), ...benchActions].filter((name) => !(name in samples))
+const missed = [...actionIds.keys(), ...benchActions, ...awayActions].filter((name) => !(name in samples))
 if (missed.length > 0) throw new Error(`the attack knows no body for: ${missed.join(', ')}`)
 if (actionIds.size === 0) throw new Error('the build names no actions: was it made by another version?')
 
@@ -160,6 +160,7 @@ const pages = [
   '/house',
   '/house/doors',
   '/house/prices',
+  '/kerb',
   '/air',
   '/learned',
   '/blank',
@@ -239,7 +240,7 @@ function next(): Ask {
     }
   }
   if (kind < 0.7) {
-    const action = pick(benchActions)
+    const action = pick([...benchActions, ...awayActions])
     const body = JSON.stringify({ action, typed: misshape(samples[action]?.()) })
     return {
       method: 'POST',

@@ -125,6 +125,14 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       ...facts,
       parts: [part()],
     }),
+    keepBid: () => ({
+      ...{ entryId: uuidv7(), lotId: uuidv7(), at, sale: 'Barn sale', name: 'Tallboy', outcome: 'outbid', pieceId: '' },
+      ...{ hours: 7.5, highest: 6_000, brings: 24_000, wentFor: '75' },
+      card: {
+        ...{ article: 'chest', facts: { width: 950, depth: 480, height: 950, of: { drawers: 4 } }, substrate: 'softwood' },
+        ...{ existing: 'unknown', lead: 'unknown', state: 'loose', look: 'smooth-solid' },
+      },
+    }),
     amendPiece: () => ({ pieceId, entryId: uuidv7(), ...facts }),
     planJob: () => ({
       planId: uuidv7(),

@@ -10,6 +10,10 @@ export default function manifest(): MetadataRoute.Manifest {
     display: 'standalone',
     background_color: '#ece5d7',
     theme_color: '#ece5d7',
+    shortcuts: [
+      { name: 'At the kerb', url: '/kerb' },
+      { name: 'The bench', url: '/' },
+    ],
     icons: [
       { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
       { src: '/icon-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },

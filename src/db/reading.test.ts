@@ -67,6 +67,7 @@ describe('money', () => {
         'select hour_rate from studio',
         'select fee_share from channel',
         'select rent from channel',
+        'select went_for from bid',
         'select pricing from studio',
       ],
       ...['select consumables from studio', 'select wish_value from studio', 'update lot set price = price'],
@@ -81,6 +82,7 @@ describe('money', () => {
     // each figure stands in the rows of whole pieces, and is no part of any other there
     const figures: Record<string, RegExp> = {
       seen_studio: /1800/,
+      seen_bid: /8800|24500|6200/,
       seen_channel: /0\.12|4100\)/,
       seen_product: /2100/,
       seen_lot: /2100/,

@@ -91,11 +91,16 @@ describe('how prices are made', () => {
     expect((await here(getStudio)).pricing).toEqual(own)
     for (const role of ['painter', 'bookkeeper', 'helper'] as const)
       await expect(
-        comeIn(db.owner, db.here, role).then((secret) => inSession(db.pool, secret, (client) => savePricing(client, usualPricing))),
+        comeIn(db.owner, db.here, role).then((secret) =>
+          inSession(db.pool, secret, (client) => savePricing(client, usualPricing)),
+        ),
         role,
       ).rejects.toThrow(/row-level security/)
     const helper = await comeIn(db.owner, db.here, 'helper')
-    const seen = await inSession(db.pool, helper, async (client) => [(await getStudio(client)).pricing, await listChannels(client)])
+    const seen = await inSession(db.pool, helper, async (client) => [
+      (await getStudio(client)).pricing,
+      await listChannels(client),
+    ])
     expect(seen).toEqual([usualPricing, [{ ...channel, feeShare: 0, feeFixed: 0, rent: 0 }]])
   })
 })

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { entryFromText } from '@/core/input/bench'
+import { type BenchAction, benchWrites, entryFromText } from '@/core/input/bench'
 import { OutboxEngine } from './engine'
 import { forget, listKept } from './store'
 
@@ -32,7 +32,7 @@ beforeEach(() => {
   vi.stubGlobal('removeEventListener', (name: string) => lines.delete(name))
   vi.stubGlobal('tell', (name: string) => lines.get(name)?.())
   engine = new OutboxEngine({
-    entryOf: ({ action, typed }) => (action === 'addPhoto' ? null : entryFromText(action, typed, house)),
+    entryOf: ({ action, typed }) => (action in benchWrites ? entryFromText(action as BenchAction, typed, house) : null),
     stored: () => (stored += 1),
   })
   end = engine.start()

@@ -2,7 +2,7 @@
  * The way every bench entry takes: first onto the device, then to the server, in order; shown at once, called stored only when
  * it is. Survives a closed browser and a lost connection. Knows no interface: whoever shows it subscribes.
  */
-import type { BenchAction, BenchText } from '@/core/input/bench'
+import type { AwayAction, AwayText, BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import type { Entry } from '@/core/log/entry'
 import type { PersonId } from '@/core/measure/named'
@@ -157,6 +157,10 @@ export class OutboxEngine {
     return answer ?? { ok: true }
   }
 
+  /** What is no entry of a log, likewise; null where it is kept and not sent yet. */
+  sendAway<A extends AwayAction>(action: A, typed: AwayText<A>, about: string): Promise<Answer | null> {
+    return this.deliver({ action, typed: typed as unknown as Kept['typed'], about }, 'entries')
+  }
   /** As {@link send}; null where it is kept and not sent yet. */
   sendPhoto(typed: PhotoTyped, file: Blob, about: string): Promise<Answer | null> {
     return this.deliver({ action: 'addPhoto', typed: { ...typed }, about, file }, 'photos')

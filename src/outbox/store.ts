@@ -1,6 +1,6 @@
 /** What was written on this device and is not known to be stored: kept in the browser's own database, in order. */
 import { type DBSchema, deleteDB, type IDBPDatabase, openDB } from 'idb'
-import type { BenchAction } from '@/core/input/bench'
+import type { AwayAction, BenchAction } from '@/core/input/bench'
 import type { IssueCode } from '@/core/input/issues'
 import type { EntryId, Instant, PartId, PieceId, StepId } from '@/core/measure/named'
 import type { Photo } from '@/core/piece/piece'
@@ -18,7 +18,7 @@ export interface PhotoTyped {
 export interface Kept {
   /** the order in which it was written; made by the database */
   seq: number
-  action: BenchAction | 'addPhoto'
+  action: BenchAction | AwayAction | 'addPhoto'
   typed: { entryId: EntryId; pieceId: PieceId; at: Instant } & Record<string, unknown>
   /** the photograph itself */
   file?: Blob

@@ -1,9 +1,8 @@
 'use server'
 /** Taking a piece in, planning its parts, changing its facts. */
 import { amendFacts } from '@/app/_server/amending'
-import { planCounted } from '@/app/_server/around'
-import { momentOf } from '@/app/_server/moment'
 import { store } from '@/app/_server/store'
+import { takePieceIn } from '@/app/_server/takingIn'
 import { Refused, writeOnce } from '@/app/_server/write'
 import { assess } from '@/core/assess/assess'
 import type { Answer } from '@/core/input/issues'
@@ -25,34 +24,12 @@ import { doneOn, factsOf } from '@/core/piece/facts'
 import { readPiece } from '@/core/piece/journey'
 import { replan } from '@/core/plan/replan'
 import { editedSteps, isEdited, workedSteps } from '@/core/plan/stepEdits'
-import type { NewEntry } from '@/db/entry'
 import { findPieceFile } from '@/db/piece'
-import { addParts, addPiece, addPlan, changePart } from '@/db/pieceWrite'
+import { addPlan, changePart } from '@/db/pieceWrite'
 import { addRecipe } from '@/db/recipe'
 
 export async function takeIn(typed: IntakeText): Promise<Answer> {
-  return writeOnce(
-    'takeIn',
-    intakeInput,
-    typed,
-    ({ id }) => id,
-    async (client, studio, entered) => {
-      const { id, boughtEntryId, fetchingEntryId, takenInOn, bought, fetching, parts, counted, ...facts } = entered
-      const takenInAt = momentOf(takenInOn, studio.zone)
-      await addPiece(client, studio.id, { id, takenInAt, ...facts })
-      await addParts(client, studio.id, id, 0, parts)
-      await planCounted(client, studio.id, { pieceId: id, at: takenInAt, counted, commission: facts.client !== null, parts })
-      const costs = [
-        { id: boughtEntryId, costKind: 'bought', money: bought },
-        { id: fetchingEntryId, costKind: 'fetching', money: fetching },
-      ] as const
-      await store(
-        client,
-        studio.id,
-        costs.filter(({ money }) => money !== 0).map((cost): NewEntry => ({ ...cost, kind: 'cost', pieceId: id, at: takenInAt })),
-      )
-    },
-  )
+  return writeOnce('takeIn', intakeInput, typed, ({ id }) => id, takePieceIn)
 }
 
 export async function amendPiece(typed: AmendText): Promise<Answer> {

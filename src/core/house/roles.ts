@@ -36,6 +36,7 @@ const plans = [
   'client_photo',
   'client_link',
   'client_word',
+  'bid',
 ] as const
 /** Of what else than work an entry is, by its kind; what strikes another is of what it strikes. The database holds to the same table. */
 const entriesOf: Partial<Record<EntryKind, 'plan' | 'money'>> = {
@@ -62,7 +63,7 @@ export const mayRead: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>
 /** What each may write, by table; an owner everything. Of the log by what an entry is of. */
 export const mayWrite: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>> = {
   painter: [...work, ...plans, 'entry of money', 'product'],
-  bookkeeper: ['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed', 'client_word'],
+  bookkeeper: ['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed', 'client_word', 'bid'],
   helper: work,
 }
 

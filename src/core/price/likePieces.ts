@@ -16,6 +16,8 @@ export interface LikePrices {
   middle: number
   low: number
   high: number
+  /** how what they brought scatters about the middle, in logarithms */
+  scatter: number
 }
 
 /** an article of another kind counts so much, and one of its kind that has no size */
@@ -27,6 +29,9 @@ const dayMs = 86_400_000
 /** less alike than this is not alike */
 const leastWeight = 0.12
 const mostShown = 6
+/** what practice says of how prices scatter, worth so many pieces */
+export const usualScatter = 0.3
+const usualWorth = 2
 
 function weightOf(piece: Alike, sold: Sold, nowMs: number): number {
   const isSame = piece.article !== null && piece.article === sold.article
@@ -35,6 +40,16 @@ function weightOf(piece: Alike, sold: Sold, nowMs: number): number {
   const look = piece.looks.some((each) => sold.looks.includes(each)) ? sameLook : 1
   const age = 0.5 ** (Math.max(0, nowMs - Date.parse(sold.at)) / dayMs / halfLifeDays)
   return Math.min(1, (isSame ? 1 : otherArticle) * size * look * age)
+}
+
+function scatterAbout(middle: number, pieces: readonly LikePiece[]): number {
+  const known = pieces.filter(({ price }) => price > 0 && middle > 0)
+  const worth = known.reduce((sum, { weight }) => sum + weight, usualWorth)
+  const squares = known.reduce(
+    (sum, { price, weight }) => sum + weight * Math.log(price / middle) ** 2,
+    usualWorth * usualScatter ** 2,
+  )
+  return Math.sqrt(squares / worth)
 }
 
 /** Null where nothing like it was ever sold. */
@@ -54,5 +69,6 @@ export function likePrices(piece: Alike, sold: readonly Sold[], nowMs: number): 
     middle: middle?.price ?? 0,
     low: byPrice[0]?.price ?? 0,
     high: byPrice.at(-1)?.price ?? 0,
+    scatter: scatterAbout(middle?.price ?? 0, pieces),
   }
 }

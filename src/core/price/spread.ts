@@ -106,3 +106,26 @@ export const outcomesOf = ({ cost, paid }: Spread, count: number, channel: Chann
       floor: leastPriceFor(quantile(paid, share), channel, tax),
     }
   })
+
+interface Bid {
+  bid: number
+  /** what it should bring, and how that scatters in logarithms */
+  brings: { middle: number; scatter: number }
+  channel: Channel
+  tax: Tax
+  seed: number
+}
+/**
+ * The chance that a piece bought for so much loses money: neither what it costs nor what it brings is certain. `cost` is without the
+ * bid. As a share of as many jobs as were drawn.
+ */
+export function chanceOfLoss({ cost }: Spread, { bid, brings, channel, tax, seed }: Bid): number {
+  const normal = randomNormal.source(randomFrom(seed))()
+  const taxed: Tax = tax.mode === 'margin' ? { ...tax, bought: bid } : tax
+  let lost = 0
+  for (const each of cost) {
+    const price = brings.middle * Math.exp(normal() * brings.scatter)
+    if (netOf(price, channel, taxed) < each + bid) lost += 1
+  }
+  return cost.length === 0 ? 0 : lost / cost.length
+}

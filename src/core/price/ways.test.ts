@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type LikePrices , likePrices } from './likePieces'
+import { type LikePrices, likePrices } from './likePieces'
 import { type Channel, netOf, type Tax } from './priceFor'
 import { overheadOf, rateFor, rentEach, usualPricing } from './pricing'
-import { salesLately,type Sold } from './sold'
+import { salesLately, type Sold } from './sold'
 import { ladderOf, priceWays, sharesOf } from './ways'
 
 const booth: Channel = { feeShare: 0.12, feeFixed: 0 }
@@ -17,7 +17,7 @@ const sold = (over: Partial<Sold>): Sold => ({
 })
 
 describe('four ways to a price', () => {
-  const like: LikePrices = { pieces: [], middle: 15_000, low: 15_000, high: 15_000 }
+  const like: LikePrices = { pieces: [], middle: 15_000, low: 15_000, high: 15_000, scatter: 0.3 }
   test('£60 and three hours at £18, a quarter on top, through a booth of 12 %: £161.94', () => {
     const pricing = { ...usualPricing, rates: [{ article: 'chest', upToM2: null, price: 18_000 }] }
     const ways = priceWays({ ...judged, pricing, target: 14_319, like, article: 'chest', areaM2: 2 })

@@ -2,6 +2,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { Piece, Plan } from '@/core/piece/piece'
 import { addForecasts } from '@/db/airAhead'
+import { addBid, type NewBid } from '@/db/bid'
 import { addCalendarFeed } from '@/db/calendarFeed'
 import { addClientLink, addClientWord, saveClientPage } from '@/db/clientPage'
 import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
@@ -87,6 +88,16 @@ export function planRow(): Plan {
     ],
   }
 }
+
+export const bidRow = (over: Partial<NewBid> = {}): NewBid => ({
+  ...{ id: uuidv7(), lotId: uuidv7(), at, sale: 'Barn sale', name: 'Washstand', outcome: 'bought', pieceId: null, hours: 6.5 },
+  ...{ highest: 8_800, brings: 24_500, wentFor: 6_200 },
+  card: {
+    ...{ article: 'chest', facts: { width: 950, depth: 480, height: 950, of: { drawers: 4 } }, substrate: 'softwood' },
+    ...{ existing: 'varnish', lead: 'unlikely', state: 'sound', look: 'smooth-solid' },
+  },
+  ...over,
+})
 
 export interface Whole {
   piece: Piece
@@ -202,6 +213,7 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     alt: '',
   } as const
   await addPhoto(client, studioId, piece.id, photo, { small: Buffer.from('small'), large: Buffer.from('large') })
+  await addBid(client, studioId, bidRow({ pieceId: piece.id }))
   await saveClientPage(client, studioId, piece.id, { shows: ['photographs'], language: 'en', photoIds: [photo.id] })
   await addClientLink(client, studioId, { id: whole.photoId, pieceId: piece.id, secret: freshSecret(), days: 30 })
   await addClientWord(client, studioId, { id: whole.photoId, pieceId: piece.id, words: 'It dries.' })

@@ -47,7 +47,7 @@ export function Ways({ ways, markup, wish, like, article, pieceId, writing, mone
         </>
       ) : (
         <>
-          {ways.find(({ code }) => code === 'rate-card')?.price == null ? `no line for “${article}” on ` : `${article}, on `}
+          {ways.find(({ code }) => code === 'rate-card')?.price === null ? `no line for “${article}” on ` : `${article}, on `}
           <Link href="/house/prices">the house’s card</Link>
         </>
       ),

@@ -1,7 +1,7 @@
 'use client'
 /** The outbox as the interface sees it: one engine a page, its state, its verbs. */
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
-import type { BenchAction, BenchText } from '@/core/input/bench'
+import type { AwayAction, AwayText, BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import { type Around, OutboxEngine, type OutboxState } from '@/outbox/engine'
 import { belongsTo, type Kept, type PhotoTyped } from '@/outbox/store'
@@ -15,6 +15,8 @@ export type PhotoSent = 'stored' | 'kept' | { words: string }
 export interface Outbox extends OutboxState {
   /** resolves once it is stored, or safely on the device; an issue where the server would not have it */
   send: <A extends BenchAction>(action: A, typed: BenchText<A>, about: string) => Promise<Answer>
+  /** likewise, of what is no entry of a log */
+  sendAway: <A extends AwayAction>(action: A, typed: AwayText<A>, about: string) => Promise<Answer>
   sendPhoto: (typed: PhotoTyped, file: Blob, about: string) => Promise<PhotoSent>
   sendAgain: (kept: Kept) => Promise<void>
   letGo: (kept: Kept) => Promise<void>
@@ -55,6 +57,7 @@ export function OutboxProvider({ of, children }: { of: string; children: ReactNo
     () => ({
       ...state,
       send: (action, typed, about) => engine.send(action, typed, about, personId),
+      sendAway: async (action, typed, about) => (await engine.sendAway(action, typed, about)) ?? { ok: true },
       sendPhoto: async (typed, file, about) => {
         const answer = await engine.sendPhoto(typed, file, about)
         if (!answer) return 'kept'

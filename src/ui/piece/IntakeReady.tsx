@@ -30,7 +30,7 @@ export function IntakeReady({ form, method, looks }: Props) {
     setSaid(entered.success ? '' : 'Measure its parts first: what can’t be read yet is marked when you take it in.')
     if (!entered.success) return null
     // the planner comes when it is asked for
-    const { comesIn } = await import('@/core/week/comesIn')
+    const { comesIn } = await import('@/core/piece/comesIn')
     const { file, refused } = comesIn(entered.data, { look, method, at: new Date().toISOString() })
     setSaid(refused.length > 0 ? `Without ${refused.join(', ').toLowerCase()}: it can’t take this look as it is.` : '')
     return { comes: file }

@@ -6,8 +6,10 @@ import { getFamily } from '@/core/craft/families'
 import { getRemedy } from '@/core/craft/remedies'
 import { formatMoney } from '@/core/measure/money'
 import { sumSnags } from '@/core/piece/snags'
+import { listBids } from '@/db/bid'
 import { listDryingFigures, listLearned } from '@/db/climate'
 import { findSnagRecord } from '@/db/entry'
+import { BidList } from '@/ui/learn/BidList'
 import { Lessons } from '@/ui/learn/Lessons'
 import { PaceList } from '@/ui/learn/PaceList'
 import { spanWords } from '@/words/time'
@@ -15,17 +17,20 @@ import { spanWords } from '@/words/time'
 export const metadata = { title: 'Learned' }
 /** snags looked back on */
 const mostSnags = 60
+/** what was bid for lately */
+const mostBids = 20
 /** figures taken up that are still told of */
 const mostFigures = 40
 
 export default async function Learned() {
   const studio = await loadStudio()
-  const { snags, lessons, learned, figures, pace } = await readStudio(async (client) => ({
+  const { snags, lessons, learned, figures, pace, bids } = await readStudio(async (client) => ({
     snags: sumSnags(await findSnagRecord(client, mostSnags), clock()),
     lessons: await lessonsIn(client),
     learned: await listLearned(client),
     figures: await listDryingFigures(client, mostFigures),
     pace: await loadPace(client, clock()),
+    bids: studio.hidesMoney ? [] : await listBids(client, mostBids),
   }))
   return (
     <div className="pt-6">
@@ -52,6 +57,7 @@ export default async function Learned() {
         </h2>
         <PaceList pace={pace} studio={studio} />
       </section>
+      {bids.length > 0 && <BidList bids={bids} studio={studio} />}
       <section aria-labelledby="snags" className="mt-10 border-t-2 border-ink pt-4">
         <h2 id="snags" className="title text-3xl">
           What goes wrong

@@ -62,7 +62,7 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
       )}
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="title text-5xl">Pieces</h1>
-        <form role="search" className="flex flex-1 justify-end gap-3">
+        <form role="search" className="flex flex-1 flex-wrap justify-end gap-3">
           <label className="sr-only" htmlFor="q">
             Look for a piece
           </label>
@@ -75,6 +75,11 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
             defaultValue={sought}
             className="field max-w-64"
           />
+          {may('bid') && !studio.hidesMoney && (
+            <Link href="/kerb" className="press">
+              At the kerb
+            </Link>
+          )}
           {may('part') && (
             <Link href="/pieces/new" className="press press-now">
               Take a piece in

@@ -2,8 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
 import { at, partWith } from '@/core/testing/piece'
 import { dataOf, outlookOf, twoCoats } from '@/core/testing/studioWeek'
+import { isSupposed } from '@/core/week/weekData'
 import { comesIn } from './comesIn'
-import { isSupposed } from './weekData'
 
 const { plan: _, earlier: __, ...top } = partWith([])
 const around = { look: 'smooth-solid', method: defaultMethod, at: at('08:00') } as const

@@ -5,11 +5,11 @@ import { type LookCode, paintFor } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Instant, PieceId } from '@/core/measure/named'
-import { factsOf } from '@/core/piece/facts'
-import type { Part, Piece, PieceFile } from '@/core/piece/piece'
-import { plainPlan } from '@/core/piece/plainPlan'
 import { jobPlanStep, proposeJob } from '@/core/plan/job'
 import { planFinish } from '@/core/plan/planFinish'
+import { factsOf } from './facts'
+import type { Part, Piece, PieceFile } from './piece'
+import { plainPlan } from './plainPlan'
 
 interface Coming extends Pick<Piece, 'client' | 'promisedOn' | 'roomId'> {
   id: PieceId
