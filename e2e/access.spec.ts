@@ -37,6 +37,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   air: () => Promise.resolve('/air'),
   learned: () => Promise.resolve('/learned'),
   shelf: () => Promise.resolve('/shelf'),
+  'to buy': () => Promise.resolve('/shelf/buy'),
   house: () => Promise.resolve('/house'),
   'at the kerb': () => Promise.resolve('/kerb'),
   'how prices are made': () => Promise.resolve('/house/prices'),

@@ -157,6 +157,7 @@ const pages = [
   '/week',
   '/week/sheet',
   '/shelf',
+  '/shelf/buy',
   '/house',
   '/house/doors',
   '/house/prices',

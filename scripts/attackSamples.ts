@@ -280,7 +280,8 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       code: '',
       at,
     }),
-    buyLot: () => ({ id: uuidv7(), productId: ids.product, code: '', size: '500', price: '20', at }),
+    buyLot: () => ({ id: uuidv7(), productId: ids.product, code: '', unit: 'ml', size: '500', price: '20', at }),
+    keepLot: () => ({ id: uuidv7(), productId: ids.product, code: '', unit: 'ml', size: '500', price: '20', at }),
     putBy: () => ({
       entryId: uuidv7(),
       pieceId: ids.piece,

@@ -32,6 +32,7 @@ test('the steps ended last come with their planned minutes; an end that was stru
     [first, second].map((step, k) => ({
       ...{ stepId: step?.id, operation: step?.operation, planned: step?.minutes },
       at: [early, late][k]?.at,
+      ...{ pieceId: piece.id, painter: null, article: 'bedside', relief: 'flat' },
     })),
   )
   expect((await list(1)).map(({ stepId }) => stepId)).toEqual([second?.id])

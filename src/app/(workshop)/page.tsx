@@ -12,7 +12,16 @@ export const metadata = { title: 'Bench' }
 
 export default async function Bench() {
   const data = await loadBench()
-  const pages = ['/', '/week', '/pieces', '/shelf', '/air', '/kerb', ...data.files.map(({ piece }) => `/pieces/${piece.id}`)]
+  const pages = [
+    '/',
+    '/week',
+    '/pieces',
+    '/shelf',
+    '/shelf/buy',
+    '/air',
+    '/kerb',
+    ...data.files.map(({ piece }) => `/pieces/${piece.id}`),
+  ]
   return (
     <>
       {data.files.length === 0 ? <Begin tins={data.lots.length} /> : <BenchView data={data} />}

@@ -2,8 +2,8 @@
 /** The house, its channels and its shelf. */
 import { createHash } from 'node:crypto'
 import { lessonsIn } from '@/app/_server/lessons'
+import { putOnShelf, putTinOnShelf } from '@/app/_server/shelving'
 import { Refused, write, writeOnce } from '@/app/_server/write'
-import { unitOf } from '@/core/craft/families'
 import {
   calendarInput,
   type CalendarText,
@@ -15,9 +15,7 @@ import {
   type DryingText,
   emptyLotInput,
   type EmptyLotText,
-  lotInput,
   type LotText,
-  productInput,
   type ProductText,
   revokeInput,
   type RevokeText,
@@ -31,17 +29,8 @@ import { methodInput, type MethodText } from '@/core/input/piece'
 import { pricingInput, type PricingText } from '@/core/input/pricing'
 import { addCalendarFeed, revokeCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '@/db/climate'
-import { addLot, emptyLot, putLotBack } from '@/db/stock'
-import {
-  findProduct,
-  listChannels,
-  saveChannel,
-  saveConsumables,
-  saveMethod,
-  savePricing,
-  saveProduct,
-  saveStudio,
-} from '@/db/studio'
+import { emptyLot, putLotBack } from '@/db/stock'
+import { listChannels, saveChannel, saveConsumables, saveMethod, savePricing, saveStudio } from '@/db/studio'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
   return write(studioInput, typed, (client, studio, { wishKind, wishValue, ...entered }) =>
@@ -84,42 +73,9 @@ export async function keepChannel(typed: ChannelText): Promise<Answer> {
   })
 }
 
-export async function keepProduct(typed: ProductText): Promise<Answer> {
-  return writeOnce(
-    'product',
-    productInput,
-    typed,
-    ({ id }) => id,
-    async (client, studio, { lotId, code, at, ...product }) => {
-      const coloured = product.colourName !== null && product.colourHex !== null
-      await saveProduct(client, studio.id, {
-        ...product,
-        colourName: coloured ? product.colourName : null,
-        colourHex: coloured ? product.colourHex : null,
-        unit: unitOf(product.family),
-      })
-      const { id: productId, size, price } = product
-      await addLot(client, studio.id, { id: lotId, productId, code, size, price, boughtAt: at })
-    },
-  )
-}
-
+export const keepProduct = async (typed: ProductText): Promise<Answer> => putOnShelf(typed)
 /** What a tin costs now is what the next coat is reckoned by before it is opened. */
-export async function buyLot(typed: LotText): Promise<Answer> {
-  return writeOnce(
-    'lot',
-    lotInput,
-    typed,
-    ({ id }) => id,
-    async (client, studio, { at, unit, ...lot }) => {
-      const product = await findProduct(client, lot.productId)
-      if (!product) throw new Refused('not-found')
-      if (product.unit !== unit) throw new Refused('not-readable')
-      await addLot(client, studio.id, { ...lot, boughtAt: at })
-      await saveProduct(client, studio.id, { ...product, size: lot.size, price: lot.price })
-    },
-  )
-}
+export const buyLot = async (typed: LotText): Promise<Answer> => putTinOnShelf(typed)
 export async function emptyTin(typed: EmptyLotText): Promise<Answer> {
   return write(emptyLotInput, typed, async (client, _studio, { id, at, back }) => {
     await (back ? putLotBack(client, id) : emptyLot(client, id, at))

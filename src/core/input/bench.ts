@@ -25,6 +25,7 @@ import {
   stepInput,
 } from './entry'
 import type { House } from './fields'
+import { lotInput, productInput } from './house'
 import { intakeInput, mendInput } from './piece'
 
 interface BenchWrite<S extends z.ZodType = z.ZodType> {
@@ -124,7 +125,7 @@ function batchOf(
 }
 
 /** What is written away from the bench, and on a device without a connection likewise: no entries of a log. */
-export const awayWrites = { takeIn: intakeInput, keepBid: bidInput }
+export const awayWrites = { takeIn: intakeInput, keepBid: bidInput, keepProduct: productInput, keepLot: lotInput }
 export type AwayAction = keyof typeof awayWrites
 /** Beside what is typed, what a device keeps every writing by. */
 export type AwayText<A extends AwayAction> = z.input<ReturnType<(typeof awayWrites)[A]>> & {

@@ -39,7 +39,12 @@ export default async function Shelf() {
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">Shelf</h1>
-      <p className="mt-1">
+      <p className="mt-1 flex flex-wrap items-center gap-x-8">
+        {may('product') && !studio.hidesMoney && (
+          <Link href="/shelf/buy" className="press inline-flex min-h-12 items-center">
+            To buy
+          </Link>
+        )}
         <Link href="/learned" className="inline-flex min-h-12 items-center text-lg">
           How these really dry here, and what goes wrong
         </Link>

@@ -1,0 +1,61 @@
+/** To buy: what all planned pieces take, less what stands on the shelf, in the cheapest tins. Ticked off in the shop, without a connection. */
+import { whatMay } from '@/app/_server/may'
+import { loadStudio } from '@/app/_server/session'
+import { loadToBuy } from '@/app/_server/toBuy'
+import { Link } from '@/ui/frame/Link'
+import { NotYours } from '@/ui/frame/NotYours'
+import { type BuyLine, BuyList } from '@/ui/shelf/BuyList'
+
+export const metadata = { title: 'To buy' }
+
+const chances = { half: 0.5, most: 0.8, all: 0.95 } as const
+type Chance = keyof typeof chances
+const isChance = (asked: string | undefined): asked is Chance => asked !== undefined && asked in chances
+const chanceWords: Record<Chance, string> = {
+  half: 'just enough',
+  most: 'enough in four of five',
+  all: 'enough in nineteen of twenty',
+}
+
+export default async function Buy({ searchParams }: { searchParams: Promise<{ be?: string }> }) {
+  const studio = await loadStudio()
+  const may = await whatMay()
+  if (studio.hidesMoney || !may('product')) return <NotYours what="What has to be bought" back="/shelf" to="To the shelf" />
+  const asked = (await searchParams).be
+  const chosen = isChance(asked) ? asked : 'most'
+  const { lines, readAt } = await loadToBuy(chances[chosen])
+  return (
+    <div className="pt-6">
+      <p className="text-lg">
+        <Link href="/shelf">The shelf</Link>
+      </p>
+      <h1 className="title text-5xl">To buy</h1>
+      <nav aria-label="How sure" className="mt-4 flex flex-wrap gap-2">
+        {(Object.keys(chances) as Chance[]).map((each) => (
+          <Link
+            key={each}
+            href={`/shelf/buy?be=${each}`}
+            aria-current={each === chosen ? 'true' : undefined}
+            className={`press ${each === chosen ? 'press-now' : ''}`}
+          >
+            {chanceWords[each]}
+          </Link>
+        ))}
+      </nav>
+      <BuyList
+        readAt={readAt}
+        lines={lines.map(({ need, ...line }): BuyLine => ({
+          ...{
+            family: need.family,
+            hex: need.hex,
+            colour: need.name,
+            byMs: need.byMs,
+            pieces: need.pieces,
+            coats: need.uses.length,
+          },
+          ...line,
+        }))}
+      />
+    </div>
+  )
+}

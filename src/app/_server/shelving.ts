@@ -1,0 +1,43 @@
+/** Tins put on the shelf: a product with its first tin, or another tin of what stands there; at the desk, or in the shop. */
+import 'server-only'
+import { unitOf } from '@/core/craft/families'
+import { lotInput, productInput } from '@/core/input/house'
+import type { Answer } from '@/core/input/issues'
+import { addLot } from '@/db/stock'
+import { findProduct, saveProduct } from '@/db/studio'
+import { Refused, writeOnce } from './write'
+
+export const putOnShelf = (typed: unknown): Promise<Answer> =>
+  writeOnce(
+    'product',
+    productInput,
+    typed,
+    ({ id }) => id,
+    async (client, studio, { lotId, code, at, ...product }) => {
+      const coloured = product.colourName !== null && product.colourHex !== null
+      await saveProduct(client, studio.id, {
+        ...product,
+        colourName: coloured ? product.colourName : null,
+        colourHex: coloured ? product.colourHex : null,
+        unit: unitOf(product.family),
+      })
+      const { id: productId, size, price } = product
+      await addLot(client, studio.id, { id: lotId, productId, code, size, price, boughtAt: at })
+    },
+  )
+
+/** What it costs now is what the next coat is reckoned by before it is opened. */
+export const putTinOnShelf = (typed: unknown): Promise<Answer> =>
+  writeOnce(
+    'lot',
+    lotInput,
+    typed,
+    ({ id }) => id,
+    async (client, studio, { at, unit, ...lot }) => {
+      const product = await findProduct(client, lot.productId)
+      if (!product) throw new Refused('not-found')
+      if (product.unit !== unit) throw new Refused('not-readable')
+      await addLot(client, studio.id, { ...lot, boughtAt: at })
+      await saveProduct(client, studio.id, { ...product, size: lot.size, price: lot.price })
+    },
+  )

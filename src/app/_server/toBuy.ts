@@ -1,0 +1,55 @@
+/** What has to be bought for all planned pieces: what they still take, what stands on the shelf, in what it is sold. */
+import 'server-only'
+import { takeOf, takesBy } from '@/core/learn/takes'
+import { needsOf, type PiecesNeed } from '@/core/piece/needs'
+import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
+import { type Product, type ShelfLot, shelfOf } from '@/core/stock/product'
+import { listLots } from '@/db/stock'
+import { listProducts } from '@/db/studio'
+import { listTakes } from '@/db/takes'
+import { findWeek } from '@/db/week'
+import { loadWorkshop } from './load'
+import { readStudio } from './session'
+
+/** coats looked back on */
+const mostTakes = 80
+
+export interface ShopOffer extends Offer {
+  /** null: another colour of it is sold so; this one was never bought here */
+  productId: string | null
+  name: string
+}
+/** In what a need is sold: as its own colour was bought, else as other colours of its family were. */
+function offersFor({ family, hex }: Need, products: readonly Product[], lots: readonly ShelfLot[]): ShopOffer[] {
+  const sold = products.filter((product) => product.family === family && !product.formula)
+  const own = sold.filter(({ colourHex }) => hex === null || colourHex === hex)
+  const offers = new Map<number, ShopOffer>()
+  for (const { id, name, size, price } of own.length > 0 ? own : sold)
+    for (const tin of [{ size, price }, ...lots.filter(({ productId }) => productId === id)]) {
+      const known = offers.get(tin.size)
+      if (!known || tin.price < known.price)
+        offers.set(tin.size, { size: tin.size, price: tin.price, name, productId: own.length > 0 ? id : null })
+    }
+  return [...offers.values()]
+}
+export interface Shopping {
+  lines: ToBuy<PiecesNeed, ShopOffer>[]
+  readAt: string
+}
+/** `share`: in how many of such jobs it is to be enough. */
+export async function loadToBuy(share: number): Promise<Shopping> {
+  const { journeys, nowMs } = await loadWorkshop()
+  return readStudio(async (client) => {
+    const [products, lots] = [await listProducts(client), await listLots(client)]
+    const week = await findWeek(client)
+    const takes = takesBy(await listTakes(client, mostTakes))
+    const needs = needsOf(journeys, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])))
+    const lines = toBuy(needs, {
+      shelf: shelfOf(products, lots),
+      offersFor: (need) => offersFor(need, products, lots),
+      takeOf: (family) => takeOf(takes, family),
+      share,
+    })
+    return { lines, readAt: new Date(nowMs).toISOString() }
+  })
+}

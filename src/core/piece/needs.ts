@@ -1,0 +1,37 @@
+/** What all pieces together still take from the shelf, by product family and colour. Amounts in ml or g; pure. */
+import { getFamily } from '@/core/craft/families'
+import { isAhead } from '@/core/log/stepStates'
+import type { PieceId, StepId } from '@/core/measure/named'
+import { materialsOf } from '@/core/plan/amounts'
+import type { Need } from '@/core/stock/buy'
+import type { Journey } from './journey'
+
+export interface PiecesNeed extends Need {
+  uses: number[]
+  pieces: { id: PieceId; name: string }[]
+  /** ms; when the first of its coats is to be laid, as the week was planned; null where no week says */
+  byMs: number | null
+}
+
+/** `startsAt`: when a step begins by the week in force, ms. Cleaners are not reckoned: nobody runs out of water. */
+export function needsOf(journeys: readonly Journey[], startsAt: ReadonlyMap<StepId, number>): PiecesNeed[] {
+  const needs = new Map<string, PiecesNeed>()
+  for (const { file, parts } of journeys)
+    for (const { part, steps } of parts)
+      for (const { step, state } of steps) {
+        if (state.coat !== null || !isAhead(state)) continue
+        for (const { family, hex, name, amount } of materialsOf(step, part.plan?.paint ?? null)) {
+          if (getFamily(family).role === 'cleaner' || amount <= 0) continue
+          const key = `${family} ${hex}`
+          const need = needs.get(key) ?? { family, hex, name, uses: [], pieces: [], byMs: null }
+          needs.set(key, need)
+          need.uses.push(amount)
+          if (need.pieces.at(-1)?.id !== file.piece.id) need.pieces.push({ id: file.piece.id, name: file.piece.name })
+          const start = startsAt.get(step.id)
+          if (start !== undefined) need.byMs = Math.min(need.byMs ?? Infinity, start)
+        }
+      }
+  return [...needs.values()].sort(
+    (one, other) => (one.byMs ?? Infinity) - (other.byMs ?? Infinity) || one.family.localeCompare(other.family),
+  )
+}

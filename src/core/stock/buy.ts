@@ -1,0 +1,157 @@
+/**
+ * What has to be bought: needed, less what stands there, in tins as they are sold, the cheapest set of them. What coats take scatters,
+ * so that "is it enough?" is answered by a chance. Amounts in ml or g, money in minor units; pure.
+ */
+import { randomNormal } from 'd3-random'
+import { solve } from 'yalps'
+import type { FamilyCode } from '@/core/craft/families'
+import { randomFrom } from '@/core/measure/random'
+import type { Shelf } from '@/core/plan/amounts'
+import { quantile, shareWithin } from '@/core/price/spread'
+
+/** What coats ahead take of a product: each by itself, at the middle. */
+export interface Need {
+  family: FamilyCode
+  /** null: it has no colour */
+  hex: string | null
+  name: string | null
+  uses: readonly number[]
+}
+/** A tin as it is sold. */
+export interface Offer {
+  size: number
+  price: number
+}
+export interface Tins<O extends Offer = Offer> {
+  offer: O
+  count: number
+}
+/** How what is taken lies to what was planned: the middle factor, how each coat scatters by itself, in logarithms. */
+export interface Take {
+  factor: number
+  scatter: number
+}
+/** What coats scatter in together, for a painter lays thick or thin. Practice. */
+const together = 0.12
+const draws = 1_000
+
+/** What the coats may take in all, sorted. */
+export function takesOf(uses: readonly number[], { factor, scatter }: Take, seed = 1): Float64Array {
+  const normal = randomNormal.source(randomFrom(seed))()
+  const totals = new Float64Array(draws)
+  for (let index = 0; index < draws; index += 1) {
+    let total = 0
+    for (const use of uses) total += use * Math.exp(normal() * scatter)
+    totals[index] = total * factor * Math.exp(normal() * together)
+  }
+  return totals.sort()
+}
+/** The chance that so much is enough for these coats. */
+export const chanceEnough = (uses: readonly number[], amount: number, take: Take): number =>
+  uses.length === 0 ? 1 : shareWithin(takesOf(uses, take), amount)
+/** So much is enough in the given share of such jobs; whole ml or g, up. */
+export const enoughFor = (uses: readonly number[], share: number, take: Take): number =>
+  uses.length === 0 ? 0 : Math.ceil(quantile(takesOf(uses, take), share))
+
+/**
+ * The cheapest tins that hold so much together; of equally cheap ones those with the least over, then the fewest. Null where nothing is
+ * sold. Amounts in whole ml or g.
+ */
+export function cheapestTins<O extends Offer>(amount: number, offers: readonly O[]): Tins<O>[] | null {
+  const wanted = Math.ceil(amount)
+  if (wanted <= 0) return []
+  const sold = offers.filter(({ size }) => size > 0)
+  if (sold.length === 0) return null
+  const variables = (objective: (offer: O) => number) =>
+    new Map(
+      sold.map((offer, index) => [
+        index,
+        new Map([
+          ['aim', objective(offer)],
+          ['size', offer.size],
+          ['price', offer.price],
+          ['count', 1],
+        ]),
+      ]),
+    )
+  const least = (objective: (offer: O) => number, limits: Record<string, { min?: number; max?: number }>): number[] => {
+    const { variables: found } = solve(
+      {
+        direction: 'minimize',
+        objective: 'aim',
+        constraints: { size: { min: wanted }, ...limits },
+        variables: variables(objective),
+        integers: true,
+      },
+      { tolerance: 0 },
+    )
+    const counts = sold.map(() => 0)
+    for (const [index, count] of found) counts[Number(index)] = Math.round(count)
+    return counts
+  }
+  const sum = (counts: readonly number[], of: (offer: O) => number) =>
+    counts.reduce((all, count, index) => all + count * of(sold[index] as O), 0)
+  const cheap = sum(
+    least(({ price }) => price, {}),
+    ({ price }) => price,
+  )
+  const snug = sum(
+    least(({ size }) => size, { price: { max: cheap } }),
+    ({ size }) => size,
+  )
+  const counts = least(() => 1, { price: { max: cheap }, size: { min: wanted, max: snug } })
+  return counts.flatMap((count, index) => (count > 0 ? [{ offer: sold[index] as O, count }] : []))
+}
+
+export interface ToBuy<N extends Need = Need, O extends Offer = Offer> {
+  need: N
+  /** what is wanted, at the chance that was asked for; what stands there for it; what is short */
+  wanted: number
+  there: number
+  short: number
+  /** null where nobody knows in what it is sold */
+  tins: Tins<O>[] | null
+  cost: number
+  /** the chance that what stands there and what is bought are enough */
+  enough: number
+}
+interface Around<O extends Offer> {
+  shelf: Shelf
+  offersFor: (need: Need) => readonly O[]
+  takeOf: (family: FamilyCode) => Take
+  /** in how many of such jobs it is to be enough */
+  share: number
+}
+/** All that is needed, with what is short; what has its own colour is served by that colour alone, the rest by what is left. */
+export function toBuy<N extends Need, O extends Offer>(
+  needs: readonly N[],
+  { shelf, offersFor, takeOf, share }: Around<O>,
+): ToBuy<N, O>[] {
+  const left = shelf.map(({ family, hex, amount }) => ({ family, hex, amount }))
+  const served = (need: N, wanted: number): number => {
+    let there = 0
+    for (const tin of left) {
+      if (tin.family !== need.family || (need.hex !== null && tin.hex !== need.hex)) continue
+      const taken = Math.min(tin.amount, wanted - there)
+      tin.amount -= taken
+      there += taken
+    }
+    return there
+  }
+  // coloured needs first: what has no colour takes any tin of its family
+  const inTurn = [...needs].sort((one, other) => Number(one.hex === null) - Number(other.hex === null))
+  const lines = new Map(
+    inTurn.map((need) => {
+      const take = takeOf(need.family)
+      const wanted = enoughFor(need.uses, share, take)
+      const there = served(need, wanted)
+      // a hair of what was summed is nothing
+      const short = Math.max(0, Math.ceil(wanted - there - 1e-9))
+      const tins = cheapestTins(short, offersFor(need))
+      const bought = (tins ?? []).reduce((sum, { offer, count }) => sum + offer.size * count, 0)
+      const cost = (tins ?? []).reduce((sum, { offer, count }) => sum + offer.price * count, 0)
+      return [need, { need, wanted, there, short, tins, cost, enough: chanceEnough(need.uses, there + bought, take) }] as const
+    }),
+  )
+  return needs.map((need) => lines.get(need) as ToBuy<N, O>)
+}
