@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { usualPrices } from '@/core/craft/consumables'
 import { defaultMethod } from '@/core/craft/method'
+import { usualPricing } from '@/core/price/pricing'
 import { makeDatabase, studioFacts, type TestDatabase, testOwnerUrl } from '@/db/testing/database'
 import { pieceRow } from '@/db/testing/rows'
 import { addReading, listReadings } from './climate'
@@ -96,6 +97,7 @@ describe('the studio', () => {
         kept: true,
         hidesMoney: false,
         consumables: usualPrices,
+        pricing: usualPricing,
       })
     }
   })
