@@ -36,6 +36,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   'its story': async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/story`,
   air: () => Promise.resolve('/air'),
   learned: () => Promise.resolve('/learned'),
+  'what it earned': () => Promise.resolve('/learned/earned'),
   shelf: () => Promise.resolve('/shelf'),
   'to buy': () => Promise.resolve('/shelf/buy'),
   house: () => Promise.resolve('/house'),

@@ -164,6 +164,7 @@ const pages = [
   '/kerb',
   '/air',
   '/learned',
+  '/learned/earned',
   '/blank',
 ]
 const ofPiece = [
@@ -187,6 +188,7 @@ const apis = [
   '/api/session',
   '/api/happened',
   '/api/studio/archive',
+  '/api/studio/earned',
   '/api/keys',
   '/api/v1/bench',
   '/api/v1/pieces',

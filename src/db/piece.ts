@@ -19,6 +19,14 @@ const openPieces = query(
 /** Pieces still in the workshop, newest first. */
 export const listOpenPieces = (client: Client): Promise<Piece[]> => many(client, openPieces)
 
+const leftLast = query(
+  'a piece',
+  pieceRow,
+  `select ${pieceColumns} from seen_piece p where p.ended_at is not null order by p.ended_at desc, p.id desc limit $1`,
+)
+/** The pieces that left last, at most `limit`, the latest first. */
+export const listLeft = (client: Client, limit: number): Promise<Piece[]> => many(client, leftLast, [limit])
+
 /** Where a page of pieces ended: what is here comes before what has left, the latest first in both. */
 export interface PieceCursor {
   left: boolean

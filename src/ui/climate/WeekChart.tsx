@@ -1,13 +1,13 @@
 'use client'
 /** A week of a room's air, and below it, on the same scale, the windows that stood in it. */
 import { CategoryScale, Chart, type ChartOptions, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
-import { useEffect, useState } from 'react'
 import { Line } from 'react-chartjs-2'
 import { doubts, type JudgedReading } from '@/core/climate/believe'
 import type { Segment } from '@/core/drying/phase'
 import { formatNumber } from '@/core/measure/number'
 import { WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
+import { type Inks, useInks } from '@/ui/frame/useInks'
 import { airWords } from '@/words/measure'
 import { dateFormat, loggedWords, type Wall } from '@/words/time'
 
@@ -23,30 +23,6 @@ export interface WeekLine {
   name: string
   words: string
   segments: Segment[]
-}
-
-/** The page's own ink and accents, read where they are set. */
-type Inks = Record<'ink' | 'soft' | 'line' | 'now' | 'late', string>
-function useInks(): Inks | null {
-  const [inks, setInks] = useState<Inks | null>(null)
-  useEffect(() => {
-    const read = () => {
-      const style = getComputedStyle(document.documentElement)
-      const of = (name: string) => style.getPropertyValue(`--${name}`).trim()
-      setInks({ ink: of('ink'), soft: of('soft'), line: of('line'), now: of('now'), late: of('late') })
-    }
-    const dark = matchMedia('(prefers-color-scheme: dark)')
-    const timer = setTimeout(read)
-    dark.addEventListener('change', read)
-    const watching = new MutationObserver(read)
-    watching.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
-    return () => {
-      clearTimeout(timer)
-      dark.removeEventListener('change', read)
-      watching.disconnect()
-    }
-  }, [])
-  return inks
 }
 
 function chartOptions(inks: Inks, house: Wall, fromMs: number, toMs: number): ChartOptions<'line'> {

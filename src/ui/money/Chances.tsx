@@ -122,7 +122,7 @@ function Strokes({ outcomes, marks, alike, x, at, money }: StrokesProps) {
   const rows = Math.max(...placed.map(({ row }) => row)) + 1
   const edge = (price: number | null) => (price === null ? wide : x(price) * wide)
   return (
-    <figure className="mt-3">
+    <figure className="mt-3 overflow-x-clip">
       <div className="relative text-sm" style={{ height: `${rows * 2.6}rem` }} aria-hidden>
         {placed.map(({ key, words, price, x: share, row }) => (
           <span
@@ -130,7 +130,7 @@ function Strokes({ outcomes, marks, alike, x, at, money }: StrokesProps) {
             className={`absolute whitespace-nowrap leading-tight ${key === 'ask' ? 'font-bold text-now' : key === 'expected' ? 'text-late' : ''}`}
             style={{
               bottom: `${row * 2.6}rem`,
-              ...(share > 0.85 ? { right: `${(1 - share) * 100}%` } : { left: `${share * 100}%` }),
+              ...(share > 0.7 ? { right: `${(1 - share) * 100}%` } : { left: `${share * 100}%` }),
             }}
           >
             {words}

@@ -9,6 +9,7 @@ import { sumSnags } from '@/core/piece/snags'
 import { listBids } from '@/db/bid'
 import { listDryingFigures, listLearned } from '@/db/climate'
 import { findSnagRecord } from '@/db/entry'
+import { Link } from '@/ui/frame/Link'
 import { BidList } from '@/ui/learn/BidList'
 import { Lessons } from '@/ui/learn/Lessons'
 import { PaceList } from '@/ui/learn/PaceList'
@@ -35,6 +36,13 @@ export default async function Learned() {
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">What the workshop has learned</h1>
+      {!studio.hidesMoney && (
+        <p className="mt-3">
+          <Link href="/learned/earned" className="press inline-flex min-h-12 items-center">
+            What it earned
+          </Link>
+        </p>
+      )}
       <section aria-labelledby="drying" className="mt-8 border-t-2 border-ink pt-4">
         <h2 id="drying" className="title text-3xl">
           How it really dries here

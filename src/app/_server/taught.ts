@@ -1,0 +1,32 @@
+/** The pieces that left last, each with what came of it. */
+import 'server-only'
+import type { Person, SalesChannel, Studio } from '@/core/house/studio'
+import { type Result, resultOf } from '@/core/house/taught'
+import { readPieces } from '@/core/piece/journey'
+import { listLeft, listPieceFiles } from '@/db/piece'
+import { listChannels, listPeople } from '@/db/studio'
+import { loadContext } from './context'
+import { readStudio } from './session'
+
+/** pieces looked back on */
+const mostPieces = 60
+
+export interface Taught {
+  studio: Studio
+  results: Result[]
+  channels: SalesChannel[]
+  people: Person[]
+}
+export const loadTaught = (): Promise<Taught> =>
+  readStudio(async (client) => {
+    const nowMs = Date.now()
+    const files = await listPieceFiles(client, await listLeft(client, mostPieces))
+    const { studio, others, learned } = await loadContext(client, nowMs, files)
+    const journeys = readPieces(files, { climateOf: () => [], nowMs, method: studio.method, others, learned })
+    return {
+      studio,
+      results: journeys.flatMap((journey) => resultOf(journey, studio, studio.zone) ?? []),
+      channels: await listChannels(client),
+      people: await listPeople(client),
+    }
+  })
