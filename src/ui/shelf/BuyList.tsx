@@ -68,7 +68,7 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
             <span className="figure text-5xl text-now" data-figure="toPay">
               {money(open.reduce((sum, { cost }) => sum + cost, 0))}
             </span>{' '}
-            for {open.length === 1 ? 'one colour' : `${open.length} colours and things`}
+            for {open.length === 1 ? 'one thing' : `${open.length} things`}
           </>
         )}
       </p>

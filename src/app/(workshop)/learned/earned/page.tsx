@@ -39,7 +39,7 @@ export default async function EarnedPage({ searchParams }: { searchParams: Promi
       ) : (
         <>
           <div className="mt-4 flex flex-wrap items-end gap-x-14 gap-y-4">
-            <p className={all.left < 0 ? 'text-late' : 'text-now'}>
+            <p className={all.left < 0 ? 'text-late' : (all.earned ?? 0) >= studio.hourRate ? 'text-now' : ''}>
               <span className="figure block text-[5rem] leading-none sm:text-[7rem]" data-figure="earned">
                 {money(all.earned ?? all.left)}
               </span>
@@ -48,10 +48,11 @@ export default async function EarnedPage({ searchParams }: { searchParams: Promi
               </span>
             </p>
             <p className="text-lg">
-              {money(all.left)} left for {hoursWords(all.hours, studio)}.
+              {money(all.left)} left for {hoursWords(all.hours, studio)}; an hour is to cost {money(studio.hourRate)}.
               {planned > 0 &&
                 ` The plan had ${hoursWords(planned, studio)} for what was done: ${formatNumber((all.hours / planned) * 100, studio, 0)} % of it.`}
-              {results.length > paid.length && ` ${results.length - paid.length} more left without a price.`}
+              {results.length > paid.length &&
+                ` ${results.length - paid.length === 1 ? 'One more' : `${results.length - paid.length} more`} left without a price.`}
             </p>
           </div>
           <DaysWent {...daysWent(paid)} />
