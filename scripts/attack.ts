@@ -189,6 +189,7 @@ const apis = [
   '/api/happened',
   '/api/studio/archive',
   '/api/studio/earned',
+  '/api/studio/books',
   '/api/keys',
   '/api/v1/bench',
   '/api/v1/pieces',

@@ -1,5 +1,5 @@
 /** Pieces with their parts, plans and log, as they are read: SQL, and rows to core types. */
-import type { z } from 'zod'
+import { z } from 'zod'
 import type { Instant, PieceId } from '@/core/measure/named'
 import type { Part, Piece, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import { wholeKind } from './codes'
@@ -26,6 +26,11 @@ const leftLast = query(
 )
 /** The pieces that left last, at most `limit`, the latest first. */
 export const listLeft = (client: Client, limit: number): Promise<Piece[]> => many(client, leftLast, [limit])
+
+const names = query('a piece', z.object({ id: z.string(), name: z.string() }), 'select id, name from piece where id = any($1)')
+/** What pieces are called, by their ids. */
+export const listPieceNames = async (client: Client, ids: readonly PieceId[]): Promise<Map<PieceId, string>> =>
+  new Map((await many(client, names, [ids])).map(({ id, name }) => [id, name]))
 
 /** Where a page of pieces ended: what is here comes before what has left, the latest first in both. */
 export interface PieceCursor {

@@ -4,6 +4,7 @@ import { loadTaught } from '@/app/_server/taught'
 import { daysWent, isPaid, lessonsBy, sumOf, type TaughtBy, taughtBy } from '@/core/house/taught'
 import { formatMoney } from '@/core/measure/money'
 import { formatNumber } from '@/core/measure/number'
+import { dayOf } from '@/core/measure/time'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
 import { DaysWent } from '@/ui/learn/DaysWent'
@@ -99,13 +100,38 @@ export default async function EarnedPage({ searchParams }: { searchParams: Promi
               ))}
             </tbody>
           </table>
-          <p className="mt-4">
-            <a href="/api/studio/earned" download className="press inline-flex min-h-12 items-center">
-              Every piece, as a sheet
-            </a>
-          </p>
         </>
       )}
+      <Sheets year={Number(dayOf(new Date().toISOString(), studio.zone).slice(0, 4))} />
     </div>
+  )
+}
+
+/** What is taken along to a bookkeeper. */
+function Sheets({ year }: { year: number }) {
+  const sheets = [
+    ['/api/studio/earned', 'Every piece, as a sheet'],
+    [`/api/studio/books?year=${year}`, `The books of ${year}, by month`],
+    [`/api/studio/books?year=${year}&by=posting`, `Every posting of ${year}`],
+    [`/api/studio/books?year=${year - 1}`, `The books of ${year - 1}, by month`],
+  ] as const
+  return (
+    <section aria-labelledby="books" className="mt-10 border-t-2 border-ink pt-4">
+      <h2 id="books" className="title text-3xl">
+        For the bookkeeper
+      </h2>
+      <p className="mt-1 max-w-prose text-soft">
+        Double entry: what was bought and worked in stands in stock until it leaves, so that every month balances.
+      </p>
+      <ul className="mt-3 flex flex-wrap gap-3">
+        {sheets.map(([href, words]) => (
+          <li key={href}>
+            <a href={href} download className="press inline-flex min-h-12 items-center">
+              {words}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }

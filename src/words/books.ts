@@ -1,0 +1,17 @@
+/** What a posting is, in words. */
+import type { PostingKind } from '@/core/house/books'
+
+export const postingWords: Record<PostingKind, string> = {
+  tin: 'A tin was bought',
+  thrown: 'A tin was thrown away with something in it',
+  cost: 'Paid for the piece',
+  material: 'Laid on the piece',
+  mix: 'Mixed',
+  rest: 'What was left of a mix',
+  small: 'Small things used up',
+  sale: 'Price paid',
+  fees: 'Fees taken',
+  tax: 'Tax within the price',
+  leaves: 'What it had cost',
+  late: 'Paid after it had left',
+}
