@@ -68,6 +68,22 @@ async function goOut(on: Page): Promise<void> {
   await on.context().clearCookies()
   await on.goto(`${address}/sign-in`)
 }
+/** What it may come to, drawn. */
+async function showChances(on: Page): Promise<void> {
+  await on.locator('[data-chances]').waitFor()
+  await on.locator('[data-figure=ask]').evaluate((ask) => {
+    ask.scrollIntoView({ block: 'start' })
+  })
+}
+/** A chest at the kerb, looked at. */
+async function standAtKerb(on: Page): Promise<void> {
+  await on.getByRole('button', { name: 'Chest of drawers', exact: true }).click()
+  await on.getByRole('button', { name: 'varnish or polyurethane' }).click()
+  await on.getByRole('button', { name: 'finish surely younger than 1980' }).click()
+  await on.getByLabel(/^Should bring/).fill('320')
+  await on.locator('[data-changes] li').nth(2).waitFor()
+  await on.evaluate(() => scrollTo(0, 0))
+}
 /** A chest of five drawers, pulled to its size. */
 async function beginChest(on: Page): Promise<void> {
   await on.getByRole('button', { name: 'Chest of drawers' }).click()
@@ -88,13 +104,13 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
     ['around', `${bureau}/around`, wide, 'light'],
     ['find', plan.replace('/plan/', '/find/'), wide, 'light'],
     ['way', `${bureau}/way`, wide, 'light'],
-    ['money', `${chest}/money`, wide, 'light'],
+    ['money', `${bookcase}/money`, wide, 'light', showChances],
     ['record', `${chest}/record`, wide, 'light'],
     ['client', `${bookcase}/client`, phone, 'light', openAsClient],
     ['air', '/air', wide, 'light'],
     ['intake', '/pieces/new', wide, 'light', beginChest],
     ['week', '/week', wide, 'light', (on) => on.getByText(/No week is more than/).waitFor()],
-    ['shelf', '/shelf', wide, 'light'],
+    ['kerb', '/kerb', phone, 'light', standAtKerb],
     ['house', '/house', wide, 'light'],
     // last: whoever stands before the door is not in
     ['door', '/house', wide, 'light', goOut],

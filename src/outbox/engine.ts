@@ -2,7 +2,8 @@
  * The way every bench entry takes: first onto the device, then to the server, in order; shown at once, called stored only when
  * it is. Survives a closed browser and a lost connection. Knows no interface: whoever shows it subscribes.
  */
-import type { AwayAction, AwayText, BenchAction, BenchText } from '@/core/input/bench'
+import type { AwayAction, AwayText } from '@/core/input/away'
+import type { BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import type { Entry } from '@/core/log/entry'
 import type { PersonId } from '@/core/measure/named'

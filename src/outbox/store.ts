@@ -1,6 +1,7 @@
 /** What was written on this device and is not known to be stored: kept in the browser's own database, in order. */
 import { type DBSchema, deleteDB, type IDBPDatabase, openDB } from 'idb'
-import type { AwayAction, BenchAction } from '@/core/input/bench'
+import type { AwayAction } from '@/core/input/away'
+import type { BenchAction } from '@/core/input/bench'
 import type { IssueCode } from '@/core/input/issues'
 import type { EntryId, Instant, PartId, PieceId, StepId } from '@/core/measure/named'
 import type { Photo } from '@/core/piece/piece'

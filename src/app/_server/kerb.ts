@@ -13,13 +13,13 @@ const mostSold = 60
 export async function loadKerb(): Promise<KerbData> {
   const studio = await loadStudio()
   const { hourRate, overheadRate, taxMode, taxShare, wish, haggle, step, consumables, pricing, method, hours, zone } = studio
-  return readStudio(async (client) => {
+  return readStudio(async (client, studioId) => {
     const sold = await listSold(client, mostSold)
     return {
       terms: { hourRate, overheadRate, taxMode, taxShare, wish, haggle, step, consumables, pricing },
       ...{ method, hours, zone, sold, isCut: sold.length === mostSold },
       unitPrice: unitPricesOf(await listProducts(client)),
-      estimator: await loadEstimator(client, Date.now()),
+      estimator: await loadEstimator(client, studioId, Date.now()),
       channels: await listChannels(client),
       standing: [...(await countStanding(client))],
     }

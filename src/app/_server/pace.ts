@@ -3,6 +3,7 @@ import 'server-only'
 import { type Estimator, learnPace } from '@/core/learn/estimate'
 import { type Pace, paceOf, teaches } from '@/core/learn/pace'
 import { labourOf, minutesOf, stepClocks } from '@/core/log/labour'
+import type { StudioId } from '@/core/measure/named'
 import { listOtherWork } from '@/db/entry'
 import { listEnded } from '@/db/pace'
 import type { Client } from '@/db/pool'
@@ -20,8 +21,23 @@ async function workedLately(client: Client, nowMs: number, limit: number) {
 export const loadPace = async (client: Client, nowMs: number): Promise<Pace> =>
   paceOf(await workedLately(client, nowMs, mostSteps))
 
-/** What the last pieces teach about the next: by operation, painter, article and relief. */
-export async function loadEstimator(client: Client, nowMs: number): Promise<Estimator> {
+/** What was learned of a studio stands for so long: it moves by a step in hundreds. */
+const learnedMs = 10 * 60_000
+/** studios that are kept in mind */
+const mostStudios = 200
+const learned = new Map<StudioId, { untilMs: number; estimator: Estimator }>()
+
+/** What the last pieces teach about the next: by operation, painter, article and relief; at most ten minutes old. */
+export async function loadEstimator(client: Client, studioId: StudioId, nowMs: number): Promise<Estimator> {
+  const known = learned.get(studioId)
+  if (known && known.untilMs > nowMs) return known.estimator
+  const estimator = await learn(client, nowMs)
+  const [eldest] = learned.keys()
+  if (learned.size >= mostStudios && eldest !== undefined) learned.delete(eldest)
+  learned.set(studioId, { untilMs: nowMs + learnedMs, estimator })
+  return estimator
+}
+async function learn(client: Client, nowMs: number): Promise<Estimator> {
   const worked = await workedLately(client, nowMs, mostEstimated)
   return learnPace(
     worked.filter(teaches).map(({ pieceId, painter, article, relief, ...step }) => ({

@@ -18,9 +18,9 @@ export interface DeskView extends PriceDesk {
   learnedFrom: { pieces: number; steps: number }
 }
 export const loadPriceDesk = ({ studio, journey, channels, nowMs, air, around }: PieceView): Promise<DeskView> =>
-  readStudio(async (client) => {
+  readStudio(async (client, studioId) => {
     const sold = await listSold(client, mostSold)
-    const estimator = await loadEstimator(client, nowMs)
+    const estimator = await loadEstimator(client, studioId, nowMs)
     const { zone, hours } = studio
     const ahead = daysAhead(journey, { nowMs, zone, hours, air: air ?? referenceAir, learned: around.learned ?? {} })
     const desk = priceDesk(journey, {

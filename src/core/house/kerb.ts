@@ -20,15 +20,11 @@ import type { Part, PieceFile } from '@/core/piece/piece'
 import { type LikePrices, usualScatter } from '@/core/price/likePieces'
 import { rateFor, usualPricing } from '@/core/price/pricing'
 import { chanceOfLoss, quantile, type Spread, spreadOf } from '@/core/price/spread'
+import { type KerbState, toMend } from './kerbState'
 import { type DeskAround, type PriceDesk, priceDesk } from './priceDesk'
 
 /** Nobody bids in small coins. */
 export const wholeBid = (minor: number, digits: number): number => Math.floor(minor / 10 ** digits) * 10 ** digits
-
-export const kerbStates = { sound: 'sound', loose: 'loose joints', broken: 'joints and holes to mend' } as const
-export type KerbState = keyof typeof kerbStates
-/** What there is to mend beside what the article has. */
-const toMend: Record<KerbState, Counted> = { sound: {}, loose: { joints: 3 }, broken: { joints: 5, holes: 8 } }
 
 export interface KerbCard {
   article: ArticleCode

@@ -8,8 +8,7 @@ import { componentsOf } from '@/core/craft/mixes'
 import { codesOf } from '@/core/craft/parts'
 import { type Entry, type EntryDraft, wholeEntry } from '@/core/log/entry'
 import type { BatchFigures } from '@/core/log/figures'
-import type { EntryId, Instant, StepId } from '@/core/measure/named'
-import { bidInput } from './bid'
+import type { StepId } from '@/core/measure/named'
 import {
   assistInput,
   checkInput,
@@ -25,8 +24,7 @@ import {
   stepInput,
 } from './entry'
 import type { House } from './fields'
-import { lotInput, productInput } from './house'
-import { intakeInput, mendInput } from './piece'
+import { mendInput } from './piece'
 
 interface BenchWrite<S extends z.ZodType = z.ZodType> {
   /** may depend on the house: its currency */
@@ -123,16 +121,6 @@ function batchOf(
     stepIds: [...new Set([stepId, ...stepIds])],
   }
 }
-
-/** What is written away from the bench, and on a device without a connection likewise: no entries of a log. */
-export const awayWrites = { takeIn: intakeInput, keepBid: bidInput, keepProduct: productInput, keepLot: lotInput }
-export type AwayAction = keyof typeof awayWrites
-/** Beside what is typed, what a device keeps every writing by. */
-export type AwayText<A extends AwayAction> = z.input<ReturnType<(typeof awayWrites)[A]>> & {
-  entryId: EntryId
-  at: Instant
-}
-export const awayActions = codesOf(awayWrites)
 
 export type BenchAction = keyof typeof benchWrites
 type SchemaOf<A extends BenchAction> = (typeof benchWrites)[A] extends BenchWrite<infer S> ? S : never

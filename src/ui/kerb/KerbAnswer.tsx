@@ -1,7 +1,8 @@
 /** How high to bid, in figures that are read at arm's length; what it rests on; and what would change it. */
 import { getLook } from '@/core/craft/looks'
 import { getExistingFinish } from '@/core/craft/parts'
-import { type Change, kerbStates, type Reckoned, wholeBid } from '@/core/house/kerb'
+import { type Change, type Reckoned, wholeBid } from '@/core/house/kerb'
+import { kerbStates } from '@/core/house/kerbState'
 import type { SalesChannel } from '@/core/house/studio'
 import type { House } from '@/core/input/fields'
 import { formatMoney, minorDigits } from '@/core/measure/money'

@@ -2,7 +2,7 @@
 import { leadFindings } from '@/core/craft/lead'
 import { getLook, looks } from '@/core/craft/looks'
 import { getExistingFinish, substrates } from '@/core/craft/parts'
-import { kerbStates } from '@/core/house/kerb'
+import { kerbStates } from '@/core/house/kerbState'
 import type { KerbFacts } from '@/core/input/bid'
 import type { House } from '@/core/input/fields'
 import { lengthText, parseLength } from '@/core/measure/length'

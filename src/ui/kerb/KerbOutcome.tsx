@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { countedOn, type Reckoned } from '@/core/house/kerb'
-import type { AwayText } from '@/core/input/bench'
+import type { AwayText } from '@/core/input/away'
 import type { BidOutcome } from '@/core/input/bid'
 import type { House } from '@/core/input/fields'
 import { parseMoney } from '@/core/measure/money'

@@ -1,7 +1,8 @@
 'use client'
 /** The outbox as the interface sees it: one engine a page, its state, its verbs. */
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
-import type { AwayAction, AwayText, BenchAction, BenchText } from '@/core/input/bench'
+import type { AwayAction, AwayText } from '@/core/input/away'
+import type { BenchAction, BenchText } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import { type Around, OutboxEngine, type OutboxState } from '@/outbox/engine'
 import { belongsTo, type Kept, type PhotoTyped } from '@/outbox/store'

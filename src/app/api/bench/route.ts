@@ -1,7 +1,8 @@
 /** What a device has written at the bench, sent in order, one at a time. Answers as every write does. */
 import { z } from 'zod'
 import { writeAtBench } from '@/app/_server/bench'
-import { awayActions, benchActions } from '@/core/input/bench'
+import { awayActions } from '@/core/input/away'
+import { benchActions } from '@/core/input/bench'
 
 const mostBytes = 32_000
 const sent = z.object({ action: z.enum([...benchActions, ...awayActions]), typed: z.unknown() })
