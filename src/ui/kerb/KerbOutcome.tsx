@@ -6,15 +6,16 @@ import { countedOn, type Reckoned } from '@/core/house/kerb'
 import type { AwayText } from '@/core/input/away'
 import type { BidOutcome } from '@/core/input/bid'
 import type { House } from '@/core/input/fields'
+import type { Answer } from '@/core/input/issues'
 import { parseMoney } from '@/core/measure/money'
 import { dayOf } from '@/core/measure/time'
 import { getArticle } from '@/core/piece/articles'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { useTapGuard } from '@/ui/form/useTapGuard'
+import { useWrite } from '@/ui/form/useWrite'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { PhotoPicker, usePhotos } from '@/ui/photo/PhotoPicker'
 import { newPart } from '@/ui/piece/PartFields'
-import { issueWords } from '@/words/issues'
 import { cardOf, type KeptCard } from './kept'
 
 interface Props {
@@ -40,46 +41,57 @@ function intakeOf(card: KeptCard, pieceId: string, sale: string, house: House, a
   }
 }
 
+/** What was said of it, as it is kept. */
+function bidOf(
+  card: KeptCard,
+  { brings, bid, hours }: Reckoned,
+  { outcome, pieceId, sale, at }: { outcome: BidOutcome; pieceId: string | null; sale: string; at: string },
+): AwayText<'keepBid'> {
+  const name = card.name.trim() || getArticle(card.facts.article).words
+  return {
+    ...{ entryId: uuidv7(), lotId: card.id, at, sale, name, outcome, pieceId: pieceId ?? '', card: card.facts },
+    ...{ hours: hours.middle, highest: bid?.highest ?? null, brings: brings?.price ?? null },
+    wentFor: outcome === 'left' ? '' : card.wentFor,
+  }
+}
+/** What is to be put right of the price before it can be said; null where nothing is. */
+function unreadPrice(outcome: BidOutcome, wentFor: string, house: House): string | null {
+  const isPriced = wentFor.trim() !== '' && parseMoney(wentFor, house) !== null
+  if (outcome === 'bought' && !isPriced) return 'Write what you paid: 0 where it was free.'
+  if (outcome === 'outbid' && wentFor.trim() !== '' && !isPriced) return 'Write what it went for, or leave it empty.'
+  return null
+}
+
 export function KerbOutcome({ card, found, sale, house, mayTakeIn, change }: Props) {
   const { sendAway } = useOutbox()
   const photos = usePhotos()
   const { guard, stir } = useTapGuard()
   const [trouble, setTrouble] = useState<string | null>(null)
   const [isGone, setGone] = useState(false)
-  const say = async (outcome: BidOutcome) => {
-    stir()
+  /** it is taken in already: only the word of it is still to be kept */
+  const [isTaken, setTaken] = useState(false)
+  const keep = async (outcome: BidOutcome): Promise<Answer> => {
     const at = new Date().toISOString()
-    const isPriced = card.wentFor.trim() !== '' && parseMoney(card.wentFor, house) !== null
-    if (outcome === 'bought' && !isPriced) return setTrouble('Write what you paid: 0 where it was free.')
-    if (outcome === 'outbid' && card.wentFor.trim() !== '' && !isPriced)
-      return setTrouble('Write what it went for, or leave it empty.')
-    setTrouble(null)
-    const pieceId = outcome === 'bought' ? uuidv7() : null
-    if (pieceId) {
+    // a card becomes one piece, however often it is said
+    const pieceId = outcome === 'bought' ? card.id : null
+    if (pieceId && !isTaken) {
       const answer = await sendAway('takeIn', intakeOf(card, pieceId, sale, house, at), `Taken in: ${card.name}`)
-      if ('issue' in answer) return setTrouble(Object.values(answer.fields ?? {})[0] ?? issueWords[answer.issue])
+      if ('issue' in answer) return answer
+      setTaken(true)
     }
-    const { brings, bid, hours } = found
-    const answer = await sendAway(
-      'keepBid',
-      {
-        ...{
-          entryId: uuidv7(),
-          lotId: card.id,
-          at,
-          sale,
-          name: card.name.trim() || getArticle(card.facts.article).words,
-          outcome,
-        },
-        ...{ pieceId: pieceId ?? '', card: card.facts, hours: hours.middle, highest: bid?.highest ?? null },
-        ...{ brings: brings?.price ?? null, wentFor: outcome === 'left' ? '' : card.wentFor },
-      },
-      `At the kerb: ${card.name}`,
-    )
-    if ('issue' in answer) return setTrouble(Object.values(answer.fields ?? {})[0] ?? issueWords[answer.issue])
+    const answer = await sendAway('keepBid', bidOf(card, found, { outcome, pieceId, sale, at }), `At the kerb: ${card.name}`)
+    if ('issue' in answer) return answer
     change({ ...card, outcome, pieceId })
     if (pieceId)
       await photos.send(photos.chosen, { pieceId, partId: null, stepId: null, moment: 'before', alt: `${card.name}, before` })
+    return answer
+  }
+  const keeping = useWrite(keep)
+  const say = (outcome: BidOutcome) => {
+    stir()
+    const unread = unreadPrice(outcome, card.wentFor, house)
+    setTrouble(unread)
+    if (unread === null) void keeping.send(outcome)
   }
   if (card.outcome) return <Said card={card} />
   return (
@@ -98,18 +110,18 @@ export function KerbOutcome({ card, found, sale, house, mayTakeIn, change }: Pro
       </div>
       <div className="grid gap-2 sm:grid-cols-3">
         {mayTakeIn && (
-          <button type="button" className="press press-now min-h-14 text-lg" {...guard(() => void say('bought'))}>
+          <button type="button" className="press press-now min-h-14 text-lg" {...guard(() => say('bought'))}>
             It is mine
           </button>
         )}
-        <button type="button" className="press min-h-14 text-lg" {...guard(() => void say('outbid'))}>
+        <button type="button" className="press min-h-14 text-lg" {...guard(() => say('outbid'))}>
           Somebody else has it
         </button>
-        <button type="button" className="press min-h-14 text-lg" {...guard(() => (isGone ? void say('left') : setGone(true)))}>
+        <button type="button" className="press min-h-14 text-lg" {...guard(() => (isGone ? say('left') : setGone(true)))}>
           {isGone ? 'Yes, leave it' : 'Leave it'}
         </button>
       </div>
-      <Trouble>{trouble}</Trouble>
+      <Trouble>{trouble ?? Object.values(keeping.fields)[0] ?? keeping.issue}</Trouble>
     </section>
   )
 }
