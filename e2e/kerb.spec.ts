@@ -89,6 +89,11 @@ test('several side by side with a purse; what went to somebody else is kept as a
   await page.getByRole('button', { name: 'Bookcase', exact: true }).click()
   await page.getByLabel('Should bring, GBP').fill('400')
   await expect(page.getByText('All open bids together are more than what is left')).toBeVisible()
+  // a figure that is none is told so, and stands as it was typed
+  await page.getByLabel('Fetching it, GBP').fill('4o')
+  await expect(page.getByText(/^Write an amount like/)).toBeVisible()
+  await expect(page.getByLabel('Fetching it, GBP')).toHaveValue('4o')
+  await page.getByLabel('Fetching it, GBP').fill('')
   // back to the chair: it goes for more than it bears
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click()
   await page.getByLabel('It went for, GBP').fill('140')

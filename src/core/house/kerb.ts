@@ -17,11 +17,10 @@ import { comesIn } from '@/core/piece/comesIn'
 import { daysAhead } from '@/core/piece/daysAhead'
 import { readPiece } from '@/core/piece/journey'
 import type { Part, PieceFile } from '@/core/piece/piece'
-import { type LikePrices, usualScatter } from '@/core/price/likePieces'
-import { rateFor, usualPricing } from '@/core/price/pricing'
-import { chanceOfLoss, quantile, type Spread, spreadOf } from '@/core/price/spread'
+import type { LikePrices } from '@/core/price/likePieces'
+import { chanceOfLoss, quantile, spreadOf } from '@/core/price/spread'
 import { type KerbState, toMend } from './kerbState'
-import { type DeskAround, type PriceDesk, priceDesk } from './priceDesk'
+import { type Brings, type DeskAround, priceDesk } from './priceDesk'
 
 /** Nobody bids in small coins. */
 export const wholeBid = (minor: number, digits: number): number => Math.floor(minor / 10 ** digits) * 10 ** digits
@@ -57,7 +56,7 @@ export interface Reckoned {
   costs: number
   like: LikePrices | null
   /** what it is taken to bring, and by what; null where nobody knows */
-  brings: { price: number; by: 'said' | 'like-pieces' | 'rate-card'; scatter: number } | null
+  brings: Brings | null
   /** through the place where most may be bid; null where nothing is known of what it brings, a part can't take the look, or not even a gift would do */
   bid: { highest: number; channelId: string; ask: number; chance: number } | null
 }
@@ -90,45 +89,41 @@ function fileOf(card: KerbCard, { method, nowMs }: KerbAround): { file: PieceFil
   return { file: { ...file, piece, log: card.fetching > 0 ? [fetching] : [] }, refused }
 }
 
-export function reckonKerb(card: KerbCard, around: KerbAround): Reckoned {
+/** The card at the price desk, and the place that bears the highest bid: nothing is drawn for it yet. */
+function deskOf(card: KerbCard, around: KerbAround) {
   const { method, nowMs, zone, hours } = around
   const { file, refused } = fileOf(card, around)
-  const read = (expected: number | null) =>
-    readPiece({ ...file, piece: { ...file.piece, expected } }, { climate: [], nowMs, method })
-  const unpriced = read(null)
-  const { days } = daysAhead(unpriced, { nowMs, zone, hours, air: referenceAir, learned: {} })
-  const { like, areaM2 } = priceDesk(unpriced, { ...around, daysAhead: days })
-  const brings = bringsOf(card, around, like, areaM2)
-  const desk = priceDesk(read(brings?.price ?? null), { ...around, daysAhead: days })
-  const spread = spreadOf({ ...desk.spread, draws })
-  const inIt = desk.whenDone.lines.filter(({ kind }) => kind === 'materials' || kind === 'consumables')
-  return {
-    ...{ refused, days, like, brings, bid: brings && refused.length === 0 ? bidOf(desk, spread, brings) : null },
-    hours: { middle: quantile(spread.hours, 0.5), safe: quantile(spread.hours, 0.8) },
-    materials: inIt.reduce((sum, { amount }) => sum + amount, 0),
-    costs: desk.whenDone.total,
-  }
-}
-
-type Brings = NonNullable<Reckoned['brings']> & { scatter: number }
-/** What is said of it, else what like pieces brought, else what the rate card asks. */
-function bringsOf(card: KerbCard, { terms }: KerbAround, like: LikePrices | null, areaM2: number): Brings | null {
-  if (card.brings !== null) return { price: card.brings, by: 'said', scatter: usualScatter }
-  if (like) return { price: like.middle, by: 'like-pieces', scatter: like.scatter }
-  const rate = rateFor((terms.pricing ?? usualPricing).rates, card.article, areaM2)
-  return rate && { price: rate.price, by: 'rate-card', scatter: usualScatter }
-}
-/** Through the place that bears the highest bid. */
-function bidOf({ channels, tax }: PriceDesk, spread: Spread, { price: middle, scatter }: Brings): Reckoned['bid'] {
-  const [best] = channels
+  const journey = readPiece(file, { climate: [], nowMs, method })
+  const { days } = daysAhead(journey, { nowMs, zone, hours, air: referenceAir, learned: {} })
+  const desk = priceDesk(journey, { ...around, daysAhead: days })
+  const [best] = desk.channels
     .flatMap(({ channel, fees, price }) =>
       price && price.highestBid !== null ? [{ channel, fees, ask: price.ask, highest: price.highestBid }] : [],
     )
     .sort((one, other) => other.highest - one.highest)
-  if (!best) return null
-  const { channel, fees, ask, highest } = best
-  const chance = chanceOfLoss(spread, { bid: highest, brings: { middle, scatter }, channel: fees, tax, seed: 7 })
-  return { highest, channelId: channel.id, ask, chance }
+  // what can't take the look is no answer
+  return { desk, days, refused, best: refused.length === 0 ? (best ?? null) : null }
+}
+
+export function reckonKerb(card: KerbCard, around: KerbAround): Reckoned {
+  const { desk, days, refused, best } = deskOf(card, around)
+  const { brings, like, tax, whenDone } = desk
+  const spread = spreadOf({ ...desk.spread, draws })
+  const inIt = whenDone.lines.filter(({ kind }) => kind === 'materials' || kind === 'consumables')
+  return {
+    ...{ refused, days, like, brings },
+    bid: best &&
+      brings && {
+        ...{ highest: best.highest, channelId: best.channel.id, ask: best.ask },
+        chance: chanceOfLoss(spread, {
+          ...{ bid: best.highest, channel: best.fees, tax, seed: 7 },
+          brings: { middle: brings.price, scatter: brings.scatter },
+        }),
+      },
+    hours: { middle: quantile(spread.hours, 0.5), safe: quantile(spread.hours, 0.8) },
+    materials: inIt.reduce((sum, { amount }) => sum + amount, 0),
+    costs: whenDone.total,
+  }
 }
 
 export type WhatIf = 'on-it' | 'look' | 'state' | 'brings'
@@ -150,17 +145,19 @@ export function whatIfs(card: KerbCard, brings: number | null): Omit<Change, 'hi
   return [
     ...others.existing
       .filter((existing) => existing !== card.existing)
-      .map((existing) => ({
-        kind: 'on-it' as const,
-        // old paint may hold lead, what was never painted does not
-        card: { ...card, existing, lead: existing === 'oil-paint' ? ('suspected' as const) : ('unlikely' as const) },
-      })),
+      // what was said of lead stays said: nobody has looked
+      .map((existing) => ({ kind: 'on-it' as const, card: { ...card, existing } })),
     ...others.look.filter((look) => look !== card.look).map((look) => ({ kind: 'look' as const, card: { ...card, look } })),
     ...others.state
       .filter((state) => state !== card.state)
       .map((state) => ({ kind: 'state' as const, card: { ...card, state } })),
     ...(brings === null ? [] : [{ kind: 'brings' as const, card: { ...card, brings: Math.round(brings * 0.85) } }]),
   ]
+}
+/** How high to bid for another card; undefined where a part of it can't take the look. */
+export function highestFor(card: KerbCard, around: KerbAround): number | null | undefined {
+  const { best, refused } = deskOf(card, around)
+  return refused.length > 0 ? undefined : (best?.highest ?? null)
 }
 /** The three things that would change the bid most, one of each kind, the strongest first. */
 export function strongest(highest: number, changes: readonly Change[], count = 3): Change[] {

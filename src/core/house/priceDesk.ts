@@ -17,10 +17,11 @@ import {
   type PricingTerms,
   taxFor,
 } from '@/core/piece/ledger'
+import type { Piece } from '@/core/piece/piece'
 import { spreadAskOf } from '@/core/piece/pieceSpread'
-import { type LikePrices, likePrices } from '@/core/price/likePieces'
+import { type LikePrices, likePrices, usualScatter } from '@/core/price/likePieces'
 import { type Channel, leastPriceFor, netOf, type Price, type Tax, taxOf } from '@/core/price/priceFor'
-import { type Pricing, rentEach, usualPricing } from '@/core/price/pricing'
+import { type Pricing, rateFor, rentEach, usualPricing } from '@/core/price/pricing'
 import { salesLately, type Sold } from '@/core/price/sold'
 import type { SpreadAsk } from '@/core/price/spread'
 import { ladderOf, type PriceWay, priceWays, type Rung, sharesOf } from '@/core/price/ways'
@@ -54,11 +55,19 @@ export interface ChannelDesk {
   /** at the ask */
   kept: { fees: number; tax: number; net: number; earned: number | null } | null
 }
+/** What a piece is taken to bring, by what that is known, and how it scatters in logarithms. */
+export interface Brings {
+  price: number
+  by: 'said' | 'like-pieces' | 'rate-card'
+  scatter: number
+}
 export interface PriceDesk {
   soFar: Ledger
   whenDone: Ledger
   spread: SpreadAsk
   like: LikePrices | null
+  /** null where nobody knows */
+  brings: Brings | null
   tax: Tax
   areaM2: number
   channels: ChannelDesk[]
@@ -75,17 +84,31 @@ export function priceDesk(journey: Journey, around: DeskAround): PriceDesk {
   const areaM2 = parts.reduce((sum, part) => sum + areaOfPart(part), 0)
   const looks = parts.flatMap(({ plan }) => (plan && plan.care === undefined ? [plan.look] : []))
   const like = likePrices({ article: piece.article, areaM2, looks }, around.sold, nowMs)
-  const expected = piece.expected ?? like?.middle
+  const brings = bringsOf(piece, like, terms, areaM2)
   const tax = taxFor(terms, boughtIn(whenDone.lines))
   return {
     soFar: ledgerSoFar(journey, terms, here),
     whenDone,
     spread: spreadAskOf(journey, { terms, unitPrice, estimator, days }),
     like,
+    brings,
     tax,
     areaM2,
-    channels: around.channels.map((channel) => atChannel(channel, { around, whenDone, expected, tax })),
+    channels: around.channels.map((channel) => atChannel(channel, { around, whenDone, expected: brings?.price, tax })),
   }
+}
+
+/** What is said of it, else what like pieces brought, else what the rate card asks. */
+function bringsOf(
+  { expected, article }: Pick<Piece, 'expected' | 'article'>,
+  like: LikePrices | null,
+  { pricing = usualPricing }: PricingTerms,
+  areaM2: number,
+): Brings | null {
+  if (expected !== null) return { price: expected, by: 'said', scatter: usualScatter }
+  if (like) return { price: like.middle, by: 'like-pieces', scatter: like.scatter }
+  const rate = rateFor(pricing.rates, article, areaM2)
+  return rate && { price: rate.price, by: 'rate-card', scatter: usualScatter }
 }
 
 interface At {

@@ -66,7 +66,9 @@ export const ledgerKinds: readonly LedgerKind[] = [
 ]
 
 /** What went into a piece beside its price and what it took to get it here. */
-const workedIn: readonly LedgerKind[] = ['materials', 'consumables', 'hardware']
+const workedIn = ['materials', 'consumables', 'hardware'] as const satisfies readonly LedgerKind[]
+export const workedInto = (sums: ReadonlyMap<LedgerKind, number>): number =>
+  workedIn.reduce((sum, kind) => sum + (sums.get(kind) ?? 0), 0)
 
 function ledger(sums: ReadonlyMap<LedgerKind, number>, minutes: number, days: number, terms: PricingTerms): Ledger {
   const hours = Math.round((minutes / 60) * 100) / 100
@@ -74,7 +76,7 @@ function ledger(sums: ReadonlyMap<LedgerKind, number>, minutes: number, days: nu
     hours,
     days,
     labour: roundMoney(hours * terms.hourRate),
-    material: workedIn.reduce((sum, kind) => sum + (sums.get(kind) ?? 0), 0),
+    material: workedInto(sums),
   })
   const withOverhead = new Map<LedgerKind, number>(sums).set('overhead', overhead)
   const lines = ledgerKinds.flatMap((kind) => {

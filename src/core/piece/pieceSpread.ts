@@ -5,7 +5,7 @@ import { overheadOf, usualPricing } from '@/core/price/pricing'
 import type { SpreadAsk } from '@/core/price/spread'
 import { materialsAhead, minutesAhead, usedUpAhead } from './ahead'
 import type { Journey } from './journey'
-import { type PricingTerms, spentByKind } from './ledger'
+import { type PricingTerms, spentByKind, workedInto } from './ledger'
 
 /** how far what a coat takes comes to lie off what was planned, in logarithms. Practice. */
 const takeScatter = 0.2
@@ -31,7 +31,7 @@ export function spreadAskOf(journey: Journey, { terms, unitPrice, estimator, day
     hours: 0,
     days,
     labour: 0,
-    material: ['materials', 'consumables', 'hardware'].reduce((sum, kind) => sum + (spentSums.get(kind as 'materials') ?? 0), 0),
+    material: workedInto(spentSums),
   })
   const money = [
     ...materialsAhead(journey, unitPrice).map(({ price }) => price ?? 0),

@@ -6,6 +6,7 @@ import { kerbStates } from '@/core/house/kerbState'
 import type { SalesChannel } from '@/core/house/studio'
 import type { House } from '@/core/input/fields'
 import { formatMoney, minorDigits } from '@/core/measure/money'
+import { bringsWords, ofTwenty } from '@/words/prices'
 import { capital } from '@/words/text'
 import { hoursWords } from '@/words/time'
 
@@ -15,8 +16,6 @@ interface Props {
   channels: readonly SalesChannel[]
   house: House
 }
-const byWords = { said: 'as you say', 'like-pieces': 'as like pieces brought', 'rate-card': 'by the rate card' } as const
-
 export const bidWords = (highest: number | null, house: House): string =>
   highest === null ? 'nothing' : formatMoney(wholeBid(highest, minorDigits(house.currency)), house, { short: true })
 
@@ -78,17 +77,19 @@ export function KerbAnswer({ found, changes, channels, house }: Props) {
 
 /** What the bid rests on, or why there is none. */
 function whyWords({ bid, brings, refused }: Reckoned, channels: Props['channels'], money: (minor: number) => string): string {
+  if (channels.length === 0) return 'Say first where you sell: the house’s channels.'
   if (refused.length > 0)
     return `${capital(refused.join(', ').toLowerCase())} can’t take this look as it is: choose another, or say more of what is on it.`
   if (!brings) return 'Nothing like it was sold yet, and the rate card has no line: say below what it should bring.'
-  const said = `It brings ${money(brings.price)}, ${byWords[brings.by]}`
+  const said = `It brings ${money(brings.price)}, ${bringsWords[brings.by]}`
   if (!bid) return `${said}: its hours and costs leave nothing for a bid.`
   const place = channels.find(({ id }) => id === bid.channelId)?.name ?? ''
   return `${chanceWords(bid.chance)} at that bid. ${said}; sold: ${place}.`
 }
 function chanceWords(share: number): string {
-  const count = Math.round(share * 20)
-  if (count === 0) return share < 0.005 ? 'Hardly one loses money' : 'Less than one of twenty loses money'
+  const count = ofTwenty(share)
+  if (count === 'none') return 'Hardly one loses money'
+  if (count === 'few') return 'Less than one of twenty loses money'
   return count === 1 ? 'One of twenty loses money' : `${count} of twenty lose money`
 }
 function changeWords({ kind, card }: Change, money: (minor: number) => string): string {

@@ -1,3 +1,4 @@
+'use client'
 /** What can be seen at the kerb, by the thumb: what it is, what is on it, how it stands, what it shall become. */
 import { leadFindings } from '@/core/craft/lead'
 import { getLook, looks } from '@/core/craft/looks'
@@ -11,8 +12,9 @@ import { articles, getArticle } from '@/core/piece/articles'
 import { CommittedField } from '@/ui/form/CommittedField'
 import { ChoiceField, pairs, TextField } from '@/ui/form/Field'
 import { Stepper } from '@/ui/form/Stepper'
+import { useTapGuard } from '@/ui/form/useTapGuard'
 import { askWords, sizeWords } from '@/words/article'
-import { asArticle, type KeptCard } from './kept'
+import { asArticle, type KeptCard, moneyTrouble } from './kept'
 
 interface Props {
   card: KeptCard
@@ -63,12 +65,14 @@ export function KerbFields({ card, change, house }: Props) {
           label={`Should bring, ${house.currency}`}
           inputMode="decimal"
           value={card.brings}
+          trouble={moneyTrouble(card.brings, house)}
           onChange={(event) => change({ ...card, brings: event.target.value })}
         />
         <TextField
           label={`Fetching it, ${house.currency}`}
           inputMode="decimal"
           value={card.fetching}
+          trouble={moneyTrouble(card.fetching, house)}
           onChange={(event) => change({ ...card, fetching: event.target.value })}
         />
       </div>
@@ -135,6 +139,8 @@ interface ChipsProps<T extends string> {
   choose: (code: T) => void
 }
 export function Chips<T extends string>({ label, chosen, options, choose }: ChipsProps<T>) {
+  // chips come to stand where another has just been tapped
+  const { guard } = useTapGuard(true)
   return (
     <div role="group" aria-label={label}>
       <p className="eyebrow">{label}</p>
@@ -145,7 +151,7 @@ export function Chips<T extends string>({ label, chosen, options, choose }: Chip
             type="button"
             aria-pressed={chosen === code}
             className="press min-h-12 px-4 aria-pressed:outline-3 aria-pressed:outline-now"
-            onClick={() => choose(code)}
+            {...guard(() => choose(code))}
           >
             {words}
           </button>

@@ -7,7 +7,7 @@ import { articles } from '@/core/piece/articles'
 import { pairs, TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useStored } from '@/ui/form/useStored'
-import { cardOf, type KeptCard, type KeptCards, newCard, purse, readCards } from './kept'
+import { cardOf, type KeptCard, type KeptCards, moneyTrouble, newCard, purse, readCards } from './kept'
 import { BidLine, bidWords, KerbAnswer } from './KerbAnswer'
 import { Chips, KerbFields } from './KerbFields'
 import { KerbOutcome } from './KerbOutcome'
@@ -140,6 +140,7 @@ function CardStrip({ all, chosen, choose, keep }: StripProps) {
             label={`Budget, ${house.currency}`}
             inputMode="decimal"
             value={all.budget}
+            trouble={moneyTrouble(all.budget, house)}
             onChange={(event) => keep({ ...all, budget: event.target.value.slice(0, 40) })}
           />
           <button

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { House } from '@/core/input/fields'
-import { asArticle, cardOf, newCard, purse, readCards } from './kept'
+import { asArticle, cardOf, moneyTrouble, newCard, purse, readCards } from './kept'
 
 const house: House = { currency: 'GBP', locale: 'en-GB', units: 'metric', zone: 'Europe/London' }
 const at = '2026-06-01T10:00:00.000Z'
@@ -30,6 +30,10 @@ describe('cards that a device keeps', () => {
     const seen = { ...chest, facts: { ...chest.facts, existing: 'wax' as const } }
     expect(asArticle(seen, 'bed')).toMatchObject({ id: chest.id, name: 'Bed', facts: { article: 'bed', existing: 'wax' } })
     expect(asArticle({ ...seen, name: 'With brass pulls' }, 'bed').name).toBe('With brass pulls')
+  })
+  test('money that can’t be read is told with what to do; nothing typed is nothing wrong', () => {
+    expect(moneyTrouble('4o', house)).toMatch(/Write an amount like/)
+    expect([moneyTrouble('', house), moneyTrouble('7.50', house)]).toEqual([undefined, undefined])
   })
   test('money that can’t be read is not said, and nothing where nothing was typed', () => {
     expect(cardOf({ ...chest, brings: ' ', fetching: '' }, house)).toMatchObject({ brings: null, fetching: 0 })

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import { type KerbCard, wholeBid } from '@/core/house/kerb'
 import { bidOutcomes, kerbFacts } from '@/core/input/bid'
-import type { House } from '@/core/input/fields'
+import { type House, optionalMoney } from '@/core/input/fields'
 import { minorDigits, parseMoney } from '@/core/measure/money'
 import { type ArticleCode, getArticle } from '@/core/piece/articles'
 
@@ -59,6 +59,12 @@ export const asArticle = (card: KeptCard, article: ArticleCode): KeptCard => {
     name: isNamed ? card.name : fresh.name,
     facts: { ...card.facts, article, facts: fresh.facts.facts },
   }
+}
+
+/** What is to be put right of money that was typed; undefined where nothing is. */
+export function moneyTrouble(typed: string, house: House): string | undefined {
+  const read = optionalMoney(house).safeParse(typed)
+  return read.success ? undefined : read.error.issues[0]?.message
 }
 
 /** As it is reckoned; what can't be read of its money counts as not said. */

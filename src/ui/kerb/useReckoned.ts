@@ -1,6 +1,15 @@
 /** A card reckoned on the device: the answer at once, and what would change it one after another while hands are still. */
 import { useEffect, useMemo, useState } from 'react'
-import { type Change, type KerbAround, type KerbCard, type Reckoned, reckonKerb, strongest, whatIfs } from '@/core/house/kerb'
+import {
+  type Change,
+  highestFor,
+  type KerbAround,
+  type KerbCard,
+  type Reckoned,
+  reckonKerb,
+  strongest,
+  whatIfs,
+} from '@/core/house/kerb'
 
 export function useReckoned(card: KerbCard, around: KerbAround): { found: Reckoned; changes: Change[] | null } {
   const key = JSON.stringify(card)
@@ -17,9 +26,8 @@ export function useReckoned(card: KerbCard, around: KerbAround): { found: Reckon
       const one = asked[place]
       if (!one) return setTold({ key, changes: strongest(found.bid?.highest ?? 0, changes) })
       place += 1
-      const then = reckonKerb(one.card, around)
-      // what can't take the look is no answer
-      if (then.refused.length === 0) changes.push({ ...one, highest: then.bid?.highest ?? null })
+      const highest = highestFor(one.card, around)
+      if (highest !== undefined) changes.push({ ...one, highest })
       timer = setTimeout(next, 4)
     }, 250)
     return () => clearTimeout(timer)

@@ -1,10 +1,10 @@
 /** What to ask through a place to sell: the ask large, what stands under it, the highest bid, and why a price is odd. */
-import type { ChannelDesk } from '@/core/house/priceDesk'
+import type { Brings, ChannelDesk } from '@/core/house/priceDesk'
 import { boughtIn, floorAbove, type Ledger, type PricingTerms, taxFor } from '@/core/piece/ledger'
 import type { Piece } from '@/core/piece/piece'
-import type { LikePrices } from '@/core/price/likePieces'
 import { earnedRate, type Price } from '@/core/price/priceFor'
 import { Link } from '@/ui/frame/Link'
+import { bringsWords } from '@/words/prices'
 
 const rungs = [
   { key: 'breakEven', words: 'Break-even', tells: 'cash back, hours unpaid' },
@@ -13,16 +13,16 @@ const rungs = [
 ] as const
 
 interface Props {
-  piece: Pick<Piece, 'id' | 'expected'>
+  piece: Pick<Piece, 'id'>
   desk: ChannelDesk & { price: Price }
   terms: PricingTerms
   whenDone: Ledger
-  like: LikePrices | null
+  brings: Brings | null
   money: (minor: number) => string
 }
-export function Asking({ piece, desk, terms, whenDone, like, money }: Props) {
+export function Asking({ piece, desk, terms, whenDone, brings: known, money }: Props) {
   const { price } = desk
-  const brings = piece.expected ?? like?.middle ?? null
+  const brings = known?.price ?? null
   return (
     <div className="mt-6 grid gap-x-14 gap-y-6 lg:grid-cols-[auto_1fr_auto]">
       <div>
@@ -55,7 +55,7 @@ export function Asking({ piece, desk, terms, whenDone, like, money }: Props) {
               Say what it should bring in <Link href={`/pieces/${piece.id}/facts`}>its facts</Link>.
             </>
           ) : (
-            `At ${money(brings)}, ${piece.expected === null ? 'as like pieces brought' : 'what it should bring'}. Bought for ${money(boughtIn(whenDone.lines))}.`
+            `At ${money(brings)}, ${known ? bringsWords[known.by] : ''}. Bought for ${money(boughtIn(whenDone.lines))}.`
           )}
         </p>
       </div>
@@ -71,7 +71,7 @@ function Odd({
   whenDone,
   brings,
   money,
-}: Omit<Props, 'piece' | 'like'> & { brings: number | null }) {
+}: Omit<Props, 'piece' | 'brings'> & { brings: number | null }) {
   const over = floorAbove(price)
   const tooDear = brings === null || price.target <= brings ? null : price.floor > brings ? 'floor' : 'target'
   if (!over && !tooDear) return null

@@ -6,6 +6,7 @@ import type { LikePrices } from '@/core/price/likePieces'
 import { type Channel, earnedRate, type Price, type Tax } from '@/core/price/priceFor'
 import { chanceAt, outcomesOf, quantile, type Spread, type SpreadAsk } from '@/core/price/spread'
 import { useHouse } from '@/ui/form/house'
+import { ofTwenty } from '@/words/prices'
 import { hoursWords } from '@/words/time'
 import { type Mark, placeMarks, scaleOf } from './strokes'
 import { useSpread } from './useSpread'
@@ -102,9 +103,9 @@ function Drawn({ spread, channel, tax, price, expected, like, step }: Omit<Props
 }
 /** A chance as so many of the jobs that are drawn; what lies below one of them is said so. */
 function chanceWords(share: number, one: string, many: string, none: string): string {
-  const count = Math.round(share * jobs)
-  if (count === 0) return share > 0.005 ? `less than one of twenty ${one}` : none
-  return `${count} of ${jobs} ${count === 1 ? one : many}`
+  const count = ofTwenty(share)
+  if (count === 'none') return none
+  return count === 'few' ? `less than one of twenty ${one}` : `${count} of ${jobs} ${count === 1 ? one : many}`
 }
 
 interface StrokesProps {

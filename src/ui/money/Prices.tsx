@@ -58,11 +58,11 @@ export function Prices({ desk, at, journey, studio, money }: Props) {
 type PricedProps = Omit<Props, 'at'> & { at: ChannelDesk & { price: NonNullable<ChannelDesk['price']> } }
 function Priced({ desk, at, journey, studio, money }: PricedProps) {
   const { piece } = journey.file
-  const { like, whenDone, spread, tax, learnedFrom } = desk
+  const { like, brings, whenDone, spread, tax, learnedFrom } = desk
   const { ways, goes, ladder } = channelView(desk, at, studio, piece.article)
   return (
     <>
-      <Asking {...{ piece, desk: at, terms: studio, whenDone, like, money }} />
+      <Asking {...{ piece, desk: at, terms: studio, whenDone, brings, money }} />
       <Chances {...{ ask: spread, channel: at.fees, tax, price: at.price, expected: piece.expected, like, step: studio.step }} />
       <p className="mt-2 text-soft">
         {learnedFrom.pieces === 0

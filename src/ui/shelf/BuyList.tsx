@@ -2,6 +2,7 @@
 /** The list for the shop: each line a colour in its tins, ticked when it lies in the basket; then it is on the shelf. */
 import { useMemo } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { z } from 'zod'
 import { type FamilyCode, getFamily, unitOf } from '@/core/craft/families'
 import { formatAmount, plainAmount } from '@/core/measure/amount'
 import { formatMoney, moneyText } from '@/core/measure/money'
@@ -13,6 +14,7 @@ import { useStored } from '@/ui/form/useStored'
 import { useWrite } from '@/ui/form/useWrite'
 import { Link } from '@/ui/frame/Link'
 import { useOutbox } from '@/ui/outbox/useOutbox'
+import { ofTwenty } from '@/words/prices'
 import { capital } from '@/words/text'
 import { dateWords } from '@/words/time'
 
@@ -31,18 +33,16 @@ export interface BuyLine {
   enough: number
 }
 const keyOf = ({ family, hex }: BuyLine) => `${family} ${hex}`
-/** What lies in the basket, by line: when it was put there. */
+/** What lies in the basket, by line: the list it was ticked on, and the tins that it became. */
 const basketKey = 'itinerum.basket'
-type Basket = Readonly<Record<string, string>>
+const basketOf = z.record(z.string(), z.object({ readAt: z.string(), tins: z.array(z.string()) }))
+type Basket = z.output<typeof basketOf>
 function readBasket(stored: string | null): Basket {
   try {
-    const parsed: unknown = JSON.parse(stored ?? '{}')
-    if (typeof parsed === 'object' && parsed !== null)
-      return Object.fromEntries(Object.entries(parsed).filter((pair): pair is [string, string] => typeof pair[1] === 'string'))
+    return basketOf.parse(JSON.parse(stored ?? '{}'))
   } catch {
-    // an empty one
+    return {}
   }
-  return {}
 }
 
 export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: string }) {
@@ -50,12 +50,17 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
   const [stored, store] = useStored(basketKey)
   const basket = useMemo(() => readBasket(stored), [stored])
   const money = (minor: number) => formatMoney(minor, house)
-  // what was read after it was put on the shelf knows of it
-  const isIn = (line: BuyLine) => (basket[keyOf(line)] ?? '') > readAt
+  const { kept } = useOutbox()
+  const waiting = new Set(kept.map(({ typed }) => typed.entryId))
+  // a list that was read anew knows of it, once its tins wait on this device no more
+  const isIn = (line: BuyLine) => {
+    const ticked = basket[keyOf(line)]
+    return ticked !== undefined && (ticked.readAt === readAt || ticked.tins.some((tin) => waiting.has(tin)))
+  }
   const short = lines.filter(({ short: lacks }) => lacks > 0)
   const open = short.filter((line) => !isIn(line))
   const there = lines.filter(({ short: lacks }) => lacks === 0)
-  const put = (line: BuyLine) => store(JSON.stringify({ ...basket, [keyOf(line)]: new Date().toISOString() }))
+  const put = (line: BuyLine, tins: readonly string[]) => store(JSON.stringify({ ...basket, [keyOf(line)]: { readAt, tins } }))
   return (
     <>
       <p className="mt-5 text-2xl" role="status">
@@ -74,7 +79,7 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
       </p>
       <ul className="mt-3 border-t-2 border-ink">
         {short.map((line) => (
-          <Line key={keyOf(line)} line={line} isIn={isIn(line)} put={() => put(line)} />
+          <Line key={keyOf(line)} line={line} isIn={isIn(line)} put={(tins) => put(line, tins)} />
         ))}
       </ul>
       {there.length > 0 && (
@@ -100,11 +105,11 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
 
 const nameOf = ({ family, colour }: BuyLine) => [colour, capital(getFamily(family).words)].filter(Boolean).join(', ')
 function chanceWords(share: number): string {
-  const count = Math.round(share * 20)
-  return count === 20 ? 'enough' : count === 0 ? 'not enough' : `enough in ${count} of 20`
+  const count = ofTwenty(share)
+  return count === 20 ? 'enough' : typeof count === 'number' ? `enough in ${count} of 20` : 'not enough'
 }
 
-function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: () => void }) {
+function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: (tins: string[]) => void }) {
   const house = useHouse()
   const { buy, issue, pending } = useBuying(line, put)
   const unit = unitOf(line.family)
@@ -163,12 +168,13 @@ function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: () => vo
 }
 
 /** Every tin of a line onto the shelf, as it was sold; by the outbox, so that a shop without a connection does. */
-function useBuying(line: BuyLine, put: () => void) {
+function useBuying(line: BuyLine, put: (tins: string[]) => void) {
   const house = useHouse()
   const { sendAway } = useOutbox()
   const buying = useWrite(async () => {
     const at = new Date().toISOString()
     const unit = unitOf(line.family)
+    const bought: string[] = []
     // a colour that was never bought comes onto the shelf with its first tin
     let productId = line.tins?.find(({ offer }) => offer.productId !== null)?.offer.productId ?? null
     for (const { offer, count } of line.tins ?? [])
@@ -188,9 +194,10 @@ function useBuying(line: BuyLine, put: () => void) {
             )
           : await sendAway('keepLot', { ...said, id, entryId: id, productId: productId ?? '', unit }, about)
         if ('issue' in answer) return answer
+        bought.push(fresh ?? id)
         productId ??= fresh
       }
-    put()
+    put(bought)
     return { ok: true as const }
   })
   return { buy: () => buying.send({}), issue: buying.issue, pending: buying.pending }

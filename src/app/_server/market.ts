@@ -1,0 +1,24 @@
+/** What a studio's prices are reckoned by beside a piece: what things cost, what it has learned, where it sells and what it sold. */
+import 'server-only'
+import type { DeskAround } from '@/core/house/priceDesk'
+import type { StudioId } from '@/core/measure/named'
+import { unitPricesOf } from '@/core/stock/product'
+import type { Client } from '@/db/pool'
+import { countStanding, listSold } from '@/db/sold'
+import { listChannels, listProducts } from '@/db/studio'
+import { loadEstimator } from './pace'
+
+/** sales looked back on */
+const mostSold = 60
+
+export type Market = Pick<DeskAround, 'unitPrice' | 'estimator' | 'channels' | 'sold' | 'isCut' | 'standing'>
+export async function readMarket(client: Client, studioId: StudioId, nowMs: number): Promise<Market> {
+  const sold = await listSold(client, mostSold)
+  return {
+    ...{ sold, isCut: sold.length === mostSold },
+    unitPrice: unitPricesOf(await listProducts(client)),
+    estimator: await loadEstimator(client, studioId, nowMs),
+    channels: await listChannels(client),
+    standing: await countStanding(client),
+  }
+}
