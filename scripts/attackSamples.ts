@@ -281,7 +281,16 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       at,
     }),
     buyLot: () => ({ id: uuidv7(), productId: ids.product, code: '', unit: 'ml', size: '500', price: '20', at }),
-    keepLot: () => ({ id: uuidv7(), productId: ids.product, code: '', unit: 'ml', size: '500', price: '20', at }),
+    buyTins: () => ({
+      entryId: uuidv7(),
+      productId: '',
+      name: 'Jar',
+      family: 'clay',
+      colourName: '',
+      colourHex: '',
+      tins: [{ id: uuidv7(), size: '500', price: '20' }],
+      at,
+    }),
     putBy: () => ({
       entryId: uuidv7(),
       pieceId: ids.piece,

@@ -58,10 +58,13 @@ export interface BoughtLot {
   boughtAt: Instant
 }
 /** Puts a tin on the shelf. */
-export async function addLot(client: Client, studioId: StudioId, lot: BoughtLot): Promise<void> {
+export const addLot = (client: Client, studioId: StudioId, lot: BoughtLot): Promise<void> => addLots(client, studioId, [lot])
+export async function addLots(client: Client, studioId: StudioId, lots: readonly BoughtLot[]): Promise<void> {
   await client.query(
-    'insert into lot (id, studio_id, product_id, code, size, price, bought_at) values ($1, $2, $3, $4, $5, $6, $7)',
-    [lot.id, studioId, lot.productId, lot.code, lot.size, lot.price, lot.boughtAt],
+    `insert into lot (id, studio_id, product_id, code, size, price, bought_at)
+     select id, $2, "productId", code, size, price, "boughtAt" from jsonb_to_recordset($1::jsonb)
+     as l(id uuid, "productId" uuid, code text, size numeric, price bigint, "boughtAt" timestamptz)`,
+    [JSON.stringify(lots), studioId],
   )
 }
 /** Takes a tin off the shelf; false where there is none of that id, or it was taken off before. */

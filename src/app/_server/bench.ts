@@ -9,7 +9,7 @@ import { intakeInput, mendInput } from '@/core/input/piece'
 import type { EntryId } from '@/core/measure/named'
 import { addBid } from '@/db/bid'
 import { growByMending } from './mending'
-import { putOnShelf, putTinOnShelf } from './shelving'
+import { putPurchaseOnShelf } from './shelving'
 import { storeWithMaterial } from './store'
 import { takePieceIn } from './takingIn'
 import { writeOnce } from './write'
@@ -17,8 +17,7 @@ import { writeOnce } from './write'
 /** One thing said at the bench. Sent twice, it is stored once. */
 export function writeAtBench(action: BenchAction | AwayAction, typed: unknown): Promise<Answer> {
   if (action === 'takeIn') return writeOnce(action, intakeInput, typed, ({ id }) => id, takePieceIn)
-  if (action === 'keepProduct') return putOnShelf(typed)
-  if (action === 'keepLot') return putTinOnShelf(typed)
+  if (action === 'buyTins') return putPurchaseOnShelf(typed)
   if (action === 'keepBid')
     return writeOnce(
       action,

@@ -1,9 +1,10 @@
 /** Tins put on the shelf: a product with its first tin, or another tin of what stands there; at the desk, or in the shop. */
 import 'server-only'
 import { unitOf } from '@/core/craft/families'
-import { lotInput, productInput } from '@/core/input/house'
+import { lotInput, productInput, purchaseInput } from '@/core/input/house'
 import type { Answer } from '@/core/input/issues'
-import { addLot } from '@/db/stock'
+import type { ProductId } from '@/core/measure/named'
+import { addLot, addLots } from '@/db/stock'
 import { findProduct, saveProduct } from '@/db/studio'
 import { Refused, writeOnce } from './write'
 
@@ -39,5 +40,32 @@ export const putTinOnShelf = (typed: unknown): Promise<Answer> =>
       if (product.unit !== unit) throw new Refused('not-readable')
       await addLot(client, studio.id, { ...lot, boughtAt: at })
       await saveProduct(client, studio.id, { ...product, size: lot.size, price: lot.price })
+    },
+  )
+
+/** What lay in a basket: all of it or nothing. What the first tin cost is what the next coat is reckoned by. */
+export const putPurchaseOnShelf = (typed: unknown): Promise<Answer> =>
+  writeOnce(
+    'purchase',
+    purchaseInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (client, studio, { entryId, at, productId, tins, name, family, colourName, colourHex }) => {
+      const known = productId && (await findProduct(client, productId))
+      if (productId && !known) throw new Refused('not-found')
+      if (known && known.family !== family) throw new Refused('not-readable')
+      const coloured = colourName !== null && colourHex !== null
+      const fresh = {
+        ...{ id: entryId as ProductId, name, family, unit: unitOf(family) },
+        ...{ colourName: coloured ? colourName : null, colourHex: coloured ? colourHex : null },
+      }
+      const product = known || fresh
+      const [{ size, price }] = tins as [(typeof tins)[0]]
+      await saveProduct(client, studio.id, { ...product, size, price })
+      await addLots(
+        client,
+        studio.id,
+        tins.map((tin) => ({ ...tin, productId: product.id, code: null, boughtAt: at })),
+      )
     },
   )

@@ -3,11 +3,11 @@ import type { z } from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import type { EntryId, Instant } from '@/core/measure/named'
 import { bidInput } from './bid'
-import { lotInput, productInput } from './house'
+import { purchaseInput } from './house'
 import { intakeInput } from './piece'
 
 /** No entries of a log. */
-export const awayWrites = { takeIn: intakeInput, keepBid: bidInput, keepProduct: productInput, keepLot: lotInput }
+export const awayWrites = { takeIn: intakeInput, keepBid: bidInput, buyTins: purchaseInput }
 export type AwayAction = keyof typeof awayWrites
 /** Beside what is typed, what a device keeps every writing by. */
 export type AwayText<A extends AwayAction> = z.input<ReturnType<(typeof awayWrites)[A]>> & {

@@ -144,6 +144,26 @@ export const lotInput = (house: House) =>
     })
     .transform((typed, context) => withSize(typed, typed.unit, house, context))
 export type LotText = z.input<ReturnType<typeof lotInput>>
+/** What lies in a basket of one product: all its tins at once. Without `productId` it is a product of its own, by the number of the purchase. */
+export const purchaseInput = (house: House) =>
+  z
+    .object({
+      entryId: id,
+      at: instant,
+      productId: z.union([id, z.literal('')]).transform((known) => known || null),
+      name: words('what stands on the tin', 120),
+      family: z.enum(codesOf(families)),
+      colourName: optionalWords(60),
+      colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+      tins: z
+        .array(z.object({ id, size: z.string(), price: neededMoney(house) }))
+        .min(1)
+        .max(60),
+    })
+    .transform((typed, context) => ({
+      ...typed,
+      tins: typed.tins.map((tin) => withSize(tin, unitOf(typed.family), house, context)),
+    }))
 /** What is left of a mix. `keep`: as a tin of its own; else it is thrown away. */
 export const restInput = (house: House) =>
   z

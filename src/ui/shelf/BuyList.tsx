@@ -33,9 +33,9 @@ export interface BuyLine {
   enough: number
 }
 const keyOf = ({ family, hex }: BuyLine) => `${family} ${hex}`
-/** What lies in the basket, by line: the list it was ticked on, and the tins that it became. */
+/** What lies in the basket, by line: when the list was read that it was ticked on. */
 const basketKey = 'itinerum.basket'
-const basketOf = z.record(z.string(), z.object({ readAt: z.string(), tins: z.array(z.string()) }))
+const basketOf = z.record(z.string(), z.string())
 type Basket = z.output<typeof basketOf>
 function readBasket(stored: string | null): Basket {
   try {
@@ -51,16 +51,15 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
   const basket = useMemo(() => readBasket(stored), [stored])
   const money = (minor: number) => formatMoney(minor, house)
   const { kept } = useOutbox()
-  const waiting = new Set(kept.map(({ typed }) => typed.entryId))
-  // a list that was read anew knows of it, once its tins wait on this device no more
-  const isIn = (line: BuyLine) => {
-    const ticked = basket[keyOf(line)]
-    return ticked !== undefined && (ticked.readAt === readAt || ticked.tins.some((tin) => waiting.has(tin)))
-  }
+  // what waits on this device says itself what was bought; once it is sent, a list that was read anew knows of it
+  const waiting = new Set(
+    kept.flatMap(({ action, typed }) => (action === 'buyTins' ? [`${typed.family} ${typed.colourHex || null}`] : [])),
+  )
+  const isIn = (line: BuyLine) => waiting.has(keyOf(line)) || basket[keyOf(line)] === readAt
   const short = lines.filter(({ short: lacks }) => lacks > 0)
   const open = short.filter((line) => !isIn(line))
   const there = lines.filter(({ short: lacks }) => lacks === 0)
-  const put = (line: BuyLine, tins: readonly string[]) => store(JSON.stringify({ ...basket, [keyOf(line)]: { readAt, tins } }))
+  const put = (line: BuyLine) => store(JSON.stringify({ ...basket, [keyOf(line)]: readAt }))
   return (
     <>
       <p className="mt-5 text-2xl" role="status">
@@ -79,7 +78,7 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
       </p>
       <ul className="mt-3 border-t-2 border-ink">
         {short.map((line) => (
-          <Line key={keyOf(line)} line={line} isIn={isIn(line)} put={(tins) => put(line, tins)} />
+          <Line key={keyOf(line)} line={line} isIn={isIn(line)} put={() => put(line)} />
         ))}
       </ul>
       {there.length > 0 && (
@@ -109,7 +108,7 @@ function chanceWords(share: number): string {
   return count === 20 ? 'enough' : typeof count === 'number' ? `enough in ${count} of 20` : 'not enough'
 }
 
-function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: (tins: string[]) => void }) {
+function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: () => void }) {
   const house = useHouse()
   const { buy, issue, pending } = useBuying(line, put)
   const unit = unitOf(line.family)
@@ -118,6 +117,7 @@ function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: (tins: s
     <li
       className={`grid items-center gap-x-6 gap-y-2 border-b border-line py-3 sm:grid-cols-[2fr_2fr_auto] ${isIn ? 'opacity-60' : ''}`}
       data-buy={keyOf(line)}
+      data-there={line.there}
     >
       <span className="flex items-center gap-3">
         <span
@@ -134,7 +134,10 @@ function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: (tins: s
         </span>
       </span>
       <span>
-        <span className="figure block text-2xl" data-tins>
+        <span
+          className="figure block text-2xl"
+          data-tins={(line.tins ?? []).reduce((sum, { offer, count }) => sum + offer.size * count, 0)}
+        >
           {line.tins === null
             ? `${amount(line.short)} short`
             : line.tins.map(({ offer, count }) => `${count} × ${amount(offer.size)}`).join(' + ')}
@@ -167,38 +170,25 @@ function Line({ line, isIn, put }: { line: BuyLine; isIn: boolean; put: (tins: s
   )
 }
 
-/** Every tin of a line onto the shelf, as it was sold; by the outbox, so that a shop without a connection does. */
-function useBuying(line: BuyLine, put: (tins: string[]) => void) {
+/** All tins of a line onto the shelf in one, as they were sold; by the outbox, so that a shop without a connection does. */
+function useBuying(line: BuyLine, put: () => void) {
   const house = useHouse()
   const { sendAway } = useOutbox()
   const buying = useWrite(async () => {
-    const at = new Date().toISOString()
-    const unit = unitOf(line.family)
-    const bought: string[] = []
-    // a colour that was never bought comes onto the shelf with its first tin
-    let productId = line.tins?.find(({ offer }) => offer.productId !== null)?.offer.productId ?? null
-    for (const { offer, count } of line.tins ?? [])
-      for (let tin = 0; tin < count; tin += 1) {
-        const id = uuidv7()
-        const said = { code: '', size: plainAmount(offer.size, unit), price: moneyText(offer.price, house), at }
-        const about = `Bought: ${nameOf(line)}`
-        const fresh = productId === null ? uuidv7() : null
-        const answer = fresh
-          ? await sendAway(
-              'keepProduct',
-              {
-                ...{ ...said, id: fresh, lotId: id, entryId: fresh, family: line.family },
-                ...{ name: nameOf(line), colourName: line.colour ?? '', colourHex: line.hex ?? '' },
-              },
-              about,
-            )
-          : await sendAway('keepLot', { ...said, id, entryId: id, productId: productId ?? '', unit }, about)
-        if ('issue' in answer) return answer
-        bought.push(fresh ?? id)
-        productId ??= fresh
-      }
-    put(bought)
-    return { ok: true as const }
+    const entryId = uuidv7()
+    const tins = (line.tins ?? []).flatMap(({ offer, count }) => Array.from({ length: count }, () => offer))
+    const said = {
+      ...{ entryId, at: new Date().toISOString(), family: line.family, name: nameOf(line) },
+      // a colour that was never bought comes onto the shelf with its first tin
+      productId: tins.find(({ productId }) => productId !== null)?.productId ?? '',
+      ...{ colourName: line.colour ?? '', colourHex: line.hex ?? '' },
+      tins: tins.map(({ size, price }) => ({
+        ...{ id: uuidv7(), size: plainAmount(size, unitOf(line.family)), price: moneyText(price, house) },
+      })),
+    }
+    const answer = await sendAway('buyTins', said, `Bought: ${nameOf(line)}`)
+    if ('ok' in answer) put()
+    return answer
   })
   return { buy: () => buying.send({}), issue: buying.issue, pending: buying.pending }
 }
