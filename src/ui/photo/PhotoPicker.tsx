@@ -37,14 +37,14 @@ export function usePhotos() {
   )
   const mark = (id: string, state: State) => setSent((before) => ({ ...before, [id]: state }))
   const send = async (list: readonly Chosen[], of: Omit<PhotoTyped, 'entryId' | 'at'>): Promise<boolean> => {
-    let allWell = true
-    for (const { id, file, at } of list) {
+    // all of them at once, so that each is on the device before the first has gone; the outbox sends them in turn
+    const states = list.map(async ({ id, file, at }) => {
       mark(id, 'sending')
       const state = await sendPhoto({ ...of, entryId: id, at }, file, `Photograph: ${of.alt}`)
       mark(id, state)
-      allWell &&= typeof state === 'string'
-    }
-    return allWell
+      return state
+    })
+    return (await Promise.all(states)).every((state) => typeof state === 'string')
   }
   return { chosen, add: (files: readonly Chosen[]) => setChosen((before) => [...before, ...files]), states, send }
 }
