@@ -23,6 +23,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   'a piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=Blanket', 'Blanket chest')}/money`,
   'the money of a piece with work ahead': async (page) => `${await hrefOf(page, '/pieces?q=Nursery', 'Nursery bookcase')}/money`,
   'a sold piece’s money': async (page) => `${await hrefOf(page, '/pieces?q=sewing', 'Treadle sewing table')}/money`,
+  'what a client is offered': async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/offer`,
   'a piece’s way': async (page) => `${await hrefOf(page, '/pieces?q=Washstand', 'Washstand')}/way`,
   record: async (page) => `${await hrefOf(page, '/pieces?q=Blanket', 'Blanket chest')}/record`,
   'the work around its paint': async (page) => `${await hrefOf(page, '/pieces?q=Fall', 'Fall-front bureau')}/around`,

@@ -565,6 +565,8 @@ test('without a session no route of the build answers with anything', async ({ r
     '/api/password',
     '/api/pairing',
     '/api/authority',
+    // a service that has signed what it tells
+    '/api/payments',
     '/pair/[token]',
     '/trust',
     '/api/health',
@@ -576,7 +578,7 @@ test('without a session no route of the build answers with anything', async ({ r
     const path = route.replace('[token]', `${'0'.repeat(48)}.ics`).replace(/\[\w+\]/g, uuidv7())
     const response = await request.get(`${own.address()}${path}`, { maxRedirects: 0 })
     // a client's link that leads nowhere, and one that only takes what is written
-    const isClient = route.startsWith('/for/') && (/\/(word|opened)$/.test(route) ? 405 : 404)
+    const isClient = route.startsWith('/for/') && (/\/(word|opened|answer|pay)$/.test(route) ? 405 : 404)
     const expected = isClient || (route.startsWith('/api/calendar/') ? 404 : route.startsWith('/api/') ? 401 : 307)
     expect([route, response.status()]).toEqual([route, expected])
     if (expected === 307) expect(response.headers().location).toMatch(/^\/sign-in(\?to=|$)/)

@@ -172,6 +172,7 @@ const ofPiece = [
   '',
   '/facts',
   '/money',
+  '/offer',
   '/record',
   '/story',
   '/way',
@@ -191,6 +192,8 @@ const apis = [
   '/api/studio/archive',
   '/api/studio/earned',
   '/api/studio/books',
+  `/api/studio/agreed/${uuidv7()}`,
+  '/api/payments',
   '/api/keys',
   '/api/v1/bench',
   '/api/v1/pieces',
@@ -216,6 +219,9 @@ const apis = [
   `/for/${'0'.repeat(43)}/word`,
   `/for/${'0'.repeat(43)}/opened`,
   `/for/${'0'.repeat(43)}/photo/0`,
+  `/for/${'0'.repeat(43)}/answer`,
+  `/for/${'0'.repeat(43)}/pay`,
+  `/for/${'0'.repeat(43)}/agreed/0`,
   `/api/pieces/${pieceId}/export`,
 ]
 const odd = [

@@ -238,6 +238,26 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       lines: [{ stepId, side: null, at: Date.parse(at), personId: null }],
       pins: [{ stepId, side: null, at: null, personId: null }],
     }),
+    offerQuote: () => ({
+      ...{ id: uuidv7(), pieceId: ids.piece, kind: 'quote', words: '', excluded: '', deposit: '30', validUntil: '2098-01-31' },
+      lines: [{ id: uuidv7(), partId: '', words: 'Top', detail: '', money: '310' }],
+      options: [
+        {
+          ...{ id: uuidv7(), words: 'protection' },
+          choices: [
+            { id: uuidv7(), words: 'wax', extra: '' },
+            { id: uuidv7(), words: 'clear', extra: '45' },
+          ],
+        },
+      ],
+    }),
+    withdrawQuote: () => ({ entryId: uuidv7(), quoteId: uuidv7(), at }),
+    answerQuote: () => ({
+      ...{ id: uuidv7(), quoteId: uuidv7(), pieceId: ids.piece, answer: 'declined', reason: 'said at the door', chosen: {} },
+    }),
+    keepPayment: () => ({ id: uuidv7(), pieceId: ids.piece, at, what: 'deposit', way: 'cash', amount: '120', note: '' }),
+    strikePayment: () => ({ id: uuidv7(), pieceId: ids.piece, paymentId: uuidv7(), at }),
+    refund: () => ({ id: uuidv7(), pieceId: ids.piece, paymentId: uuidv7(), amount: '12' }),
     keepClientPage: () => ({ entryId: uuidv7(), pieceId: ids.piece, shows: ['section', 'talk'], language: 'de', photoIds: [] }),
     makeClientLink: () => ({ id: uuidv7(), pieceId: ids.piece, token: uuidv7().replaceAll('-', '') + 'c'.repeat(11), days: 30 }),
     takeBackClientLink: () => ({ entryId: uuidv7(), id: uuidv7(), at }),

@@ -39,3 +39,7 @@ export function senderOf(headers: Pick<Headers, 'get'>): string {
   const last = isFront || isProxy ? headers.get('x-forwarded-for')?.split(',').at(-1)?.trim() : ''
   return (last || '127.0.0.1').slice(0, 100)
 }
+
+/** How the request called this server: where it is told to come back to. */
+export const ownOrigin = (headers: Pick<Headers, 'get'>): string =>
+  `${headers.get('x-forwarded-proto') === 'https' ? 'https' : 'http'}://${headers.get('host') ?? ''}`

@@ -41,7 +41,7 @@ const isCrowded = (): boolean =>
 
 /** What answers to everybody: the door itself, an invitation, a private calendar, and what a browser needs to show them. */
 const open =
-  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/opened|\/photo\/[^/]{1,60})?|api\/v1\/.+|api\/(?:session|join|password|pairing|authority|health|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
+  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/opened|\/answer|\/pay|\/(?:photo|agreed)\/[^/]{1,60})?|api\/v1\/.+|api\/(?:session|join|password|pairing|authority|health|payments|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
 
 /** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
 async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
@@ -92,8 +92,8 @@ export async function proxy(request: NextRequest) {
       'This server isn’t called that. Ask on this machine itself, at 127.0.0.1, or by an address it printed when it was started.',
       { status: 421 },
     )
-  // a key is sent by no browser of itself: who has one comes from wherever they are
-  if (!isOwnWrite(request) && !request.nextUrl.pathname.startsWith('/api/v1/'))
+  // a key, or a signature, is sent by no browser of itself: who has one comes from wherever they are
+  if (!isOwnWrite(request) && !/^\/api\/(?:v1\/|payments$)/.test(request.nextUrl.pathname))
     return new NextResponse('This write came from somewhere else and was refused.', { status: 403 })
   if (isCrowded() && request.nextUrl.pathname !== '/api/health')
     return new NextResponse('Too many ask at once. Come again in a moment.', { status: 503, headers: { 'retry-after': '2' } })

@@ -57,9 +57,13 @@ const names = async (kind: 'r' | 'v') =>
 describe('whoever comes by a client’s link', () => {
   /** what is no piece's own, and is read all the same */
   const shared = ['air_mean', 'drying_figure', 'reading', 'room', 'seen_studio', 'studio']
+  /** what was offered them, and what they said and paid */
+  const deals = ['payment', 'payment_request', 'quote', 'quote_answer']
   const ofPiece = [
     ...['client_page', 'client_photo', 'client_word', 'entry', 'mix_component', 'mix_step', 'part', 'photo', 'photo_rendition'],
     ...['piece', 'plan', 'seen_entry', 'seen_piece', 'step', 'surface'],
+    ...deals,
+    ...deals.map((name) => `seen_${name}`),
   ]
   test('reads their own piece alone, in every table and view the catalogue knows', async () => {
     const read: string[] = []
@@ -99,7 +103,8 @@ describe('whoever comes by a client’s link', () => {
   })
   test('writes nothing in any table but a question about it, as the client', async () => {
     for (const { name } of await names('r')) {
-      if (name === 'client_word') continue
+      // quotes have a test of their own
+      if (['client_word', 'quote_answer', 'payment_request'].includes(name)) continue
       const { rows } = await db.owner.query<{ row: unknown; columns: string }>(
         `select to_jsonb(t) as row, (select string_agg(quote_ident(column_name), ', ') from information_schema.columns
            where table_schema = 'public' and table_name = $1 and is_generated = 'NEVER') as columns from ${name} t limit 1`,

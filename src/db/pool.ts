@@ -136,6 +136,10 @@ const passing = /^(08|53|57P0|40|55P03|58)/
 
 /** What a constraint refuses, where its name says more than its kind. */
 const issueOf: Record<string, IssueCode> = {
+  answer_stands: 'offer-over',
+  quote_answer_quote_id_key: 'already-answered',
+  withdrawal_stands: 'already-answered',
+  payment_strikes_key: 'already-corrected',
   entry_corrects_once: 'already-corrected',
   entry_corrects_own_piece: 'not-found',
   entry_ends_once: 'already-ended',

@@ -2,6 +2,7 @@
 import type { IssueCode } from '@/core/input/issues'
 
 export const issueWords: Record<IssueCode, string> = {
+  'already-answered': 'This offer was answered already, and that stands. Reload the page to see what was said.',
   'already-corrected': 'Somebody has put this entry right already. Reload to see the newest, then correct that one.',
   'already-ended': 'This piece has left already. Strike out its ending in the log first, if that was wrong.',
   'belongs-elsewhere':
@@ -18,6 +19,10 @@ export const issueWords: Record<IssueCode, string> = {
   'not-storable': 'The server broke over this and has not stored it. It stays on this device: send it again, or let it go.',
   'not-whole': 'Something is missing from this entry. Fill it in and send again.',
   'not-yours': 'What you are in this studio doesn’t include this. Nothing was changed; its owner can.',
+  'offer-over':
+    'This offer stands no more: it was withdrawn, changed, or its last day is past. Reload the page to see what stands.',
+  'service-silent':
+    'The payment service does not answer. Nothing was given back; try again in a moment, or give it back by hand and write it down.',
   'signed-out':
     'Nobody is signed in here any more. What you typed is still here: sign in again in another tab, then send it once more.',
   'still-running': 'A clock runs on it. End or pause that step first.',

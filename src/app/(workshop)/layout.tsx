@@ -9,6 +9,7 @@ import * as job from '@/app/_actions/job'
 import * as leaving from '@/app/_actions/leaving'
 import * as parts from '@/app/_actions/parts'
 import * as piece from '@/app/_actions/piece'
+import * as quote from '@/app/_actions/quote'
 import * as rest from '@/app/_actions/rest'
 import * as week from '@/app/_actions/week'
 import { whoIsIn } from '@/app/_server/door'
@@ -39,6 +40,7 @@ const actions = {
   ...leaving,
   ...parts,
   ...piece,
+  ...quote,
   ...rest,
   ...week,
 }

@@ -6,6 +6,8 @@ import type { Instant, PhotoId } from '@/core/measure/named'
 import * as pages from '@/db/clientPage'
 import { findRendition, type PhotoSize } from '@/db/photo'
 import { inSession, SignedOut } from '@/db/pool'
+import { getStudio } from '@/db/studio'
+import { type Deal, readDeal } from './clientDeal'
 import { findPieceView, type PieceView } from './load'
 import { actingWith, pool, readStudio } from './session'
 
@@ -24,6 +26,7 @@ export interface OpenedPage {
   until: Instant
   page: pages.ClientPage
   words: pages.ClientWord[]
+  deal: Deal
 }
 /** nothing was chosen: its name, and no more */
 const bare: pages.ClientPage = { shows: [], language: 'en', photoIds: [] }
@@ -39,12 +42,17 @@ export const openClientPage = cache(async (secret: string): Promise<OpenedPage |
           ...link,
           page: (await pages.findClientPage(client, link.pieceId)) ?? bare,
           words: await pages.listClientWords(client, link.pieceId),
+          deal: await readDeal(client, link.pieceId, (await getStudio(client)).zone),
         }
       )
     }).catch(orNull)
     const view = found && (await findPieceView(found.pieceId))
     return (
-      found && view && { view, until: found.until, page: found.page, words: found.page.shows.includes('talk') ? found.words : [] }
+      found &&
+      view && {
+        ...{ view, until: found.until, page: found.page, deal: found.deal },
+        words: found.page.shows.includes('talk') ? found.words : [],
+      }
     )
   })
 })

@@ -25,8 +25,21 @@ export const checkCodes = [
   'straight',
 ] as const
 export type CheckCode = (typeof checkCodes)[number]
-export type LayerKind =
-  'primer' | 'paint' | 'texture' | 'medium' | 'crackle' | 'wash' | 'glaze' | 'clear' | 'wax' | 'tint' | 'metallic' | 'oil'
+export const layerKinds = [
+  'primer',
+  'paint',
+  'texture',
+  'medium',
+  'crackle',
+  'wash',
+  'glaze',
+  'clear',
+  'wax',
+  'tint',
+  'metallic',
+  'oil',
+] as const
+export type LayerKind = (typeof layerKinds)[number]
 export type Stage = 'intake' | 'repair' | 'prep' | 'prime' | 'colour' | 'wear' | 'seal' | 'finish'
 
 export interface Operation {

@@ -17,6 +17,8 @@ const work = [
   'reading',
   'air_mean',
 ] as const
+/** What a client is offered, says and pays. */
+const commissions = ['quote', 'quote_answer', 'payment_request', 'payment'] as const
 /** Pieces and their plans, the week, what the studio learned. */
 const plans = [
   'entry of plan',
@@ -37,6 +39,7 @@ const plans = [
   'client_link',
   'client_word',
   'bid',
+  ...commissions,
 ] as const
 /** Of what else than work an entry is, by its kind; what strikes another is of what it strikes. The database holds to the same table. */
 const entriesOf: Partial<Record<EntryKind, 'plan' | 'money'>> = {
@@ -63,7 +66,10 @@ export const mayRead: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>
 /** What each may write, by table; an owner everything. Of the log by what an entry is of. */
 export const mayWrite: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>> = {
   painter: [...work, ...plans, 'entry of money', 'product'],
-  bookkeeper: ['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed', 'client_word', 'bid'],
+  bookkeeper: [
+    ...['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed', 'client_word', 'bid'],
+    ...commissions,
+  ],
   helper: work,
 }
 

@@ -42,6 +42,17 @@ export const money = (house: Reckoning) =>
     context.addIssue(`Write an amount ${like(house)}.`)
     return z.NEVER
   })
+/** Money that may be less than nothing: −40 takes it off. Blank is nothing. */
+export const signedMoney = (house: Reckoning) =>
+  z.string().transform((text, context) => {
+    const bare = text.trim()
+    if (bare === '') return 0
+    const less = /^[-−]/.test(bare)
+    const minor = parseMoney(less ? bare.slice(1) : bare, house)
+    if (minor !== null) return less && minor > 0 ? -minor : minor
+    context.addIssue(`Write an amount ${like(house)}; with − before it where it costs less.`)
+    return z.NEVER
+  })
 export const optionalMoney = (house: Reckoning) =>
   z.string().transform((text, context) => {
     if (text.trim() === '') return null

@@ -1,5 +1,6 @@
 /** What can go wrong with a write, by code; each has its sentence among the words. */
 export const issueCodes = [
+  'already-answered',
   'already-corrected',
   'already-ended',
   'belongs-elsewhere',
@@ -14,6 +15,8 @@ export const issueCodes = [
   'not-storable',
   'not-whole',
   'not-yours',
+  'offer-over',
+  'service-silent',
   'signed-out',
   'still-running',
   'unreachable',

@@ -114,3 +114,17 @@ function wearOf({ look, touches }: NonNullable<PartJourney['part']['plan']>): Cr
   if (worn.length === 0) return 'none'
   return worn.some(({ wearTo }) => wearTo === ground) ? 'through' : 'edges'
 }
+
+/** Layers that are alike and lie on each other are one, so many times. */
+export function gathered(
+  layers: readonly Layer[],
+  isAlike: (one: Layer, other: Layer) => boolean,
+): { layer: Layer; count: number }[] {
+  const all: { layer: Layer; count: number }[] = []
+  for (const layer of layers) {
+    const last = all.at(-1)
+    if (last && isAlike(last.layer, layer)) last.count += 1
+    else all.push({ layer, count: 1 })
+  }
+  return all
+}

@@ -1,6 +1,7 @@
 /** One whole piece with a row in every table, for tests: ids are fresh each time. */
 import { v7 as uuidv7 } from 'uuid'
 import type { Piece, Plan } from '@/core/piece/piece'
+import { accept, type Offer } from '@/core/price/offer'
 import { addForecasts } from '@/db/airAhead'
 import { addBid, type NewBid } from '@/db/bid'
 import { addCalendarFeed } from '@/db/calendarFeed'
@@ -11,6 +12,7 @@ import { addInvitation } from '@/db/invitation'
 import { addPhoto } from '@/db/photo'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
+import { addPayment, addQuote, addQuoteAnswer, askForPayment } from '@/db/quote'
 import { addRecipe } from '@/db/recipe'
 import { freshSecret } from '@/db/secret'
 import { digestOf, takeDelivery } from '@/db/sent'
@@ -98,6 +100,29 @@ export const bidRow = (over: Partial<NewBid> = {}): NewBid => ({
   },
   ...over,
 })
+
+/** Two lines of 310.00 and 170.00, and a top that may be sealed harder for 45.00 more: 525.00, of it 30 % before. */
+export function quoteRow(pieceId: string, over: Partial<Offer> = {}): Parameters<typeof addQuote>[2] {
+  const offer: Offer = {
+    ...{ piece: 'Washstand', currency: 'GBP', excluded: 'the marble', words: null, depositShare: 0.3, validUntil: '2098-01-31' },
+    lines: [
+      { id: uuidv7(), partId: null, words: 'Top', detail: 'smooth solid, water-based clear', money: 31_000 },
+      { id: uuidv7(), partId: null, words: 'Carcass', detail: null, money: 17_000 },
+    ],
+    options: [
+      {
+        ...{ id: uuidv7(), words: 'protection, Top' },
+        choices: [
+          { id: uuidv7(), words: 'water-based clear', extra: 0 },
+          { id: uuidv7(), words: 'hard exterior clear', extra: 4_500 },
+        ],
+      },
+    ],
+    ...{ ready: null, taxShare: null, sections: [] },
+    ...over,
+  }
+  return { id: uuidv7(), pieceId, kind: 'quote', validUntil: offer.validUntil, offer }
+}
 
 export interface Whole {
   piece: Piece
@@ -216,5 +241,15 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
   await addBid(client, studioId, bidRow({ pieceId: piece.id }))
   await saveClientPage(client, studioId, piece.id, { shows: ['photographs'], language: 'en', photoIds: [photo.id] })
   await addClientLink(client, studioId, { id: whole.photoId, pieceId: piece.id, secret: freshSecret(), days: 30 })
+  const quote = quoteRow(piece.id)
+  await addQuote(client, studioId, quote)
+  const accepted = accept(quote.offer, { [quote.offer.options[0]?.id ?? '']: quote.offer.options[0]?.choices[1]?.id ?? '' })
+  await addQuoteAnswer(client, studioId, {
+    ...{ id: uuidv7(), quoteId: quote.id, pieceId: piece.id, answer: 'accepted', name: null, reason: 'said at the door' },
+    accepted: 'accepted' in accepted ? accepted.accepted : null,
+  })
+  const paid = { id: uuidv7(), pieceId: piece.id, at, what: 'deposit', way: 'cash', amount: 15_750, note: null } as const
+  await addPayment(client, studioId, paid)
+  await askForPayment(client, studioId, { ...paid, id: uuidv7(), what: 'balance', amount: 36_750, currency: 'GBP' })
   await addClientWord(client, studioId, { id: whole.photoId, pieceId: piece.id, words: 'It dries.' })
 }

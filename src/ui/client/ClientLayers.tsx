@@ -1,6 +1,6 @@
 /** The sections of a client's piece as they grow, each layer named beside its own colour. */
 import type { PartJourney } from '@/core/piece/journey'
-import { type Layer, sectionOf } from '@/core/piece/section'
+import { gathered, type Layer, sectionOf } from '@/core/piece/section'
 import { layerFills, Section } from '@/ui/drawing/Section'
 import type { ClientWords } from '@/words/client'
 import { capital } from '@/words/text'
@@ -21,26 +21,12 @@ export function ClientLayers({ words, parts }: { words: ClientWords; parts: read
   )
 }
 
-interface Lying {
-  layer: Layer
-  count: number
-}
-/** Layers that are alike and lie on each other are one, so many times. */
-function gathered(layers: readonly Layer[]): Lying[] {
-  const all: Lying[] = []
-  for (const layer of layers) {
-    const last = all.at(-1)
-    if (last && last.layer.kind === layer.kind && last.layer.tone === layer.tone && last.layer.state === layer.state)
-      last.count += 1
-    else all.push({ layer, count: 1 })
-  }
-  return all
-}
+const isAlike = (one: Layer, other: Layer) => one.kind === other.kind && one.tone === other.tone && one.state === other.state
 
 function PartLayers({ words, part }: { words: ClientWords; part: PartJourney }) {
   const model = sectionOf(part)
   const base = model.substrate.wood ? words.wood : words.ground
-  const lying = gathered(model.layers)
+  const lying = gathered(model.layers, isAlike)
   const label = `${part.part.name}: ${[base, ...lying.map((each) => said(each, words))].join(', ')}`
   return (
     <div className="grid grid-cols-[7.5rem_1fr] items-start gap-5">
@@ -63,7 +49,7 @@ function PartLayers({ words, part }: { words: ClientWords; part: PartJourney }) 
     </div>
   )
 }
-function said({ layer: { kind, state }, count }: Lying, words: ClientWords): string {
+function said({ layer: { kind, state }, count }: { layer: Layer; count: number }, words: ClientWords): string {
   const times = count > 1 ? `${count} × ${words.layers[kind]}` : words.layers[kind]
   return state === 'there' ? times : `${times}, ${words.layerStates[state]}`
 }

@@ -34,12 +34,26 @@ import type {
   TakeOutText,
 } from '@/core/input/piece'
 import type { PricingText } from '@/core/input/pricing'
+import type {
+  AnswerQuoteText,
+  PaymentText,
+  QuoteText,
+  RefundText,
+  StrikePaymentText,
+  WithdrawQuoteText,
+} from '@/core/input/quote'
 import type { DryingPlacesText, ForecastBackText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
 
 type Ask<T> = (typed: T) => Promise<Answer>
 
 export interface Actions {
   addAirReading: Ask<ReadingText>
+  offerQuote: Ask<QuoteText>
+  withdrawQuote: Ask<WithdrawQuoteText>
+  answerQuote: Ask<AnswerQuoteText>
+  keepPayment: Ask<PaymentText>
+  strikePayment: Ask<StrikePaymentText>
+  refund: Ask<RefundText>
   keepClientPage: Ask<ClientPageText>
   makeClientLink: Ask<ClientLinkText>
   takeBackClientLink: Ask<ClientLinkBackText>

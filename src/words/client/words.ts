@@ -45,4 +45,41 @@ export interface ClientWords {
   over: string
   overHint: string
   kept: (day: string) => string
+  deal: DealWords
+}
+/** What stands on an offer, whatever is made with it. */
+export interface DealWords {
+  offer: string
+  change: string
+  each: string
+  asPlanned: string
+  excluded: string
+  total: string
+  less: string
+  deposit: string
+  name: string
+  accept: string
+  decline: string
+  accepting: string
+  choose: string
+  nameMissing: string
+  over: string
+  seal: string
+  file: string
+  agreed: string
+  paid: string
+  balance: string
+  back: string
+  payDeposit: string
+  payBalance: string
+  silent: string
+  nothingDue: string
+  accepted: (name: string, day: string) => string
+  validUntil: (day: string) => string
+  readyPromised: (day: string) => string
+  readyEarliest: (day: string) => string
+  taxed: (share: string) => string
+  acceptedAtDesk: (day: string) => string
+  declined: (day: string) => string
+  ranOut: (day: string) => string
 }

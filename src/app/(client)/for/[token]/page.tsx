@@ -1,19 +1,25 @@
 /** A client's piece, as the studio chose to show it: on a phone first, in the client's language, printed like a letter. */
 import { headers } from 'next/headers'
 import { notFound } from 'next/navigation'
+import type { Deal } from '@/app/_server/clientDeal'
 import { noteNothingOpened } from '@/app/_server/clientDoor'
 import { openClientPage } from '@/app/_server/clientPage'
+import { hasPaymentService } from '@/app/_server/paymentService'
 import { referenceAir } from '@/core/drying/air'
+import type { Studio } from '@/core/house/studio'
 import { readyOf, stagesOf } from '@/core/piece/clientView'
+import type { MadeQuote } from '@/db/quote'
 import { senderOf } from '@/origin'
+import { ClientAgreed } from '@/ui/client/ClientAgreed'
 import { ClientLayers } from '@/ui/client/ClientLayers'
+import { ClientOffer, type OfferWords } from '@/ui/client/ClientOffer'
 import { ClientPhotos } from '@/ui/client/ClientPhotos'
 import { ClientRecord } from '@/ui/client/ClientRecord'
 import { ClientTalk } from '@/ui/client/ClientTalk'
 import { ClientWay } from '@/ui/client/ClientWay'
 import { NoteOpened } from '@/ui/client/NoteOpened'
 import { PrintButton } from '@/ui/piece/PrintButton'
-import { clientDate, clientWords } from '@/words/client'
+import { clientDate, clientDay, type ClientWords, clientWords } from '@/words/client'
 
 type Params = { params: Promise<{ token: string }> }
 
@@ -29,7 +35,7 @@ export default async function ClientPage({ params }: Params) {
     await noteNothingOpened(senderOf(await headers()))
     return notFound()
   }
-  const { view, until, page, words: said } = opened
+  const { view, until, page, words: said, deal } = opened
   const { studio, journey, nowMs, air, around } = view
   const { piece, photos } = journey.file
   const words = clientWords[page.language]
@@ -54,6 +60,7 @@ export default async function ClientPage({ params }: Params) {
           {isDone ? words.doing.ready : words.doing[shows('next') && now && journey.stage !== 'just-in' ? now.stage : 'none']}
         </p>
       </header>
+      <ClientDeal {...{ words, token, deal, studio }} />
       <div className="mt-8 grid grid-cols-1 gap-x-16 gap-y-12 lg:grid-cols-2">
         {newest && (
           <figure>
@@ -105,3 +112,52 @@ export default async function ClientPage({ params }: Params) {
 const talkWords = ({ talk, talkHint, you, ask, send, sending, sent, notSent, empty, tooMuch }: (typeof clientWords)['en']) => ({
   ...{ talk, talkHint, you, ask, send, sending, sent, notSent, empty, tooMuch },
 })
+
+/** What is offered, agreed and due: first of all, where there is anything of it. */
+function ClientDeal({
+  words,
+  token,
+  deal: { quotes, agreed },
+  studio,
+}: {
+  words: ClientWords
+  token: string
+  deal: Deal
+  studio: Studio
+}) {
+  const open = quotes.find(({ id }) => id === agreed.open)
+  const ranOut = quotes.findLast(({ answer, withdrawnAt }) => answer === null && withdrawnAt === null)
+  const isAnswered = quotes.some(({ answer }) => answer !== null)
+  if (!open && !ranOut && !isAnswered) return null
+  return (
+    <div className="mt-8 grid grid-cols-1 gap-y-10">
+      {open ? (
+        <ClientOffer
+          key={open.digest}
+          {...{ token, locale: words.locale, quote: { id: open.id, digest: open.digest, offer: open.offer } }}
+          words={offerWords(words, open)}
+        />
+      ) : (
+        ranOut && <p className="text-lg font-semibold">{words.deal.ranOut(clientDay(ranOut.validUntil, words))}</p>
+      )}
+      {isAnswered && (
+        <ClientAgreed {...{ words, studio, token, quotes, agreed }} currency={studio.currency} canPay={hasPaymentService()} />
+      )}
+    </div>
+  )
+}
+function offerWords(words: ClientWords, { kind, offer }: MadeQuote): OfferWords {
+  const { deal, notSent } = words
+  const { each, asPlanned, excluded, total, less, deposit, name, accept, decline, accepting, choose, nameMissing, over } = deal
+  const { ready, taxShare } = offer
+  const percent = new Intl.NumberFormat(words.locale, { style: 'percent', maximumFractionDigits: 2 })
+  return {
+    ...{ each, asPlanned, excluded, total, less, deposit, name, accept, decline, accepting, choose, nameMissing, over, notSent },
+    title: kind === 'quote' ? deal.offer : deal.change,
+    terms: [
+      deal.validUntil(clientDay(offer.validUntil, words)),
+      ...(ready ? [(ready.is === 'promised' ? deal.readyPromised : deal.readyEarliest)(clientDay(ready.day, words))] : []),
+      ...(taxShare === null ? [] : [deal.taxed(percent.format(taxShare))]),
+    ],
+  }
+}

@@ -142,6 +142,11 @@ function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may:
           <Link href={`/pieces/${piece.id}/record`} className="press">
             Its record
           </Link>
+          {may('quote') && !studio.hidesMoney && (piece.client !== null || piece.source === 'commission') && (
+            <Link href={`/pieces/${piece.id}/offer`} className="press">
+              Offer
+            </Link>
+          )}
           {may('client_word') && (
             <Link href={`/pieces/${piece.id}/client`} className="press">
               For the client

@@ -1,0 +1,102 @@
+/** The offer that a piece's plan makes: its price shared out over its parts by what each costs, how each will look. Money in minor units; pure. */
+import type { FamilyCode } from '@/core/craft/families'
+import type { HouseMethod } from '@/core/craft/method'
+import { getTopcoat, type TopcoatCode, topcoatCodes } from '@/core/craft/topcoats'
+import type { PlannedStep } from '@/core/finish/step'
+import type { PartId } from '@/core/measure/named'
+import { factsOf } from '@/core/piece/facts'
+import type { Journey, PartJourney } from '@/core/piece/journey'
+import type { PricingTerms } from '@/core/piece/ledger'
+import type { Part } from '@/core/piece/piece'
+import { gathered, sectionOf } from '@/core/piece/section'
+import { usedUpCost } from '@/core/piece/usedUp'
+import { materialsOf } from '@/core/plan/amounts'
+import { replan } from '@/core/plan/replan'
+import { type OfferSection, shareOut } from '@/core/price/offer'
+
+interface Around {
+  terms: Pick<PricingTerms, 'hourRate' | 'consumables'>
+  unitPrice: Partial<Record<FamilyCode, number>>
+}
+/** Hands, what is laid, what is used up. */
+function costOfStep(step: PlannedStep, part: Part, { terms, unitPrice }: Around): number {
+  const laid = materialsOf(step, part.plan?.paint ?? null).reduce(
+    (money, { family, amount }) => money + amount * (unitPrice[family] ?? 0),
+    0,
+  )
+  const used = terms.consumables ? usedUpCost(step, part, terms.consumables) : 0
+  return (step.minutes / 60) * terms.hourRate + laid + used
+}
+/** What a part's whole plan costs, behind and ahead. It weighs; nobody pays by it. */
+export const costOfPart = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>, around: Around): number =>
+  steps.filter(({ state }) => state.status !== 'left-out').reduce((sum, { step }) => sum + costOfStep(step, part, around), 0)
+
+export interface DraftLine {
+  partId: PartId
+  words: string
+  /** what protects it; null where nothing does */
+  topcoat: string | null
+  money: number
+}
+/** A line a part, which come to the price; the work around the paint is borne by all. `step`: what prices are rounded to. */
+export function draftLines(journey: Journey, price: number, step: number, around: Around): DraftLine[] {
+  const shares = shareOut(
+    price,
+    journey.parts.map((part) => costOfPart(part, around)),
+    step,
+  )
+  return journey.parts.map(({ part }, index) => ({
+    partId: part.id,
+    words: part.count > 1 ? `${part.count} × ${part.name}` : part.name,
+    topcoat: part.plan?.seal ? getTopcoat(part.plan.seal).words : null,
+    money: shares[index] ?? 0,
+  }))
+}
+/** Each part as it shall be: kept with the offer, so that it is drawn as it was offered. */
+export const draftSections = (parts: readonly PartJourney[]): OfferSection[] =>
+  parts.map((journey) => {
+    const { substrate, layers } = sectionOf(journey)
+    return {
+      part: journey.part.name,
+      wood: substrate.wood,
+      layers: gathered(layers, (one, other) => one.kind === other.kind && one.tone === other.tone).map(
+        ({ layer: { kind, tone }, count }) => ({ kind, tone, count }),
+      ),
+    }
+  })
+
+/** The same part protected another way: what it costs more, at the price's own measure. */
+export interface OtherWay {
+  partId: PartId
+  topcoats: { words: string; extra: number; isPlanned: boolean }[]
+}
+/** How each painted part may be protected instead, of what suits its use, each by its own plan; parts with one way alone are left out. */
+export function otherWays(journey: Journey, price: number, step: number, around: Around & { method: HouseMethod }): OtherWay[] {
+  const all = journey.parts.reduce((sum, part) => sum + costOfPart(part, around), 0)
+  if (all <= 0) return []
+  return journey.parts.flatMap(({ part }): OtherWay[] => {
+    const { plan } = part
+    if (!plan || plan.care || !plan.seal) return []
+    const costWith = (seal: TopcoatCode): number | null => {
+      const outcome = replan(factsOf(part), { ...plan, seal }, [], around.method)
+      return 'steps' in outcome ? outcome.steps.reduce((sum, each) => sum + costOfStep(each, part, around), 0) : null
+    }
+    const planned = costWith(plan.seal)
+    if (planned === null) return []
+    const suiting = topcoatCodes.filter((code) => code === plan.seal || getTopcoat(code).uses.includes(part.use))
+    const ways = suiting.flatMap((code) => {
+      const cost = costWith(code)
+      const extra = cost === null ? null : Math.round((((cost - planned) / all) * price) / step) * step
+      return extra === null ? [] : [{ words: getTopcoat(code).words, extra, isPlanned: code === plan.seal }]
+    })
+    // what is planned comes first: the price holds it
+    return ways.length > 1
+      ? [
+          {
+            partId: part.id,
+            topcoats: ways.sort((one, other) => Number(other.isPlanned) - Number(one.isPlanned) || one.extra - other.extra),
+          },
+        ]
+      : []
+  })
+}

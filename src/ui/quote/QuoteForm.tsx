@@ -1,0 +1,243 @@
+'use client'
+/** An offer as it is written: like the letter that the client reads, its lines open to be changed. */
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { type Control, type FieldPath, useFieldArray, type UseFormRegister } from 'react-hook-form'
+import { v7 as uuidv7 } from 'uuid'
+import { quoteInput, type QuoteText } from '@/core/input/quote'
+import { formatMoney, moneyText, parseMoney } from '@/core/measure/money'
+import type { QuoteKind } from '@/core/price/offer'
+import { useActions } from '@/ui/form/actions'
+import { AreaField, TextField } from '@/ui/form/Field'
+import { FormFoot } from '@/ui/form/FormFoot'
+import { useHouse } from '@/ui/form/house'
+import { useEntryForm } from '@/ui/form/useEntryForm'
+
+/** A choice that the plan itself makes: the same part, protected another way. */
+export interface Suggested {
+  words: string
+  choices: { words: string; extra: number }[]
+}
+export interface Draft {
+  lines: { partId: string | null; words: string; detail: string; money: number }[]
+  suggested: Suggested[]
+  depositPercent: number
+  validUntil: string
+}
+interface Props {
+  pieceId: string
+  kind: QuoteKind
+  draft: Draft
+}
+
+export function QuoteForm({ pieceId, kind, draft }: Props) {
+  const { offerQuote } = useActions()
+  const house = useHouse()
+  const router = useRouter()
+  const [kept, setKept] = useState(false)
+  const [defaults] = useState(() => textOf(pieceId, kind, draft, (minor) => moneyText(minor, house)))
+  const { form, submit, pending, issue, troubleOf } = useEntryForm<QuoteText>(
+    quoteInput(house),
+    defaults,
+    offerQuote,
+    (_typed, made) => {
+      // the next one is another offer
+      made.setValue('id', uuidv7())
+      setKept(true)
+      router.refresh()
+    },
+  )
+  const { register, control, watch } = form
+  const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
+  const options = useFieldArray({ control, name: 'options', keyName: 'key' })
+  const read = (text: string) => {
+    const bare = text.trim()
+    const less = /^[-−]/.test(bare)
+    return (parseMoney(less ? bare.slice(1) : bare, house) ?? 0) * (less ? -1 : 1)
+  }
+  const total = watch('lines').reduce((sum, { money }) => sum + read(money), 0)
+  const deposit = Math.round((total * (Number(watch('deposit').replace(',', '.')) || 0)) / 100)
+  const rest = draft.suggested.filter(({ words }) => !watch('options').some((option) => option.words === words))
+  const unused = uuidv7
+  return (
+    <form onSubmit={(event) => void submit(event)} onChange={() => setKept(false)} noValidate className="mt-4">
+      <AreaField
+        label={kind === 'quote' ? 'A word before it' : 'What changed, and why'}
+        rows={2}
+        {...register('words')}
+        trouble={troubleOf('words')}
+      />
+      <ul className="mt-5 space-y-4 border-t-2 border-ink pt-4">
+        {lines.fields.map((field, index) => (
+          <li
+            key={field.key}
+            className="grid grid-cols-[1fr_8rem] items-end gap-3 border-b border-line pb-4 sm:grid-cols-[2fr_3fr_9rem_auto]"
+          >
+            <TextField
+              label="For"
+              {...register(`lines.${index}.words`)}
+              trouble={troubleOf(`lines.${index}.words`)}
+              className="col-span-2 sm:col-span-1"
+            />
+            <TextField
+              label="Look and sheen"
+              {...register(`lines.${index}.detail`)}
+              trouble={troubleOf(`lines.${index}.detail`)}
+              className="col-span-2 sm:col-span-1"
+            />
+            <TextField
+              label={house.currency}
+              inputMode="decimal"
+              {...register(`lines.${index}.money`)}
+              trouble={troubleOf(`lines.${index}.money`)}
+              className="text-right"
+            />
+            <button type="button" className="press min-h-12" onClick={() => lines.remove(index)}>
+              Strike it
+            </button>
+          </li>
+        ))}
+      </ul>
+      <button
+        type="button"
+        className="press mt-3 min-h-12"
+        onClick={() => lines.append({ id: unused(), partId: '', words: '', detail: '', money: '' })}
+      >
+        Another line
+      </button>
+      <p className="mt-4 flex flex-wrap items-baseline justify-between gap-x-6">
+        <strong className="text-xl">Together</strong>
+        <span className="figure text-5xl text-now" data-figure="offered" aria-live="polite">
+          {formatMoney(total, house)}
+        </span>
+      </p>
+      <Options {...{ control, register, troubleOf, options }} />
+      <div className="mt-3 flex flex-wrap gap-3">
+        {rest.map((each) => (
+          <button
+            key={each.words}
+            type="button"
+            className="press min-h-12"
+            onClick={() =>
+              options.append({
+                id: unused(),
+                words: each.words,
+                choices: each.choices.map(({ words, extra }) => ({
+                  id: unused(),
+                  words,
+                  extra: signedText(extra, (minor) => moneyText(minor, house)),
+                })),
+              })
+            }
+          >
+            Let them choose: {each.words}
+          </button>
+        ))}
+        <button
+          type="button"
+          className="press min-h-12"
+          onClick={() =>
+            options.append({
+              id: unused(),
+              words: '',
+              choices: [
+                { id: unused(), words: '', extra: '' },
+                { id: unused(), words: '', extra: '' },
+              ],
+            })
+          }
+        >
+          Another choice
+        </button>
+      </div>
+      <div className="mt-6 grid items-end gap-4 sm:grid-cols-2">
+        <AreaField label="Not in it" rows={2} {...register('excluded')} trouble={troubleOf('excluded')} />
+        <div className="grid grid-cols-2 items-end gap-4">
+          <TextField
+            label={`Deposit, %${deposit > 0 ? `: ${formatMoney(deposit, house)}` : ''}`}
+            inputMode="decimal"
+            {...register('deposit')}
+            trouble={troubleOf('deposit')}
+          />
+          <TextField label="It stands until" type="date" {...register('validUntil')} trouble={troubleOf('validUntil')} />
+        </div>
+      </div>
+      <FormFoot
+        {...{ issue, pending }}
+        className="mt-6"
+        words={kind === 'quote' ? 'Offer it' : 'Offer the change'}
+        kept={kept && 'It stands on the client’s page.'}
+      />
+    </form>
+  )
+}
+
+interface OptionsProps {
+  control: Control<QuoteText>
+  register: UseFormRegister<QuoteText>
+  troubleOf: (path: FieldPath<QuoteText>) => string | undefined
+  options: { fields: { key: string }[]; remove: (index: number) => void }
+}
+/** What the client chooses from; the first way is what the lines hold. */
+function Options({ control, register, troubleOf, options }: OptionsProps) {
+  return (
+    <ul className="mt-4 space-y-4">
+      {options.fields.map((field, index) => (
+        <li key={field.key} className="border-l-4 border-now pl-4">
+          <div className="grid grid-cols-[1fr_auto] items-end gap-3">
+            <TextField
+              label="They choose"
+              {...register(`options.${index}.words`)}
+              trouble={troubleOf(`options.${index}.words`)}
+            />
+            <button type="button" className="press min-h-12" onClick={() => options.remove(index)}>
+              Strike it
+            </button>
+          </div>
+          <Ways {...{ control, register, troubleOf, index }} />
+        </li>
+      ))}
+    </ul>
+  )
+}
+function Ways({ control, register, troubleOf, index }: Omit<OptionsProps, 'options'> & { index: number }) {
+  const house = useHouse()
+  const ways = useFieldArray({ control, name: `options.${index}.choices`, keyName: 'key' })
+  return (
+    <>
+      <ul className="mt-2 space-y-2">
+        {ways.fields.map((field, at) => (
+          <li key={field.key} className="grid grid-cols-[1fr_8rem] items-end gap-3">
+            <TextField
+              label={at === 0 ? 'As it stands in the lines' : 'Or'}
+              {...register(`options.${index}.choices.${at}.words`)}
+              trouble={troubleOf(`options.${index}.choices.${at}.words`)}
+            />
+            <TextField
+              label={`Beside it, ${house.currency}`}
+              inputMode="decimal"
+              placeholder="0"
+              {...register(`options.${index}.choices.${at}.extra`)}
+              trouble={troubleOf(`options.${index}.choices.${at}.extra`)}
+            />
+          </li>
+        ))}
+      </ul>
+      {ways.fields.length < 6 && (
+        <button type="button" className="press mt-2 min-h-12" onClick={() => ways.append({ id: uuidv7(), words: '', extra: '' })}>
+          Another way
+        </button>
+      )}
+    </>
+  )
+}
+
+const signedText = (minor: number, text: (minor: number) => string): string => (minor < 0 ? `−${text(-minor)}` : text(minor))
+const textOf = (pieceId: string, kind: QuoteKind, draft: Draft, text: (minor: number) => string): QuoteText => ({
+  ...{ id: uuidv7(), pieceId, kind, words: '', excluded: '', options: [] },
+  lines: draft.lines.map(({ partId, words, detail, money }) => ({
+    ...{ id: uuidv7(), partId: partId ?? '', words, detail, money: signedText(money, text) },
+  })),
+  deposit: String(draft.depositPercent),
+  validUntil: draft.validUntil,
+})
