@@ -1,7 +1,7 @@
 /** What moved money, corrections applied: lines of the log with what tins gave for them, and tins as they came and went. */
 import { z } from 'zod'
 import { codesOf } from '@/core/craft/parts'
-import type { Movement, TinMoved } from '@/core/house/books'
+import type { Dealt, Movement, TinMoved } from '@/core/house/books'
 import { costKinds } from '@/core/log/entry'
 import type { Instant } from '@/core/measure/named'
 import type { Client } from './pool'
@@ -60,3 +60,19 @@ const tins = query(
    where l.bought_at < $1 order by l.bought_at, l.id`,
 )
 export const listTinsMoved = (client: Client, before: Instant): Promise<TinMoved[]> => many(client, tins, [before])
+
+const payments = query(
+  "a client's payment",
+  z.object({ at: z.string(), pieceId: z.string(), amount: z.number() }),
+  `select at, piece_id as "pieceId", amount * case when (what = 'refund') <> (strikes is not null) then -1 else 1 end as amount
+   from seen_payment where at < $1 order by at, id`,
+)
+const dealtPieces = query(
+  'a piece that something was agreed of',
+  z.object({ pieceId: z.string() }),
+  `select distinct piece_id as "pieceId" from seen_quote_answer where answer = 'accepted'`,
+)
+export const listDealt = async (client: Client, before: Instant): Promise<Dealt> => ({
+  payments: await many(client, payments, [before]),
+  agreed: new Set((await many(client, dealtPieces)).map(({ pieceId }) => pieceId)),
+})

@@ -4,24 +4,13 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { accept } from '@/core/price/offer'
 import { comeIn, makeDatabase, type TestDatabase, testOwnerUrl } from '@/db/testing/database'
-import { at, quoteRow, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
+import { quoteRow } from '@/db/testing/quoteRow'
+import { at, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { addClientLink, revokeClientLink } from './clientPage'
 import { eraseClient } from './erasure'
+import { addPayment, askForPayment, listPayments, strikePayment, takeNotice } from './payment'
 import { type Client, inSession, SignedOut, troubleOf } from './pool'
-import {
-  addPayment,
-  addQuote,
-  addQuoteAnswer,
-  askForPayment,
-  findAccepted,
-  listPayments,
-  listQuotes,
-  type NewAnswer,
-  readAccepted,
-  strikePayment,
-  takeNotice,
-  withdrawQuote,
-} from './quote'
+import { addQuote, addQuoteAnswer, findAccepted, listQuotes, type NewAnswer, readAccepted, withdrawQuote } from './quote'
 import { freshSecret } from './secret'
 
 let db: TestDatabase

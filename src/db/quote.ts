@@ -1,20 +1,18 @@
 /** What a client was offered, what they said to it, and what they paid. */
 import { z } from 'zod'
-import { codesOf } from '@/core/craft/parts'
-import { acceptedShape, offerShape, type PayWay, payWays } from '@/core/input/quote'
+import { acceptedShape, offerShape } from '@/core/input/quote'
 import type { Instant, PieceId, StudioId } from '@/core/measure/named'
 import {
   type Accepted,
   type AnswerKind,
   answers,
+  type MadeQuote,
   type Offer,
-  type PaymentKind,
-  paymentKinds,
   type QuoteKind,
   quoteKinds,
 } from '@/core/price/offer'
 import type { Client } from './pool'
-import { many, maybe, one, query } from './rows'
+import { many, maybe, query } from './rows'
 
 const json = <S extends z.ZodType>(shape: S) =>
   z
@@ -29,6 +27,8 @@ const quoteRow = z.object({
   withdrawnAt: z.string().nullable(),
   writtenBy: z.string().nullable(),
   digest: z.string(),
+  hours: z.number().nullable(),
+  worth: z.number().nullable(),
   offer: json(offerShape),
   answer: z
     .object({
@@ -43,12 +43,10 @@ const quoteRow = z.object({
     })
     .nullable(),
 })
-/** An offer as it was made, and what was said to it; `answer.personId` null: by the client. */
-export type MadeQuote = z.output<typeof quoteRow>
 const ofPiece = query(
   'an offer',
   quoteRow,
-  `select q.id, q.at, q.kind, q.valid_until::text as "validUntil", q.withdrawn_at as "withdrawnAt", q.written_by as "writtenBy", q.digest, q.offer,
+  `select q.id, q.at, q.kind, q.valid_until::text as "validUntil", q.withdrawn_at as "withdrawnAt", q.written_by as "writtenBy", q.digest, q.hours, q.worth, q.offer,
           case when a.id is not null then json_build_object('answer', a.answer,
             'at', to_char(a.at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'personId', a.person_id, 'name', a.name,
             'reason', a.reason, 'total', a.total, 'deposit', a.deposit, 'digest', a.digest) end as answer
@@ -61,7 +59,16 @@ export const listQuotes = (client: Client, pieceId: PieceId): Promise<MadeQuote[
 export async function addQuote(
   client: Client,
   studioId: StudioId,
-  quote: { id: string; pieceId: PieceId; kind: QuoteKind; validUntil: string; offer: Offer },
+  quote: {
+    id: string
+    pieceId: PieceId
+    kind: QuoteKind
+    validUntil: string
+    offer: Offer
+    /** what the plan takes and asks for just now */
+    hours: number | null
+    worth: number | null
+  },
 ): Promise<void> {
   // one offer of a kind stands: the one before it is withdrawn
   await client.query(
@@ -70,8 +77,8 @@ export async function addQuote(
     [quote.pieceId, quote.kind],
   )
   await client.query(
-    `insert into quote (id, studio_id, piece_id, kind, valid_until, offer, digest) values ($1, $2, $3, $4, $5, $6, repeat('0', 64))`,
-    [quote.id, studioId, quote.pieceId, quote.kind, quote.validUntil, JSON.stringify(quote.offer)],
+    `insert into quote (id, studio_id, piece_id, kind, valid_until, offer, hours, worth, digest) values ($1, $2, $3, $4, $5, $6, $7, $8, repeat('0', 64))`,
+    [quote.id, studioId, quote.pieceId, quote.kind, quote.validUntil, JSON.stringify(quote.offer), quote.hours, quote.worth],
   )
 }
 /** False where there is none that stands open. */
@@ -124,98 +131,30 @@ export const findAccepted = (client: Client, quoteId: string): Promise<z.output<
 /** As {@link findAccepted}, read. */
 export const readAccepted = (text: string): Accepted => acceptedShape.parse(JSON.parse(text))
 
-const paymentRow = z.object({
-  id: z.string(),
-  at: z.string(),
-  what: z.enum(codesOf(paymentKinds)),
-  amount: z.number(),
-  way: z.enum([...codesOf(payWays), 'service']),
-  mark: z.string().nullable(),
-  note: z.string().nullable(),
-  strikes: z.string().nullable(),
-  writtenBy: z.string().nullable(),
-})
-export type MadePayment = z.output<typeof paymentRow>
-const paymentsOf = query(
-  'a payment',
-  paymentRow,
-  `select id, at, what, amount, way, mark, note, strikes, written_by as "writtenBy" from seen_payment where piece_id = $1 order by at, id limit 200`,
+const openChanges = query(
+  'a change that waits for its client',
+  z.object({ pieceId: z.string(), name: z.string() }),
+  `select distinct q.piece_id as "pieceId", p.name from quote q join piece p on p.id = q.piece_id
+   where q.kind = 'change' and q.withdrawn_at is null and p.ended_at is null and ($1::uuid is null or q.piece_id = $1)
+     and not exists (select from quote_answer a where a.quote_id = q.id) order by p.name limit 20`,
 )
-export const listPayments = (client: Client, pieceId: PieceId): Promise<MadePayment[]> => many(client, paymentsOf, [pieceId])
+/** Pieces in the workshop of which a change was offered that nobody answered: their work waits. Of one piece, where one is named. */
+export const listWaiting = (client: Client, pieceId: PieceId | null = null): Promise<{ pieceId: PieceId; name: string }[]> =>
+  many(client, openChanges, [pieceId])
 
-export async function addPayment(
-  client: Client,
-  studioId: StudioId,
-  payment: { id: string; pieceId: PieceId; at: Instant; what: PaymentKind; way: PayWay; amount: number; note: string | null },
-): Promise<void> {
-  await client.query(
-    `insert into payment (id, studio_id, piece_id, at, what, amount, way, note) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [payment.id, studioId, payment.pieceId, payment.at, payment.what, payment.amount, payment.way, payment.note],
-  )
-}
-/** False where there is none of that id that was written by hand. */
-export async function strikePayment(
-  client: Client,
-  studioId: StudioId,
-  { id, paymentId, pieceId, at }: { id: string; paymentId: string; pieceId: PieceId; at: Instant },
-): Promise<boolean> {
-  const { rowCount } = await client.query(
-    `insert into payment (id, studio_id, piece_id, at, what, amount, way, strikes)
-     select $1, $2, piece_id, $5, what, amount, way, id from seen_payment
-     where id = $3 and piece_id = $4 and way <> 'service' and strikes is null`,
-    [id, studioId, paymentId, pieceId, at],
-  )
-  return rowCount === 1
-}
-
-const requestRow = z.object({
-  id: z.string(),
-  what: z.enum(codesOf(paymentKinds)),
-  amount: z.number(),
-  currency: z.string(),
-  isPaid: z.boolean(),
-})
-export type PaymentRequest = z.output<typeof requestRow>
-const oneRequest = query(
-  'a request for money',
-  requestRow,
-  `select r.id, r.what, r.amount, r.currency, exists (select from payment p where p.request_id = r.id) as "isPaid"
-   from seen_payment_request r where r.id = $1`,
+const answeredLately = query(
+  "a client's answer",
+  z.object({
+    pieceId: z.string(),
+    name: z.string(),
+    at: z.string(),
+    answer: z.enum(answers),
+    kind: z.enum(quoteKinds),
+    total: z.number().nullable(),
+  }),
+  `select a.piece_id as "pieceId", p.name, a.at, a.answer, q.kind, a.total from seen_quote_answer a
+   join quote q on q.id = a.quote_id join piece p on p.id = a.piece_id
+   where a.person_id is null and a.at > now() - interval '3 days' and p.ended_at is null order by a.at desc limit 10`,
 )
-/** Under a number of the sender's own: asked twice it is one request, as it was asked first. */
-export async function askForPayment(
-  client: Client,
-  studioId: StudioId,
-  asked: { id: string; pieceId: PieceId; what: PaymentKind; amount: number; currency: string },
-): Promise<PaymentRequest> {
-  await client.query(
-    `insert into payment_request (id, studio_id, piece_id, what, amount, currency) values ($1, $2, $3, $4, $5, $6) on conflict (id) do nothing`,
-    [asked.id, studioId, asked.pieceId, asked.what, asked.amount, asked.currency],
-  )
-  return one(client, oneRequest, [asked.id])
-}
-export const findRequest = (client: Client, id: string): Promise<PaymentRequest | null> => maybe(client, oneRequest, [id])
-const refundsAsked = query(
-  'what was asked back',
-  z.object({ sum: z.number() }),
-  `select coalesce(sum(amount), 0)::bigint as sum from seen_payment_request where piece_id = $1 and what = 'refund' and id <> $2`,
-)
-/** What the service was asked to give back so far, booked or not; beside the request of that id. */
-export const sumRefundsAsked = async (client: Client, pieceId: PieceId, beside: string): Promise<number> =>
-  (await one(client, refundsAsked, [pieceId, beside])).sum
-/** Until the transaction ends nobody else asks for money of this piece, or offers something for it. */
-export async function oneDealAtATime(client: Client, pieceId: PieceId): Promise<void> {
-  await client.query(`select pg_advisory_xact_lock(hashtextextended('a deal of ' || $1, 0))`, [pieceId])
-}
-
-const noticed = query(
-  'what became of a notice',
-  z.object({ became: z.enum(['booked', 'known', 'other']).nullable() }),
-  'select door.take_notice($1, $2, $3, $4, $5) as became',
-)
-/** By the door: a service told of a payment. `other`: not what was asked for; null: nobody asked. */
-export const takeNotice = async (
-  client: Client,
-  notice: { request: string; mark: string; amount: number; currency: string; at: Instant },
-): Promise<'booked' | 'known' | 'other' | null> =>
-  (await one(client, noticed, [notice.request, notice.mark, notice.amount, notice.currency, notice.at])).became
+/** What clients said on their pages in the last days, the newest first. */
+export const listAnswered = (client: Client) => many(client, answeredLately)

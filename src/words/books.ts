@@ -2,6 +2,7 @@
 import type { PostingKind } from '@/core/house/books'
 
 export const postingWords: Record<PostingKind, string> = {
+  payment: 'A client paid, or was paid back',
   tin: 'A tin was bought',
   thrown: 'A tin was thrown away with something in it',
   cost: 'Paid for the piece',

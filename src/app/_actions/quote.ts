@@ -2,7 +2,7 @@
 /** What is offered to a client, what they say at the desk, and what they pay. */
 import { z } from 'zod'
 import { findPieceView } from '@/app/_server/load'
-import { answerAtDesk, makeQuote } from '@/app/_server/quoting'
+import { answerAtDesk, basisOf, makeQuote } from '@/app/_server/quoting'
 import { refundByService } from '@/app/_server/refunding'
 import { Refused, writeOnce } from '@/app/_server/write'
 import type { Answer } from '@/core/input/issues'
@@ -19,18 +19,20 @@ import {
   withdrawQuoteInput,
   type WithdrawQuoteText,
 } from '@/core/input/quote'
-import { addPayment, strikePayment as strike, withdrawQuote as withdraw } from '@/db/quote'
+import { addPayment , strikePayment as strike } from '@/db/payment'
+import { withdrawQuote as withdraw } from '@/db/quote'
 
 export async function offerQuote(typed: QuoteText): Promise<Answer> {
   const pieceId = z.object({ pieceId: z.uuid() }).safeParse(typed)
   // who is signed in no more is told so by the write itself
   const view = pieceId.success ? await findPieceView(pieceId.data.pieceId).catch(() => null) : null
+  const basis = view ? await basisOf(view).catch(() => null) : null
   return writeOnce(
     'offerQuote',
     quoteInput,
     typed,
     ({ id }) => id,
-    (client, studio, entered) => makeQuote(client, studio, entered, view),
+    (client, studio, entered) => makeQuote(client, studio, entered, { view, basis }),
   )
 }
 

@@ -3,21 +3,14 @@ import 'server-only'
 import type { z } from 'zod'
 import type { clientAnswerToQuote, payInput } from '@/core/input/quote'
 import { dayOf } from '@/core/measure/time'
-import { type Agreed, agreedOf } from '@/core/price/offer'
+import { type Agreed, agreedOf, type MadeQuote } from '@/core/price/offer'
 import { findOwnLink } from '@/db/clientPage'
+import { askForPayment, listPayments, type MadePayment, oneDealAtATime } from '@/db/payment'
 import { type Client, inSession, SignedOut, troubleOf } from '@/db/pool'
-import {
-  askForPayment,
-  findAccepted,
-  listPayments,
-  listQuotes,
-  type MadePayment,
-  type MadeQuote,
-  oneDealAtATime,
-} from '@/db/quote'
+import { findAccepted, listQuotes } from '@/db/quote'
 import { getStudio } from '@/db/studio'
 import { hasPaymentService, pageToPay } from './paymentService'
-import { answerByLink,type Answered } from './quoting'
+import { answerByLink, type Answered } from './quoting'
 import { pool } from './session'
 
 export interface Deal {

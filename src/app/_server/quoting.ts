@@ -7,9 +7,11 @@ import type { Studio } from '@/core/house/studio'
 import type { answerQuoteInput, clientAnswerToQuote, quoteInput } from '@/core/input/quote'
 import { readyOf } from '@/core/piece/clientView'
 import { accept, type Accepted, type Offer } from '@/core/price/offer'
+import { oneDealAtATime } from '@/db/payment'
 import type { Client } from '@/db/pool'
-import { addQuote, addQuoteAnswer, findQuote, oneDealAtATime } from '@/db/quote'
+import { addQuote, addQuoteAnswer, findQuote } from '@/db/quote'
 import type { PieceView } from './load'
+import { loadPriceDesk } from './priceDesk'
 import { Refused } from './write'
 
 /** When it is ready, as it is said with an offer. */
@@ -19,12 +21,26 @@ export function readyFor({ studio, journey, nowMs, air, around }: PieceView): Of
   return ready.is === 'promised' || ready.is === 'earliest' ? { is: ready.is, day: ready.day } : null
 }
 
+/** What a piece takes as it is planned now, and the target it makes at the place that takes least, rounded up as prices are. */
+export interface Basis {
+  hours: number
+  cost: number
+  price: number
+}
+export async function basisOf(view: PieceView): Promise<Basis> {
+  const { whenDone, channels } = await loadPriceDesk(view)
+  const targets = channels.flatMap(({ price }) => (price ? [price.target] : []))
+  const { step } = view.studio
+  const price = targets.length > 0 ? Math.ceil(Math.min(...targets) / step) * step : 0
+  return { hours: whenDone.hours, cost: whenDone.total, price }
+}
+
 /** Puts an offer together, frozen as it stands now, and opens it to the client. */
 export async function makeQuote(
   client: Client,
   studio: Studio,
   { id, pieceId, kind, deposit, validUntil, ...typed }: z.output<ReturnType<typeof quoteInput>>,
-  view: PieceView | null,
+  { view, basis }: { view: PieceView | null; basis: Basis | null },
 ): Promise<void> {
   if (!view) throw new Refused('not-found')
   await oneDealAtATime(client, pieceId)
@@ -34,7 +50,15 @@ export async function makeQuote(
     taxShare: studio.taxMode === 'inclusive' ? studio.taxShare : null,
     sections: draftSections(view.journey.parts.filter(({ part }) => part.plan !== null)),
   }
-  await addQuote(client, studio.id, { id, pieceId, kind, validUntil, offer })
+  await addQuote(client, studio.id, {
+    id,
+    pieceId,
+    kind,
+    validUntil,
+    offer,
+    hours: basis?.hours ?? null,
+    worth: basis?.price ?? null,
+  })
 }
 
 /** An answer at the desk: said there by the client, or that it goes on without one. */

@@ -47,10 +47,36 @@ describe('the books', () => {
       terms,
     )
     expect(balances(postings)).toEqual({
-      ...{ money: 15_000 - 1_800 - 2_950 - 3_000 - 700, shelf: 2_950 - 492, mixes: 0, pieces: 0, drawn: 0, lost: 0, found: 0 },
+      ...{
+        money: 15_000 - 1_800 - 2_950 - 3_000 - 700,
+        clients: 0,
+        shelf: 2_950 - 492,
+        mixes: 0,
+        pieces: 0,
+        drawn: 0,
+        lost: 0,
+        found: 0,
+      },
       // (150 − 30) / 6
       ...{ sales: -(15_000 - 2_000), tax: -2_000, fees: 1_800, sold: 3_000 + 492 + 40 + 700, small: -40 },
     })
+  })
+  test('a commission of £510: £153 paid ahead is owed to the client until it is handed over, and £20 too much goes back', () => {
+    const handed = move({ at: day(9), kind: 'handed-over', pieceId: 'settle', money: 51_000 })
+    const paid = [
+      { at: day(1), pieceId: 'settle', amount: 15_300 },
+      { at: day(9), pieceId: 'settle', amount: 37_700 },
+      { at: day(11), pieceId: 'settle', amount: -2_000 },
+    ]
+    const on = (n: number) =>
+      balances(
+        postingsOf([handed], [], { ...terms, taxMode: 'none' }, { payments: paid, agreed: new Set(['settle']) }).filter(
+          ({ at }) => at <= day(n),
+        ),
+      )
+    expect(on(8)).toMatchObject({ money: 15_300, clients: -15_300, sales: 0 })
+    expect(on(10)).toMatchObject({ money: 53_000, clients: -2_000, sales: -51_000 })
+    expect(on(12)).toMatchObject({ money: 51_000, clients: 0, sales: -51_000 })
   })
   test('a mix is in hand until it is laid, put by as a tin, or booked where the rest of it went', () => {
     const mixed = [
@@ -137,18 +163,36 @@ describe('over any history', () => {
     .constantFrom('none' as const, 'inclusive' as const, 'margin' as const)
     .map((taxMode) => ({ ...terms, taxMode }))
 
+  /** what clients pay and get back, of pieces that something was agreed of and of others */
+  const deals = fc.record({
+    payments: fc.array(
+      fc.record({
+        at: fc.nat(300).map(day),
+        pieceId: fc.constantFrom('a', 'b', 'c'),
+        amount: fc.integer({ min: -9_000, max: 30_000 }),
+      }),
+      { maxLength: 12 },
+    ),
+    agreed: fc.subarray(['a', 'b', 'c']).map((ids) => new Set(ids)),
+  })
+
   test('nothing appears and nothing vanishes: what came in is in stock, was sold, drawn or lost, to the last coin', () =>
     fc.assert(
-      fc.property(histories, tins, anyTerms, (history, bought, own) => {
-        const postings = postingsOf(history, bought, own)
+      fc.property(histories, tins, anyTerms, deals, (history, bought, own, dealt) => {
+        const postings = postingsOf(history, bought, own, dealt)
         const sums = balances(postings)
         expect(Object.values(sums).reduce((all, each) => all + each, 0)).toBe(0)
         expect(postings.every(({ amount, debit, credit }) => amount > 0 && debit !== credit)).toBe(true)
         const of = (kinds: readonly Movement['kind'][], figure: (each: Movement) => number) =>
           history.filter(({ kind }) => kinds.includes(kind)).reduce((all, each) => all + figure(each), 0)
         const paid = of(['sold', 'handed-over'], ({ money }) => money)
+        const billed = of(['sold', 'handed-over'], ({ money, pieceId }) => (dealt.agreed.has(pieceId) ? money : 0))
+        const came = dealt.payments.reduce((all, { amount }) => all + amount, 0)
+        expect(sums.clients).toBe(billed - came)
         expect(sums.money).toBe(
           paid -
+            billed +
+            came -
             of(['sold', 'handed-over', 'kept', 'scrapped'], ({ fees }) => fees) -
             of(['cost'], ({ money }) => money) -
             bought.reduce((all, { isBought, price }) => all + (isBought ? price : 0), 0),

@@ -11,6 +11,7 @@ import { taxOf } from '@/core/price/priceFor'
 
 export const accounts = {
   money: 'Money',
+  clients: 'Clients: paid ahead, or still to pay',
   shelf: 'Stock: tins on the shelf',
   mixes: 'Stock: mixes in hand',
   pieces: 'Stock: pieces in work',
@@ -52,8 +53,19 @@ export interface TinMoved {
   /** thrown away with something in it: when, and what that had cost; null where it was not */
   thrown: { at: Instant; value: number } | null
 }
+/** Money of a client's: above nothing came, below nothing went back or was a mistake. */
+export interface PaymentMoved {
+  at: Instant
+  pieceId: PieceId
+  amount: number
+}
+/** What goes through the clients' accounts: their payments, and the sales of pieces that something was agreed of. */
+export interface Dealt {
+  payments: readonly PaymentMoved[]
+  agreed: ReadonlySet<PieceId>
+}
 export type PostingKind =
-  'tin' | 'thrown' | 'cost' | 'material' | 'mix' | 'rest' | 'small' | 'sale' | 'fees' | 'tax' | 'leaves' | 'late'
+  'payment' | 'tin' | 'thrown' | 'cost' | 'material' | 'mix' | 'rest' | 'small' | 'sale' | 'fees' | 'tax' | 'leaves' | 'late'
 export interface Posting {
   at: Instant
   kind: PostingKind
@@ -73,7 +85,12 @@ const leavesFor: Record<Outcome, Account> = {
 const isOutcome = (kind: Movement['kind']): kind is Outcome => kind in leavesFor
 
 /** Every posting, in order of time. A posting of less than nothing is one the other way round. */
-export function postingsOf(movements: readonly Movement[], tins: readonly TinMoved[], terms: PricingTerms): Posting[] {
+export function postingsOf(
+  movements: readonly Movement[],
+  tins: readonly TinMoved[],
+  terms: PricingTerms,
+  { payments, agreed }: Dealt = { payments: [], agreed: new Set() },
+): Posting[] {
   const postings: Posting[] = []
   const post = (at: Instant, kind: PostingKind, pieceId: PieceId | null, [debit, credit]: [Account, Account], amount: number) => {
     if (amount > 0) postings.push({ at, kind, pieceId, debit, credit, amount })
@@ -83,6 +100,7 @@ export function postingsOf(movements: readonly Movement[], tins: readonly TinMov
     if (isBought) post(at, 'tin', null, ['shelf', 'money'], price)
     if (thrown) post(thrown.at, 'thrown', null, ['lost', 'shelf'], thrown.value)
   }
+  for (const { at, pieceId, amount } of payments) post(at, 'payment', pieceId, ['money', 'clients'], amount)
   const book = new Pieces(post)
   const ended = new Set<string>()
   for (const each of [...movements].sort((a, b) => compareText(a.at, b.at) || compareText(a.id, b.id))) {
@@ -105,7 +123,7 @@ export function postingsOf(movements: readonly Movement[], tins: readonly TinMov
       book.put(each, 'small', 'small', money)
     } else if (isOutcome(kind)) {
       const tax = taxOf(money, taxFor(terms, book.boughtFor(pieceId)))
-      post(at, 'sale', pieceId, ['money', 'sales'], money)
+      post(at, 'sale', pieceId, [agreed.has(pieceId) ? 'clients' : 'money', 'sales'], money)
       post(at, 'fees', pieceId, ['fees', 'money'], each.fees)
       post(at, 'tax', pieceId, ['sales', 'tax'], tax)
       book.leave(each, leavesFor[kind])

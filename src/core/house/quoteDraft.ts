@@ -1,6 +1,7 @@
 /** The offer that a piece's plan makes: its price shared out over its parts by what each costs, how each will look. Money in minor units; pure. */
-import type { FamilyCode } from '@/core/craft/families'
+import { type FamilyCode, getFamily } from '@/core/craft/families'
 import type { HouseMethod } from '@/core/craft/method'
+import { getOperation } from '@/core/craft/operations'
 import { getTopcoat, type TopcoatCode, topcoatCodes } from '@/core/craft/topcoats'
 import type { PlannedStep } from '@/core/finish/step'
 import type { PartId } from '@/core/measure/named'
@@ -34,8 +35,8 @@ export const costOfPart = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>,
 export interface DraftLine {
   partId: PartId
   words: string
-  /** what protects it; null where nothing does */
-  topcoat: string | null
+  /** what lies on top; null where nothing does */
+  protection: string | null
   money: number
 }
 /** A line a part, which come to the price; the work around the paint is borne by all. `step`: what prices are rounded to. */
@@ -45,10 +46,10 @@ export function draftLines(journey: Journey, price: number, step: number, around
     journey.parts.map((part) => costOfPart(part, around)),
     step,
   )
-  return journey.parts.map(({ part }, index) => ({
+  return journey.parts.map(({ part, steps }, index) => ({
     partId: part.id,
     words: part.count > 1 ? `${part.count} × ${part.name}` : part.name,
-    topcoat: part.plan?.seal ? getTopcoat(part.plan.seal).words : null,
+    protection: protectionOf(steps.filter(({ state }) => state.status !== 'left-out').map(({ step }) => step)),
     money: shares[index] ?? 0,
   }))
 }
@@ -65,10 +66,20 @@ export const draftSections = (parts: readonly PartJourney[]): OfferSection[] =>
     }
   })
 
+/** What lies on top for protection; null where nothing does. */
+function protectionOf(steps: readonly PlannedStep[]): string | null {
+  const last = steps.findLast(({ operation, family }) => {
+    const { layer } = getOperation(operation)
+    return family !== null && (layer === 'clear' || layer === 'wax' || layer === 'oil')
+  })
+  return last?.family ? getFamily(last.family).words : null
+}
+
 /** The same part protected another way: what it costs more, at the price's own measure. */
 export interface OtherWay {
   partId: PartId
-  topcoats: { words: string; extra: number; isPlanned: boolean }[]
+  /** as it is planned first */
+  ways: { words: string; extra: number }[]
 }
 /** How each painted part may be protected instead, of what suits its use, each by its own plan; parts with one way alone are left out. */
 export function otherWays(journey: Journey, price: number, step: number, around: Around & { method: HouseMethod }): OtherWay[] {
@@ -76,27 +87,27 @@ export function otherWays(journey: Journey, price: number, step: number, around:
   if (all <= 0) return []
   return journey.parts.flatMap(({ part }): OtherWay[] => {
     const { plan } = part
-    if (!plan || plan.care || !plan.seal) return []
-    const costWith = (seal: TopcoatCode): number | null => {
-      const outcome = replan(factsOf(part), { ...plan, seal }, [], around.method)
-      return 'steps' in outcome ? outcome.steps.reduce((sum, each) => sum + costOfStep(each, part, around), 0) : null
+    if (!plan || plan.care) return []
+    const facts = factsOf(part)
+    const planWith = (seal: TopcoatCode | undefined) => {
+      const outcome = replan(facts, { ...plan, seal }, [], around.method)
+      if (!('steps' in outcome)) return null
+      const cost = outcome.steps.reduce((sum, each) => sum + costOfStep(each, part, around), 0)
+      return { cost, words: protectionOf(outcome.steps) }
     }
-    const planned = costWith(plan.seal)
-    if (planned === null) return []
-    const suiting = topcoatCodes.filter((code) => code === plan.seal || getTopcoat(code).uses.includes(part.use))
-    const ways = suiting.flatMap((code) => {
-      const cost = costWith(code)
-      const extra = cost === null ? null : Math.round((((cost - planned) / all) * price) / step) * step
-      return extra === null ? [] : [{ words: getTopcoat(code).words, extra, isPlanned: code === plan.seal }]
+    const planned = planWith(plan.seal ?? undefined)
+    if (!planned?.words) return []
+    const known = new Set([planned.words])
+    const others = topcoatCodes.flatMap((code) => {
+      const other = getTopcoat(code).uses.includes(part.use) ? planWith(code) : null
+      if (!other?.words || known.has(other.words)) return []
+      known.add(other.words)
+      const extra = Math.round((((other.cost - planned.cost) / all) * price) / step) * step || 0
+      return [{ words: other.words, extra }]
     })
-    // what is planned comes first: the price holds it
-    return ways.length > 1
-      ? [
-          {
-            partId: part.id,
-            topcoats: ways.sort((one, other) => Number(other.isPlanned) - Number(one.isPlanned) || one.extra - other.extra),
-          },
-        ]
-      : []
+    if (others.length === 0) return []
+    return [
+      { partId: part.id, ways: [{ words: planned.words, extra: 0 }, ...others.sort((one, other) => one.extra - other.extra)] },
+    ]
   })
 }

@@ -124,6 +124,28 @@ export interface Quote {
   withdrawnAt: Instant | null
   answer: { answer: AnswerKind; total: number | null; deposit: number | null } | null
 }
+/** An offer to the letter, with what was said to it to the letter. */
+export interface MadeQuote extends Quote {
+  writtenBy: string | null
+  /** SHA-256 of the offer's very bytes */
+  digest: string
+  /** what the plan took and asked for then; null for the client */
+  hours: number | null
+  worth: number | null
+  offer: Offer
+  answer: QuoteAnswer | null
+}
+export interface QuoteAnswer {
+  answer: AnswerKind
+  at: Instant
+  /** null: by the client, on their page */
+  personId: string | null
+  name: string | null
+  reason: string | null
+  total: number | null
+  deposit: number | null
+  digest: string | null
+}
 export const paymentKinds = { deposit: 'Deposit', part: 'Part of it', balance: 'Balance', refund: 'Refund' } as const
 export type PaymentKind = keyof typeof paymentKinds
 /** Money that came, or went back. */

@@ -12,6 +12,9 @@ create table quote (
   valid_until date not null,
   offer text not null check (length(offer) <= 60000 and jsonb_typeof(offer::jsonb) = 'object'),
   digest text not null check (digest ~ '^[0-9a-f]{64}$'),
+  -- what the plan took and asked for when it was made: the studio's own, by which the next change is reckoned
+  hours numeric check (hours between 0 and 10000),
+  worth bigint check (worth >= 0),
   withdrawn_at timestamptz,
   unique (studio_id, id, piece_id),
   foreign key (studio_id, piece_id) references piece (studio_id, id),
@@ -161,10 +164,11 @@ insert into door.may_write (role, what)
 do $$
 declare
   each record;
+  shown text;
 begin
   for each in
     select * from (values
-      ('quote', array['offer']), ('quote_answer', array['accepted', 'total', 'deposit']),
+      ('quote', array['offer', 'worth']), ('quote_answer', array['accepted', 'total', 'deposit']),
       ('payment_request', array['amount']), ('payment', array['amount'])
     ) as t (name, money)
   loop
@@ -181,9 +185,12 @@ begin
       (select string_agg(quote_ident(attname), ', ') from pg_attribute
        where attrelid = each.name::regclass and attnum > 0 and not attisdropped and attname::text <> all (each.money)), each.name);
     -- who does not see money sees that there is one, by the table; what it says, by the view, is theirs who see money, and the client's
-    execute format('create view %I with (security_barrier) as select * from %I
+    select string_agg(case attname when 'worth' then 'case when (select current_piece()) is null then worth end as worth'
+             when 'hours' then 'case when (select current_piece()) is null then hours end as hours' else quote_ident(attname) end, ', ' order by attnum)
+      into shown from pg_attribute where attrelid = each.name::regclass and attnum > 0 and not attisdropped;
+    execute format('create view %I with (security_barrier) as select %s from %I
       where studio_id = (select current_studio()) and case when (select current_piece()) is null then (select sees_money()) else piece_id = (select current_piece()) end',
-      'seen_' || each.name, each.name);
+      'seen_' || each.name, shown, each.name);
     execute format('grant select on %I to itinerum_app', 'seen_' || each.name);
   end loop;
 end

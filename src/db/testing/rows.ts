@@ -1,7 +1,7 @@
 /** One whole piece with a row in every table, for tests: ids are fresh each time. */
 import { v7 as uuidv7 } from 'uuid'
 import type { Piece, Plan } from '@/core/piece/piece'
-import { accept, type Offer } from '@/core/price/offer'
+import { accept } from '@/core/price/offer'
 import { addForecasts } from '@/db/airAhead'
 import { addBid, type NewBid } from '@/db/bid'
 import { addCalendarFeed } from '@/db/calendarFeed'
@@ -9,10 +9,11 @@ import { addClientLink, addClientWord, saveClientPage } from '@/db/clientPage'
 import { addDryingFigure, addReading, saveRoom } from '@/db/climate'
 import { addEntries, type NewEntry } from '@/db/entry'
 import { addInvitation } from '@/db/invitation'
+import { addPayment, askForPayment } from '@/db/payment'
 import { addPhoto } from '@/db/photo'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
-import { addPayment, addQuote, addQuoteAnswer, askForPayment } from '@/db/quote'
+import { addQuote, addQuoteAnswer } from '@/db/quote'
 import { addRecipe } from '@/db/recipe'
 import { freshSecret } from '@/db/secret'
 import { digestOf, takeDelivery } from '@/db/sent'
@@ -20,6 +21,7 @@ import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
 import { addOtherDays, addWeek } from '@/db/week'
 import { at, everyEntry } from './everyEntry'
+import { quoteRow } from './quoteRow'
 
 export { at }
 
@@ -100,29 +102,6 @@ export const bidRow = (over: Partial<NewBid> = {}): NewBid => ({
   },
   ...over,
 })
-
-/** Two lines of 310.00 and 170.00, and a top that may be sealed harder for 45.00 more: 525.00, of it 30 % before. */
-export function quoteRow(pieceId: string, over: Partial<Offer> = {}): Parameters<typeof addQuote>[2] {
-  const offer: Offer = {
-    ...{ piece: 'Washstand', currency: 'GBP', excluded: 'the marble', words: null, depositShare: 0.3, validUntil: '2098-01-31' },
-    lines: [
-      { id: uuidv7(), partId: null, words: 'Top', detail: 'smooth solid, water-based clear', money: 31_000 },
-      { id: uuidv7(), partId: null, words: 'Carcass', detail: null, money: 17_000 },
-    ],
-    options: [
-      {
-        ...{ id: uuidv7(), words: 'protection, Top' },
-        choices: [
-          { id: uuidv7(), words: 'water-based clear', extra: 0 },
-          { id: uuidv7(), words: 'hard exterior clear', extra: 4_500 },
-        ],
-      },
-    ],
-    ...{ ready: null, taxShare: null, sections: [] },
-    ...over,
-  }
-  return { id: uuidv7(), pieceId, kind: 'quote', validUntil: offer.validUntil, offer }
-}
 
 export interface Whole {
   piece: Piece

@@ -1,9 +1,8 @@
 /** What was agreed with a client and what is paid: each offer that was answered, kept to the letter, and what is still due. */
 import type { Studio } from '@/core/house/studio'
 import { formatMoney } from '@/core/measure/money'
-import type { Agreed } from '@/core/price/offer'
-import type { MadeQuote } from '@/db/quote'
-import { clientDate,type ClientWords } from '@/words/client'
+import type { Agreed ,MadeQuote } from '@/core/price/offer'
+import { clientDate, type ClientWords } from '@/words/client'
 import { PayButton } from './PayButton'
 
 interface Props {
@@ -49,7 +48,7 @@ export function ClientAgreed({ words, studio, token, quotes, agreed, canPay, cur
               {isYes && (
                 <span className="block text-base text-soft [overflow-wrap:anywhere]">
                   {deal.seal}: <code className="text-sm">{answer.digest}</code>{' '}
-                  <a className="unprinted" href={`/for/${token}/agreed/${id}`}>
+                  <a className="unprinted underline" href={`/for/${token}/agreed/${id}`}>
                     {deal.file}
                   </a>
                 </span>

@@ -1,8 +1,7 @@
 /** What was offered for a piece, the newest first, and what was said to it. */
 import type { Studio } from '@/core/house/studio'
 import { formatMoney } from '@/core/measure/money'
-import { totalOf } from '@/core/price/offer'
-import type { MadeQuote } from '@/db/quote'
+import { type MadeQuote , totalOf } from '@/core/price/offer'
 import { dayDateWords, loggedWords } from '@/words/time'
 import { AnswerQuote } from './AnswerQuote'
 import { OfferLines } from './OfferLines'
@@ -50,7 +49,7 @@ export function MadeQuotes({ quotes, studio, nowMs, today, nameOf, pieceId }: Pr
             {answer?.digest && (
               <p className="text-sm text-soft [overflow-wrap:anywhere]">
                 Kept to the letter, SHA-256 <code>{answer.digest}</code>{' '}
-                <a href={`/api/studio/agreed/${id}`} className="text-base">
+                <a href={`/api/studio/agreed/${id}`} className="text-base underline">
                   The file
                 </a>
               </p>

@@ -2,7 +2,7 @@
 /** An offer as it is written: like the letter that the client reads, its lines open to be changed. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { type Control, type FieldPath, useFieldArray, type UseFormRegister } from 'react-hook-form'
+import { useFieldArray } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import { quoteInput, type QuoteText } from '@/core/input/quote'
 import { formatMoney, moneyText, parseMoney } from '@/core/measure/money'
@@ -12,12 +12,8 @@ import { AreaField, TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { QuoteOptions, signedText, type Suggested } from './QuoteOptions'
 
-/** A choice that the plan itself makes: the same part, protected another way. */
-export interface Suggested {
-  words: string
-  choices: { words: string; extra: number }[]
-}
 export interface Draft {
   lines: { partId: string | null; words: string; detail: string; money: number }[]
   suggested: Suggested[]
@@ -49,7 +45,6 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
   )
   const { register, control, watch } = form
   const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
-  const options = useFieldArray({ control, name: 'options', keyName: 'key' })
   const read = (text: string) => {
     const bare = text.trim()
     const less = /^[-−]/.test(bare)
@@ -57,8 +52,6 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
   }
   const total = watch('lines').reduce((sum, { money }) => sum + read(money), 0)
   const deposit = Math.round((total * (Number(watch('deposit').replace(',', '.')) || 0)) / 100)
-  const rest = draft.suggested.filter(({ words }) => !watch('options').some((option) => option.words === words))
-  const unused = uuidv7
   return (
     <form onSubmit={(event) => void submit(event)} onChange={() => setKept(false)} noValidate className="mt-4">
       <AreaField
@@ -90,7 +83,6 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
               inputMode="decimal"
               {...register(`lines.${index}.money`)}
               trouble={troubleOf(`lines.${index}.money`)}
-              className="text-right"
             />
             <button type="button" className="press min-h-12" onClick={() => lines.remove(index)}>
               Strike it
@@ -101,7 +93,7 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
       <button
         type="button"
         className="press mt-3 min-h-12"
-        onClick={() => lines.append({ id: unused(), partId: '', words: '', detail: '', money: '' })}
+        onClick={() => lines.append({ id: uuidv7(), partId: '', words: '', detail: '', money: '' })}
       >
         Another line
       </button>
@@ -111,45 +103,7 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
           {formatMoney(total, house)}
         </span>
       </p>
-      <Options {...{ control, register, troubleOf, options }} />
-      <div className="mt-3 flex flex-wrap gap-3">
-        {rest.map((each) => (
-          <button
-            key={each.words}
-            type="button"
-            className="press min-h-12"
-            onClick={() =>
-              options.append({
-                id: unused(),
-                words: each.words,
-                choices: each.choices.map(({ words, extra }) => ({
-                  id: unused(),
-                  words,
-                  extra: signedText(extra, (minor) => moneyText(minor, house)),
-                })),
-              })
-            }
-          >
-            Let them choose: {each.words}
-          </button>
-        ))}
-        <button
-          type="button"
-          className="press min-h-12"
-          onClick={() =>
-            options.append({
-              id: unused(),
-              words: '',
-              choices: [
-                { id: unused(), words: '', extra: '' },
-                { id: unused(), words: '', extra: '' },
-              ],
-            })
-          }
-        >
-          Another choice
-        </button>
-      </div>
+      <QuoteOptions {...{ control, register, troubleOf, watch }} suggested={draft.suggested} />
       <div className="mt-6 grid items-end gap-4 sm:grid-cols-2">
         <AreaField label="Not in it" rows={2} {...register('excluded')} trouble={troubleOf('excluded')} />
         <div className="grid grid-cols-2 items-end gap-4">
@@ -172,67 +126,6 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
   )
 }
 
-interface OptionsProps {
-  control: Control<QuoteText>
-  register: UseFormRegister<QuoteText>
-  troubleOf: (path: FieldPath<QuoteText>) => string | undefined
-  options: { fields: { key: string }[]; remove: (index: number) => void }
-}
-/** What the client chooses from; the first way is what the lines hold. */
-function Options({ control, register, troubleOf, options }: OptionsProps) {
-  return (
-    <ul className="mt-4 space-y-4">
-      {options.fields.map((field, index) => (
-        <li key={field.key} className="border-l-4 border-now pl-4">
-          <div className="grid grid-cols-[1fr_auto] items-end gap-3">
-            <TextField
-              label="They choose"
-              {...register(`options.${index}.words`)}
-              trouble={troubleOf(`options.${index}.words`)}
-            />
-            <button type="button" className="press min-h-12" onClick={() => options.remove(index)}>
-              Strike it
-            </button>
-          </div>
-          <Ways {...{ control, register, troubleOf, index }} />
-        </li>
-      ))}
-    </ul>
-  )
-}
-function Ways({ control, register, troubleOf, index }: Omit<OptionsProps, 'options'> & { index: number }) {
-  const house = useHouse()
-  const ways = useFieldArray({ control, name: `options.${index}.choices`, keyName: 'key' })
-  return (
-    <>
-      <ul className="mt-2 space-y-2">
-        {ways.fields.map((field, at) => (
-          <li key={field.key} className="grid grid-cols-[1fr_8rem] items-end gap-3">
-            <TextField
-              label={at === 0 ? 'As it stands in the lines' : 'Or'}
-              {...register(`options.${index}.choices.${at}.words`)}
-              trouble={troubleOf(`options.${index}.choices.${at}.words`)}
-            />
-            <TextField
-              label={`Beside it, ${house.currency}`}
-              inputMode="decimal"
-              placeholder="0"
-              {...register(`options.${index}.choices.${at}.extra`)}
-              trouble={troubleOf(`options.${index}.choices.${at}.extra`)}
-            />
-          </li>
-        ))}
-      </ul>
-      {ways.fields.length < 6 && (
-        <button type="button" className="press mt-2 min-h-12" onClick={() => ways.append({ id: uuidv7(), words: '', extra: '' })}>
-          Another way
-        </button>
-      )}
-    </>
-  )
-}
-
-const signedText = (minor: number, text: (minor: number) => string): string => (minor < 0 ? `−${text(-minor)}` : text(minor))
 const textOf = (pieceId: string, kind: QuoteKind, draft: Draft, text: (minor: number) => string): QuoteText => ({
   ...{ id: uuidv7(), pieceId, kind, words: '', excluded: '', options: [] },
   lines: draft.lines.map(({ partId, words, detail, money }) => ({

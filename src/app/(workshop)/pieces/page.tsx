@@ -7,9 +7,10 @@ import { formatMoney } from '@/core/measure/money'
 import type { Journey } from '@/core/piece/journey'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { listUnanswered } from '@/db/clientPage'
+import { listAnswered, listWaiting } from '@/db/quote'
+import { ClientsTell } from '@/ui/client/ClientsTell'
 import { Link } from '@/ui/frame/Link'
 import { PieceRow } from '@/ui/piece/PieceRow'
-import { loggedWords } from '@/words/time'
 
 export const metadata = { title: 'Pieces' }
 const pageSize = 12
@@ -46,20 +47,16 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
   const gone = rows(ended)
   // who looks for a piece looks for that
   const tells = may('client_word') && sought === '' && !after.success
-  const unanswered = tells ? await readStudio(listUnanswered) : []
+  const told = tells
+    ? await readStudio(async (client) => ({
+        unanswered: await listUnanswered(client),
+        answered: studio.hidesMoney ? [] : await listAnswered(client),
+        waiting: await listWaiting(client),
+      }))
+    : { unanswered: [], answered: [], waiting: [] }
   return (
     <div className="pt-6">
-      {unanswered.length > 0 && (
-        <div role="group" aria-label="Clients ask" className="mb-6 border-l-4 border-now pl-4">
-          {unanswered.map(({ pieceId, name, words, at }) => (
-            <Link key={pieceId} href={`/pieces/${pieceId}/client`} className="block min-h-12 py-1 no-underline">
-              <strong className="text-lg">{name}: a question</strong>{' '}
-              <span className="text-soft">{loggedWords(at, studio, nowMs)}</span>
-              <span className="block truncate text-lg">{words}</span>
-            </Link>
-          ))}
-        </div>
-      )}
+      <ClientsTell {...told} studio={studio} nowMs={nowMs} />
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="title text-5xl">Pieces</h1>
         <form role="search" className="flex flex-1 flex-wrap justify-end gap-3">

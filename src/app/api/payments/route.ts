@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { atDoor } from '@/app/_server/doorWay'
 import { instant } from '@/core/input/fields'
-import { takeNotice } from '@/db/quote'
+import { takeNotice } from '@/db/payment'
 import { isSigned } from '@/paymentSignature'
 
 const mostBytes = 4_000

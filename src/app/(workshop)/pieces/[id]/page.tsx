@@ -1,11 +1,12 @@
 /** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
 import { getPieceView as getView, loadStock, type PieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
-import { loadHouse } from '@/app/_server/session'
+import { loadHouse, readStudio } from '@/app/_server/session'
 import { formatMoney } from '@/core/measure/money'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
 import { restsOf } from '@/core/piece/rests'
+import { listWaiting } from '@/db/quote'
 import { DoneSheetProvider } from '@/ui/bench/DoneSheet'
 import { Link } from '@/ui/frame/Link'
 import { AddPhotos } from '@/ui/photo/AddPhotos'
@@ -33,14 +34,30 @@ export async function generateMetadata({ params }: Params) {
 export default async function PiecePage({ params }: Params) {
   const view = await getView(params)
   const { studio, journey, channels, air, nowMs } = view
-  const [stock, { people }, may] = await Promise.all([loadStock(view), loadHouse(), whatMay()])
   const { piece, photos } = journey.file
+  const [stock, { people }, may, waiting] = await Promise.all([
+    loadStock(view),
+    loadHouse(),
+    whatMay(),
+    readStudio((client) => listWaiting(client, piece.id)),
+  ])
   const wholeProps = { journey, stock, house: studio, nowMs }
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
   return (
     <DoneSheetProvider air={air}>
       <Head view={view} may={may} />
+      {waiting.length > 0 && (
+        <p role="status" className="mb-6 max-w-prose border-l-4 border-late pl-4 text-lg font-semibold">
+          A change waits for the client’s yes: leave what it changes alone until then.
+          {may('quote') && !studio.hidesMoney && (
+            <>
+              {' '}
+              <Link href={`/pieces/${piece.id}/offer`}>The change</Link>
+            </>
+          )}
+        </p>
+      )}
       <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]">
         <div className="space-y-6">
           {isFirst(journey) && <WholeProgress {...wholeProps} />}

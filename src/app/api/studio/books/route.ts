@@ -6,7 +6,7 @@ import { loadStudio, readStudio } from '@/app/_server/session'
 import { accounts, monthsOf, postingsOf } from '@/core/house/books'
 import { plainMoney } from '@/core/measure/money'
 import { dayOf, instantOf } from '@/core/measure/time'
-import { listMovements, listTinsMoved } from '@/db/books'
+import { listDealt, listMovements, listTinsMoved } from '@/db/books'
 import { listPieceNames } from '@/db/piece'
 import { postingWords } from '@/words/books'
 import { plainCell } from '@/words/table'
@@ -23,7 +23,12 @@ export async function GET(request: Request): Promise<Response> {
   const { year, by } = parsed.data
   const end = instantOf(`${year + 1}-01-01T00:00`, studio.zone) ?? `${year + 1}-01-01T00:00:00.000Z`
   const { postings, names } = await readStudio(async (client) => {
-    const found = postingsOf(await listMovements(client, end), await listTinsMoved(client, end), studio)
+    const found = postingsOf(
+      await listMovements(client, end),
+      await listTinsMoved(client, end),
+      studio,
+      await listDealt(client, end),
+    )
     const own = found.filter(({ at }) => dayOf(at, studio.zone).startsWith(`${year}-`))
     const ids = [...new Set(own.flatMap(({ pieceId }) => pieceId ?? []))]
     return { postings: found, names: by === 'posting' ? await listPieceNames(client, ids) : new Map<string, string>() }

@@ -1,6 +1,8 @@
 /** What a piece costs, what to ask, the highest bid it would have stood, and what it earned. */
+import { readDeal } from '@/app/_server/clientDeal'
 import { getPieceView, loadProducts, type PieceView } from '@/app/_server/load'
 import { loadPriceDesk } from '@/app/_server/priceDesk'
+import { readStudio } from '@/app/_server/session'
 import { formatMoney } from '@/core/measure/money'
 import { concernsOf } from '@/core/piece/leaving'
 import { daysHere, ledgerSoFar, leftOutOf } from '@/core/piece/ledger'
@@ -58,6 +60,7 @@ async function Here({ view, asked }: { view: PieceView; asked: string | undefine
   const { piece } = journey.file
   const { listing } = journey
   const [products, desk] = [await loadProducts(), await loadPriceDesk(view)]
+  const { agreed } = await readStudio((client) => readDeal(client, piece.id, studio.zone, view.nowMs))
   const chosen = asked ?? listing?.channelId
   const at = desk.channels.find(({ channel }) => channel.id === chosen) ?? desk.channels[0]
   const money = (minor: number) => formatMoney(minor, studio)
@@ -90,7 +93,15 @@ async function Here({ view, asked }: { view: PieceView; asked: string | undefine
               <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
                 It leaves: sold, handed over, kept, given
               </summary>
-              <EndingForm key={at.channel.id} {...forms} ask={listing?.money ?? ask} />
+              {agreed.total !== null && agreed.balance !== 0 && (
+                <p className="border-l-4 border-late pl-4 text-lg font-semibold">
+                  {agreed.balance > 0
+                    ? `${money(agreed.balance)} of what was agreed is still to come.`
+                    : `You owe them ${money(-agreed.balance)}.`}{' '}
+                  <Link href={`/pieces/${piece.id}/offer`}>What was agreed and paid</Link>
+                </p>
+              )}
+              <EndingForm key={at.channel.id} {...forms} ask={agreed.total ?? listing?.money ?? ask} />
             </details>
           </section>
         )}

@@ -3,22 +3,22 @@ import { readDeal } from '@/app/_server/clientDeal'
 import { getPieceView, loadProducts, type PieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { hasPaymentService } from '@/app/_server/paymentService'
-import { loadPriceDesk } from '@/app/_server/priceDesk'
+import { type Basis, basisOf } from '@/app/_server/quoting'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { draftLines, otherWays } from '@/core/house/quoteDraft'
 import { payWays } from '@/core/input/quote'
 import { formatMoney } from '@/core/measure/money'
 import { dayAfter } from '@/core/measure/time'
-import type { Agreed, QuoteKind } from '@/core/price/offer'
+import type { Agreed, MadeQuote, QuoteKind } from '@/core/price/offer'
 import { unitPricesOf } from '@/core/stock/product'
-import type { MadePayment } from '@/db/quote'
+import type { MadePayment } from '@/db/payment'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
 import { MadeQuotes } from '@/ui/quote/MadeQuotes'
 import { type PaidLine, Payments } from '@/ui/quote/Payments'
 import { type Draft, QuoteForm } from '@/ui/quote/QuoteForm'
 import { planWords } from '@/words/job'
-import { loggedWords } from '@/words/time'
+import { dayDateWords, hoursWords, loggedWords } from '@/words/time'
 
 export const metadata = { title: 'Offer' }
 
@@ -44,6 +44,7 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
       : agreed.balance > 0
         ? { what: 'balance' as const, amount: agreed.balance }
         : null
+  const asked: Asked = { view, kind, today, quotes, basis: await basisOf(view) }
   return (
     <div className="pt-6">
       <p className="text-lg">
@@ -56,19 +57,20 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
         </p>
       )}
       {agreed.total !== null && <Figures agreed={agreed} money={(minor) => formatMoney(minor, studio)} />}
-      <div className="mt-8 grid grid-cols-1 gap-x-14 gap-y-10 lg:grid-cols-2">
-        <div className="space-y-10">
-          {quotes.length > 0 && (
-            <section aria-labelledby="offered" className="border-t-2 border-ink pt-4">
-              <h2 id="offered" className="title text-3xl">
-                What was offered
-              </h2>
-              <MadeQuotes
-                {...{ quotes, studio, nowMs, today, pieceId: piece.id }}
-                nameOf={(id) => people.find((each) => each.id === id)?.name ?? null}
-              />
-            </section>
-          )}
+      {quotes.length > 0 && (
+        <div className="mt-8 grid grid-cols-1 gap-x-14 gap-y-10 lg:grid-cols-2">
+          <section aria-labelledby="offered" className="border-t-2 border-ink pt-4">
+            <h2 id="offered" className="title text-3xl">
+              What was offered
+            </h2>
+            <MadeQuotes
+              {...{ quotes, studio, nowMs, today, pieceId: piece.id }}
+              nameOf={(id) => people.find((each) => each.id === id)?.name ?? null}
+            />
+            <p className="mt-4">
+              The client reads it on <Link href={`/pieces/${piece.id}/client`}>their page</Link>, by a link that you send.
+            </p>
+          </section>
           {agreed.total !== null && (
             <section aria-labelledby="paid" className="border-t-2 border-ink pt-4">
               <h2 id="paid" className="title text-3xl">
@@ -82,18 +84,47 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
               />
             </section>
           )}
-          <p>
-            The client reads it on <Link href={`/pieces/${piece.id}/client`}>their page</Link>, by a link that you send.
-          </p>
         </div>
-        <section aria-labelledby="new" className={`border-t-2 border-ink pt-4 ${quotes.length === 0 ? 'lg:col-span-2' : ''}`}>
-          <h2 id="new" className="title text-3xl">
-            {kind === 'change' ? 'A change' : quotes.length > 0 ? 'Another offer' : 'What it will cost them'}
+      )}
+      <details open={quotes.length === 0} className="mt-10 border-t-2 border-ink pt-2" key={`${kind}-${quotes.length}`}>
+        <summary className="inline-flex min-h-14 cursor-pointer items-center">
+          <h2 className="title text-3xl underline decoration-2 underline-offset-4">
+            {kind === 'change' ? 'A change of what was agreed' : quotes.length > 0 ? 'Another offer' : 'What it will cost them'}
           </h2>
-          <QuoteForm key={`${kind}-${quotes.length}`} {...{ kind, pieceId: piece.id }} draft={await draftOf(view, kind, today)} />
-        </section>
-      </div>
+        </summary>
+        <WhatItTakes {...asked} />
+        <QuoteForm {...{ kind, pieceId: piece.id }} draft={await draftOf(asked)} />
+      </details>
     </div>
+  )
+}
+
+interface Asked {
+  view: PieceView
+  kind: QuoteKind
+  today: string
+  quotes: readonly MadeQuote[]
+  basis: Basis
+}
+/** What the figures are made of, so that nobody has to believe them; of a change, hours and day beside what was agreed. */
+function WhatItTakes({ view: { studio }, kind, quotes, basis: { hours, cost, price } }: Asked) {
+  const money = (minor: number) => formatMoney(minor, studio)
+  const last = quotes.findLast(({ answer }) => answer?.answer === 'accepted')
+  if (kind === 'quote' || !last)
+    return (
+      <p className="mt-1 text-soft">
+        As planned it costs you {money(cost)} and takes {hoursWords(hours, studio)}; your target is {money(price)}.
+      </p>
+    )
+  const more = last.hours === null ? 0 : Math.round((hours - last.hours) * 100) / 100
+  return (
+    <p className="mt-1 text-soft">
+      {more === 0
+        ? 'The plan takes as long as when it was agreed.'
+        : `The plan takes ${hoursWords(Math.abs(more), studio)} ${more > 0 ? 'longer' : 'less'} than when it was agreed.`}
+      {last.worth !== null && price !== last.worth && ` Your target is ${money(price)}, then ${money(last.worth)}.`}
+      {last.offer.ready && ` They were told ${dayDateWords(last.offer.ready.day, studio)}.`}
+    </p>
   )
 }
 
@@ -117,26 +148,26 @@ function Figures({ agreed, money }: { agreed: Agreed; money: (minor: number) => 
   )
 }
 
-/** What the plan makes of it: the target of the place that takes least, shared out over the parts. */
-async function draftOf(view: PieceView, kind: QuoteKind, today: string): Promise<Draft> {
+/** What the plan makes of it, shared out over the parts; of a change, what the plan asks beside what it asked when the last was agreed. */
+async function draftOf({ view, kind, today, quotes, basis }: Asked): Promise<Draft> {
   const { journey, studio } = view
   const validUntil = dayAfter(today, usual.days)
-  if (kind === 'change')
-    return { lines: [{ partId: null, words: '', detail: '', money: 0 }], suggested: [], depositPercent: 0, validUntil }
-  const [desk, products] = [await loadPriceDesk(view), await loadProducts()]
-  const priced = desk.channels.flatMap(({ price }) => (price ? [price] : []))
-  const price = Math.min(...priced.map(({ target }) => target))
-  const around = { terms: studio, unitPrice: unitPricesOf(products), method: studio.method }
-  const asked = Number.isFinite(price) ? price : 0
-  const nameOf = new Map(journey.parts.map(({ part }) => [part.id, part.name]))
+  if (kind === 'change') {
+    const last = quotes.findLast(({ answer }) => answer?.answer === 'accepted')
+    const more = basis.price - (last?.worth ?? basis.price)
+    const words = more === 0 ? '' : 'What the plan has come to since'
+    return { lines: [{ partId: null, words, detail: '', money: more }], suggested: [], depositPercent: 0, validUntil }
+  }
+  const around = { terms: studio, unitPrice: unitPricesOf(await loadProducts()), method: studio.method }
+  const partOf = new Map(journey.parts.map((part) => [part.part.id, part.part]))
   return {
-    lines: draftLines(journey, asked, studio.step, around).map(({ partId, words, topcoat, money }) => {
-      const plan = journey.parts.find(({ part }) => part.id === partId)?.part.plan
-      return { ...{ partId, words, money }, detail: [plan ? planWords(plan) : null, topcoat].filter(Boolean).join(', ') }
+    lines: draftLines(journey, basis.price, studio.step, around).map(({ partId, words, protection, money }) => {
+      const plan = partOf.get(partId)?.plan
+      return { ...{ partId, words, money }, detail: [plan ? planWords(plan) : null, protection].filter(Boolean).join(', ') }
     }),
-    suggested: otherWays(journey, asked, studio.step, around).map(({ partId, topcoats }) => ({
-      words: `protection, ${nameOf.get(partId) ?? ''}`,
-      choices: topcoats.map(({ words, extra }) => ({ words, extra })),
+    suggested: otherWays(journey, basis.price, studio.step, around).map(({ partId, ways }) => ({
+      words: `protection, ${partOf.get(partId)?.name ?? ''}`,
+      choices: ways,
     })),
     depositPercent: usual.depositPercent,
     validUntil,

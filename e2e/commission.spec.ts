@@ -1,0 +1,258 @@
+/** One commission, with its client in a browser of their own: offered, chosen, accepted to the letter, paid ahead, changed twice, paid, handed over. */
+import { type ChildProcess, spawn } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { type Browser, expect, type Page, test } from '@playwright/test'
+import { v7 as uuidv7 } from 'uuid'
+import { signed } from '../src/paymentSignature'
+import { expectAxeClean } from './axe'
+import { freePort, ownServer } from './ownServer'
+
+const key = 'of the tests alone'
+const more: Record<string, string> = { ITINERUM_PAYMENTS_KEY: key }
+const own = ownServer('commission', 'demo', more)
+let service: ChildProcess
+test.beforeAll(async () => {
+  test.setTimeout(120_000)
+  const port = await freePort()
+  more.ITINERUM_PAYMENTS = `http://127.0.0.1:${port}`
+  service = spawn('node_modules/.bin/tsx', ['payments/server.ts', String(port)], {
+    env: { ...process.env, ITINERUM_PAYMENTS_KEY: key, ITINERUM_PAYMENTS_LATE_MS: '1500' },
+    stdio: 'ignore',
+  })
+  await own.begin()
+})
+test.afterAll(async () => {
+  service.kill()
+  await own.end()
+})
+test.use({ storageState: { cookies: [], origins: [] } })
+test.describe.configure({ mode: 'serial' })
+
+let link = ''
+const piecePath = async () =>
+  `${own.address()}/pieces/${(await own.ask<{ id: string }>(`select id from piece where name like 'Nursery%'`))[0]?.id ?? ''}`
+const asClient = async (browser: Browser): Promise<Page> => {
+  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
+  await page.goto(link)
+  return page
+}
+const figures = async (page: Page) => {
+  const all: Record<string, string> = {}
+  for (const key_ of ['agreed', 'paid', 'balance'])
+    all[key_] = (await page.locator(`[data-figure="${key_}"]`).textContent()) ?? ''
+  return all
+}
+/** Waits for what the service tells. */
+const comesTo = (page: Page, expected: Record<string, string>) =>
+  expect(async () => {
+    await page.reload()
+    expect(await figures(page)).toEqual(expected)
+  }).toPass({ timeout: 30_000 })
+
+test('an offer by part, with a way to choose, is read by the client, accepted by name, and kept to the letter', async ({
+  browser,
+  context,
+}) => {
+  test.setTimeout(180_000)
+  await own.letIn(context, 'Wenna')
+  const desk = await context.newPage()
+  const piece = await piecePath()
+  await desk.goto(piece)
+  await desk.getByRole('link', { name: 'Offer', exact: true }).click()
+  await expect(desk.getByRole('heading', { level: 1, name: 'Offered to The Ferrow household' })).toBeVisible()
+  // what the plan makes of it: a line a part, in whole steps of the house's prices
+  await expect(desk.getByText(/As planned it costs you £[\d.]+ and takes/)).toBeVisible()
+  await desk.locator('[name="lines.0.money"]').fill('175')
+  await desk.locator('[name="lines.1.money"]').fill('110')
+  await desk.getByRole('button', { name: 'Another line' }).click()
+  await desk.locator('[name="lines.2.words"]').fill('You fetch it yourselves')
+  await desk.locator('[name="lines.2.money"]').fill('-5')
+  await expect(desk.locator('[data-figure="offered"]')).toHaveText('£280.00')
+  await desk.getByRole('button', { name: 'Let them choose: protection, Case' }).click()
+  await desk.locator('[name="options.0.choices.1.extra"]').fill('45')
+  await desk.getByLabel('Not in it').fill('New shelves')
+  await expectAxeClean(desk)
+  // nonsense is told beside its field, and nothing typed is lost
+  await desk.getByLabel(/^Deposit/).fill('a third')
+  await desk.getByRole('button', { name: 'Offer it' }).click()
+  await expect(desk.getByText('Write a share, in percent, from 0 to 99.')).toBeVisible()
+  await desk.getByLabel(/^Deposit/).fill('30')
+  await desk.getByRole('button', { name: 'Offer it' }).click()
+  await expect(desk.getByText(/Waits for their answer, until/)).toBeVisible()
+  await desk.goto(`${piece}/client`)
+  await desk.getByRole('button', { name: 'Make a link' }).click()
+  link = (await desk.locator('[data-client-link]').textContent()) ?? ''
+
+  const client = await asClient(browser)
+  const elsewhere = await asClient(browser)
+  await expect(client.getByRole('heading', { name: 'What we offer' })).toBeVisible()
+  await expect(client.getByText('Not in it: New shelves')).toBeVisible()
+  await expectAxeClean(client)
+  await client.getByRole('button', { name: 'I accept this' }).click()
+  await expect(client.getByText('Write your name first.')).toBeVisible()
+  await client.getByLabel('Your name').fill('Ode Ferrow')
+  await client.getByRole('button', { name: 'I accept this' }).click()
+  await expect(client.getByText('Choose one of each first.')).toBeVisible()
+  await client.getByRole('radio', { name: /£45\.00/ }).check()
+  // 175 + 110 − 5 + 45, of it 30 %
+  await expect(client.locator('[data-figure="total"]')).toHaveText('£325.00')
+  await expect(client.locator('[data-figure="deposit"]')).toHaveText('£97.50')
+  await client.getByRole('button', { name: 'I accept this' }).click()
+  await expect(client.getByText(/Accepted by Ode Ferrow on/)).toBeVisible()
+  expect(await figures(client)).toEqual({ agreed: '£325.00', paid: '£0.00', balance: '£325.00' })
+  // the seal is of the very bytes of the file
+  const download = client.waitForEvent('download')
+  await client.getByRole('link', { name: 'The file that was sealed' }).click()
+  const file = readFileSync(await (await download).path())
+  const digest = createHash('sha256').update(file).digest('hex')
+  await expect(client.getByText(digest)).toBeVisible()
+  expect(JSON.parse(file.toString())).toMatchObject({ total: 32_500, deposit: 9_750, offer: { excluded: 'New shelves' } })
+  // who had it open elsewhere is told that it was answered
+  await elsewhere.getByLabel('Your name').fill('Ode Ferrow')
+  await elsewhere.getByRole('button', { name: 'No, thank you' }).click()
+  await expect(elsewhere.getByText(/Accepted by Ode Ferrow on/)).toBeVisible()
+  await desk.goto(`${own.address()}/pieces`)
+  await desk.getByRole('link', { name: /Nursery bookcase: they accepted the offer, £325\.00/ }).click()
+  await expect(desk.getByText(digest)).toBeVisible()
+})
+
+test('the deposit is told twice and booked once; a silent service takes nothing; what is damaged or not signed books nothing', async ({
+  browser,
+  context,
+}) => {
+  test.setTimeout(180_000)
+  const client = await asClient(browser)
+  const fault = (what: string) => fetch(`${more.ITINERUM_PAYMENTS}/fault`, { method: 'PUT', body: what })
+  await fault('down')
+  await client.getByRole('button', { name: 'Pay the deposit, £97.50' }).click()
+  await expect(client.getByText(/The payment service does not answer\. Nothing was taken/)).toBeVisible({ timeout: 20_000 })
+  await fault('none')
+  await client.getByRole('button', { name: 'Pay the deposit, £97.50' }).click()
+  await expect(client.getByRole('heading', { name: '£97.50' })).toBeVisible()
+  await client.getByRole('button', { name: 'Refuse' }).click()
+  await expect(client.getByRole('button', { name: 'Pay the deposit, £97.50' })).toBeVisible()
+  await client.getByRole('button', { name: 'Pay the deposit, £97.50' }).click()
+  await client.getByRole('button', { name: 'Pay; it is told twice' }).click()
+  await comesTo(client, { agreed: '£325.00', paid: '£97.50', balance: '£227.50' })
+  expect(
+    await own.ask('select amount::int, way from payment p join piece on piece.id = piece_id where name like $1', ['Nursery%']),
+  ).toEqual([{ amount: 9_750, way: 'service' }])
+  const [asked] = await own.ask<{ id: string }>(
+    `select r.id from payment_request r join piece on piece.id = piece_id where name like 'Nursery%' order by r.at desc limit 1`,
+  )
+  const notice = {
+    request: asked?.id,
+    mark: uuidv7(),
+    result: 'paid',
+    amount: 9_750,
+    currency: 'GBP',
+    at: new Date().toISOString(),
+  }
+  const tell = async (said: unknown, by = key) => {
+    const body = typeof said === 'string' ? said : JSON.stringify(said)
+    const headers = { 'itinerum-signature': signed(body, by, Date.now()) }
+    return (await fetch(`${own.address()}/api/payments`, { method: 'POST', body, headers })).status
+  }
+  expect(await tell(notice, 'another key')).toBe(401)
+  expect(await tell({ ...notice, amount: 1 })).toBe(409)
+  expect(await tell({ ...notice, request: uuidv7() })).toBe(404)
+  expect(await tell({ ...notice, at: 'yesterday' })).toBe(422)
+  expect(await tell('{"request":')).toBe(422)
+  expect(await tell({ ...notice, result: 'refused' })).toBe(200)
+  await own.letIn(context, 'Wenna')
+  const desk = await context.newPage()
+  await desk.goto(`${await piecePath()}/offer`)
+  expect(await figures(desk)).toEqual({ agreed: '£325.00', paid: '£97.50', balance: '£227.50' })
+})
+
+test('two changes of mind: each waits for a yes; then the balance, something back, and it is handed over', async ({
+  browser,
+  context,
+}) => {
+  test.setTimeout(240_000)
+  await own.letIn(context, 'Wenna')
+  const desk = await context.newPage()
+  const piece = await piecePath()
+  const change = async (words: string, money: string) => {
+    await desk.goto(`${piece}/offer`)
+    await desk.getByText('A change of what was agreed').click()
+    await desk.locator('[name="lines.0.words"]').fill(words)
+    await desk.locator('[name="lines.0.money"]').fill(money)
+    await desk.getByRole('button', { name: 'Offer the change' }).click()
+    await expect(desk.getByText(/A change waits for their yes/)).toBeVisible()
+  }
+  await change('Brass handles', '40')
+  await desk.goto(piece)
+  await expect(desk.getByText(/A change waits for the client’s yes/)).toBeVisible()
+  const client = await asClient(browser)
+  await expect(client.getByRole('heading', { name: 'A change of what was agreed' })).toBeVisible()
+  await client.getByLabel('Your name').fill('Ode Ferrow')
+  await client.getByRole('button', { name: 'I accept this' }).click()
+  await comesTo(client, { agreed: '£365.00', paid: '£97.50', balance: '£267.50' })
+  await change('Without the top shelf', '−25')
+  await desk.getByText('They said it here, or it is withdrawn').click()
+  await desk.getByRole('button', { name: 'They accepted' }).click()
+  await expect(desk.getByText(/Say how you know/)).toBeVisible()
+  await desk.getByLabel(/^How you know/).fill('Said by telephone')
+  await desk.getByRole('button', { name: 'They accepted' }).click()
+  await expect(desk.locator('[data-figure="agreed"]')).toHaveText('£340.00')
+  await expect(desk.getByText(/A change waits/)).toHaveCount(0)
+  await desk.goto(piece)
+  await expect(desk.getByRole('link', { name: 'Its record' })).toBeVisible()
+  await expect(desk.getByText(/A change waits/)).toHaveCount(0)
+
+  await client.reload()
+  await client.getByRole('button', { name: 'Pay the balance, £242.50' }).click()
+  await client.getByRole('button', { name: 'Pay; it is told late' }).click()
+  await comesTo(client, { agreed: '£340.00', paid: '£340.00', balance: '£0.00' })
+  await desk.goto(`${piece}/offer`)
+  await desk.locator('[data-paid=balance]').getByText('Give back', { exact: true }).click()
+  await desk.locator('[data-paid=balance]').getByLabel('GBP').fill('900')
+  await desk.getByRole('button', { name: 'Give it back' }).click()
+  await expect(desk.getByText('No more goes back than came.')).toBeVisible()
+  await desk.locator('[data-paid=balance]').getByLabel('GBP').fill('10')
+  await desk.getByRole('button', { name: 'Give it back' }).click()
+  await comesTo(desk, { agreed: '£340.00', paid: '£330.00', balance: '£10.00' })
+  // written by mistake, and struck
+  await desk.locator('[name="amount"]').fill('10')
+  await desk.getByRole('button', { name: 'Write it down' }).click()
+  await comesTo(desk, { agreed: '£340.00', paid: '£340.00', balance: '£0.00' })
+  await desk.locator('[data-paid]').getByRole('button', { name: 'Strike it' }).click()
+  await comesTo(desk, { agreed: '£340.00', paid: '£330.00', balance: '£10.00' })
+
+  await desk.goto(`${piece}/money`)
+  await expect(desk.getByText('£10.00 of what was agreed is still to come.')).toBeAttached()
+  await desk.getByText('It leaves: sold, handed over, kept, given').click()
+  await desk.getByLabel('How it left').selectOption({ label: 'handed over' })
+  await expect(desk.getByLabel('Price paid, GBP')).toHaveValue('340.00')
+  await desk.getByRole('button', { name: 'It has left' }).click()
+  const anyway = desk.getByRole('checkbox', { name: /leaves all the same/ })
+  if (await anyway.isVisible().catch(() => false)) {
+    await anyway.check()
+    await desk.getByRole('button', { name: 'It has left' }).click()
+  }
+  await expect(desk.getByRole('heading', { level: 1, name: 'What it earned' })).toBeVisible()
+  const books = await (
+    await desk.request.get(`${own.address()}/api/studio/books?by=posting&year=${new Date().getFullYear()}`)
+  ).text()
+  const lines = books.split(/\r?\n/).filter((line) => line.includes('Nursery bookcase') && line.includes('Clients'))
+  // 97.50 and 242.50 came, 10.00 went back, 10.00 were written and struck; 340.00 is the sale
+  const amounts = lines.map((line) => line.split(',').at(-1)).toSorted()
+  expect(amounts).toEqual(['10.00', '10.00', '10.00', '242.50', '340.00', '97.50'])
+})
+
+test('a link that was taken back opens nothing, and answers nothing', async ({ browser, context }) => {
+  await own.letIn(context, 'Wenna')
+  const client = await asClient(browser)
+  await own.ask(`update client_link set revoked_at = now()`)
+  const token = new URL(link).pathname
+  const headers = { origin: own.address(), 'content-type': 'application/json' }
+  const answer = { id: uuidv7(), quoteId: uuidv7(), digest: 'a'.repeat(64), answer: 'accepted', name: 'Ode', chosen: {} }
+  const post = async (path: string, data: unknown) =>
+    (await client.request.post(`${own.address()}${token}${path}`, { data, headers })).status()
+  expect(await post('/answer', answer)).toBe(410)
+  expect(await post('/pay', { id: uuidv7(), what: 'balance' })).toBe(410)
+  await client.reload()
+  await expect(client.getByText('This link opens nothing')).toBeVisible()
+})
