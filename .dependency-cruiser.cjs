@@ -75,6 +75,12 @@ module.exports = {
       '^src/(app|db|worker)',
       'The interface knows the core, the words and the outbox; the application hands it its actions.',
     ),
+    outside(
+      'papers-know-words',
+      '^src/papers',
+      '^src/(app|db|outbox|ui|worker)',
+      'What is printed is made of the core and the words.',
+    ),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'no-orphans',

@@ -5,7 +5,7 @@ const config: NextConfig = {
   reactStrictMode: true,
   // `./itinerum test types` checks them, once; a start need not
   typescript: { ignoreBuildErrors: true },
-  serverExternalPackages: ['pg', 'sharp'],
+  serverExternalPackages: ['pg', 'sharp', '@react-pdf/renderer'],
   // the door sees the framework's own headers too, and stops those that can't be read
   skipProxyUrlNormalize: true,
   // maps of the server's code are three quarters of what a build weighs, and nobody reads them where it is served

@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { type Browser, expect, type Page, test } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
+import { textOfPdf } from '../src/papers/testing/textOfPdf'
 import { signed } from '../src/paymentSignature'
 import { expectAxeClean } from './axe'
 import { freePort, ownServer } from './ownServer'
@@ -108,6 +109,21 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   const digest = createHash('sha256').update(file).digest('hex')
   await expect(client.getByText(digest)).toBeVisible()
   expect(JSON.parse(file.toString())).toMatchObject({ total: 32_500, deposit: 9_750, offer: { excluded: 'New shelves' } })
+  // on paper it says the same
+  const paper = await client.request.get(
+    new URL((await client.getByRole('link', { name: 'PDF' }).getAttribute('href')) ?? '', link).href,
+  )
+  const text = await textOfPdf(await paper.body())
+  for (const said of [
+    'Nursery bookcase',
+    'for The Ferrow household',
+    '£325.00',
+    '£97.50',
+    'New shelves',
+    'Accepted by Ode Ferrow',
+    digest,
+  ])
+    expect(text).toContain(said)
   // who had it open elsewhere is told that it was answered
   await elsewhere.getByLabel('Your name').fill('Ode Ferrow')
   await elsewhere.getByRole('button', { name: 'No, thank you' }).click()
@@ -233,6 +249,16 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
     await desk.getByRole('button', { name: 'It has left' }).click()
   }
   await expect(desk.getByRole('heading', { level: 1, name: 'What it earned' })).toBeVisible()
+  // its papers, for the client and at the desk
+  await client.reload()
+  const handed = await client.request.get(
+    new URL((await client.getByRole('link', { name: 'Handover (PDF)' }).getAttribute('href')) ?? '', link).href,
+  )
+  const said = await textOfPdf(await handed.body())
+  for (const part of ['Handover', 'Nursery bookcase', 'Case', 'Shelves', 'Tall furniture is fixed to the wall', 'To touch up'])
+    expect(said).toContain(part)
+  const desks = await desk.request.get(`${piece.replace('/pieces/', '/api/pieces/')}/paper`)
+  expect(await textOfPdf(await desks.body())).toContain('What was laid, and when')
   const books = await (
     await desk.request.get(`${own.address()}/api/studio/books?by=posting&year=${new Date().getFullYear()}`)
   ).text()

@@ -119,7 +119,9 @@ test('every page of the build answers each role, and says what is not theirs: by
   const notTheirs = {
     painter: /^\/house\/(?:api|prices)$/,
     bookkeeper: new RegExp(`${plans.source}|^\\/house\\/(?:api|prices)$`),
-    helper: new RegExp(`${plans.source}|\\/(?:money|client|offer)$|^\\/(?:house\\/(?:api|prices)|kerb|shelf\\/buy|learned\\/earned)$`),
+    helper: new RegExp(
+      `${plans.source}|\\/(?:money|client|offer)$|^\\/(?:house\\/(?:api|prices)|kerb|shelf\\/buy|learned\\/earned)$`,
+    ),
   }
   const context = await browser.newContext()
   await own.letIn(context, 'Joss')

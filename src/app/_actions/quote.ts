@@ -19,7 +19,7 @@ import {
   withdrawQuoteInput,
   type WithdrawQuoteText,
 } from '@/core/input/quote'
-import { addPayment , strikePayment as strike } from '@/db/payment'
+import { addPayment, strikePayment as strike } from '@/db/payment'
 import { withdrawQuote as withdraw } from '@/db/quote'
 
 export async function offerQuote(typed: QuoteText): Promise<Answer> {

@@ -1,7 +1,7 @@
 /** What was agreed with a client and what is paid: each offer that was answered, kept to the letter, and what is still due. */
 import type { Studio } from '@/core/house/studio'
 import { formatMoney } from '@/core/measure/money'
-import type { Agreed ,MadeQuote } from '@/core/price/offer'
+import type { Agreed, MadeQuote } from '@/core/price/offer'
 import { clientDate, type ClientWords } from '@/words/client'
 import { PayButton } from './PayButton'
 
@@ -50,6 +50,9 @@ export function ClientAgreed({ words, studio, token, quotes, agreed, canPay, cur
                   {deal.seal}: <code className="text-sm">{answer.digest}</code>{' '}
                   <a className="unprinted underline" href={`/for/${token}/agreed/${id}`}>
                     {deal.file}
+                  </a>{' '}
+                  <a className="unprinted underline" href={`/for/${token}/offer/${id}`}>
+                    PDF
                   </a>
                 </span>
               )}

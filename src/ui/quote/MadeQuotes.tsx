@@ -1,7 +1,7 @@
 /** What was offered for a piece, the newest first, and what was said to it. */
 import type { Studio } from '@/core/house/studio'
 import { formatMoney } from '@/core/measure/money'
-import { type MadeQuote , totalOf } from '@/core/price/offer'
+import { type MadeQuote, totalOf } from '@/core/price/offer'
 import { dayDateWords, loggedWords } from '@/words/time'
 import { AnswerQuote } from './AnswerQuote'
 import { OfferLines } from './OfferLines'
@@ -54,6 +54,9 @@ export function MadeQuotes({ quotes, studio, nowMs, today, nameOf, pieceId }: Pr
                 </a>
               </p>
             )}
+            <a href={`/api/pieces/${pieceId}/paper?offer=${id}`} className="inline-flex min-h-12 items-center underline">
+              As PDF
+            </a>
             <details className="mt-1">
               <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
                 {kind === 'quote' ? 'What was offered' : 'What the change is'}, {loggedWords(at, studio, nowMs)}

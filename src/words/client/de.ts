@@ -109,4 +109,18 @@ export const de: ClientWords = {
     silent: 'Der Zahlungsdienst antwortet nicht. Es wurde nichts abgebucht: Bitte gleich noch einmal versuchen.',
     nothingDue: 'Es ist nichts mehr offen.',
   },
+  papers: {
+    paper: 'Übergabe',
+    made: 'Woraus die Farben gemischt sind',
+    touchUp: 'Zum Ausbessern',
+    touchUpHow:
+      'Die Stelle reinigen und trocknen lassen, leicht anschleifen, die Farbe mit kleinem Pinsel dünn auftragen, trocknen lassen und den Schutz darüber auftragen.',
+    oiled:
+      'Lappen mit Öl erhitzen sich von selbst: im Freien ausgebreitet trocknen oder unter Wasser in einer geschlossenen Dose aufbewahren.',
+    scan: 'Dieses Stück, mit seinen Bildern',
+    page: (n, all) => `Seite ${n} von ${all}`,
+    agreedBy: (name, day) => `Angenommen von ${name} am ${day}`,
+    chosen: 'gewählt',
+    offerPaper: 'Angebot',
+  },
 }

@@ -109,4 +109,18 @@ export const en: ClientWords = {
     silent: 'The payment service does not answer. Nothing was taken: try again in a moment.',
     nothingDue: 'Nothing is due any more.',
   },
+  papers: {
+    paper: 'Handover',
+    made: 'What its colours are made of',
+    touchUp: 'To touch up',
+    touchUpHow:
+      'Clean the place and let it dry, smooth it lightly, lay the colour thinly with a small brush, let it dry, and lay over it what protects it.',
+    oiled:
+      'Rags with oil in them heat up by themselves: spread them out to dry out of doors, or keep them under water in a closed tin.',
+    scan: 'This piece, with its photographs',
+    page: (n, all) => `Page ${n} of ${all}`,
+    agreedBy: (name, day) => `Accepted by ${name} on ${day}`,
+    chosen: 'chosen',
+    offerPaper: 'Offer',
+  },
 }

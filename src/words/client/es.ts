@@ -109,4 +109,18 @@ export const es: ClientWords = {
     silent: 'El servicio de pago no responde. No se cobró nada: inténtelo de nuevo en un momento.',
     nothingDue: 'Ya no se debe nada.',
   },
+  papers: {
+    paper: 'Entrega',
+    made: 'De qué están hechos sus colores',
+    touchUp: 'Para retocar',
+    touchUpHow:
+      'Limpie el lugar y déjelo secar, lije ligeramente, aplique el color en capa fina con un pincel pequeño, déjelo secar y aplique encima la protección.',
+    oiled:
+      'Los trapos con aceite se calientan solos: extiéndalos a secar al aire libre o guárdelos bajo agua en una lata cerrada.',
+    scan: 'Esta pieza, con sus fotografías',
+    page: (n, all) => `Página ${n} de ${all}`,
+    agreedBy: (name, day) => `Aceptado por ${name} el ${day}`,
+    chosen: 'elegido',
+    offerPaper: 'Oferta',
+  },
 }

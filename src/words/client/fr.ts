@@ -109,4 +109,18 @@ export const fr: ClientWords = {
     silent: 'Le service de paiement ne répond pas. Rien n’a été prélevé : réessayez dans un instant.',
     nothingDue: 'Plus rien n’est dû.',
   },
+  papers: {
+    paper: 'Remise',
+    made: 'De quoi sont faites ses couleurs',
+    touchUp: 'Pour retoucher',
+    touchUpHow:
+      'Nettoyez l’endroit et laissez sécher, poncez légèrement, posez la couleur en couche mince avec un petit pinceau, laissez sécher, puis posez la protection.',
+    oiled:
+      'Les chiffons imprégnés d’huile s’échauffent d’eux-mêmes : étalez-les dehors pour sécher, ou gardez-les sous l’eau dans une boîte fermée.',
+    scan: 'Ce meuble, avec ses photos',
+    page: (n, all) => `Page ${n} sur ${all}`,
+    agreedBy: (name, day) => `Accepté par ${name} le ${day}`,
+    chosen: 'choisi',
+    offerPaper: 'Offre',
+  },
 }

@@ -46,6 +46,7 @@ export interface ClientWords {
   overHint: string
   kept: (day: string) => string
   deal: DealWords
+  papers: PaperWords
 }
 /** What stands on an offer, whatever is made with it. */
 export interface DealWords {
@@ -82,4 +83,18 @@ export interface DealWords {
   acceptedAtDesk: (day: string) => string
   declined: (day: string) => string
   ranOut: (day: string) => string
+}
+
+/** What stands on papers that a client keeps. */
+export interface PaperWords {
+  paper: string
+  made: string
+  touchUp: string
+  touchUpHow: string
+  oiled: string
+  scan: string
+  chosen: string
+  offerPaper: string
+  page: (n: number, all: number) => string
+  agreedBy: (name: string, day: string) => string
 }

@@ -20,6 +20,7 @@ import { ClientWay } from '@/ui/client/ClientWay'
 import { NoteOpened } from '@/ui/client/NoteOpened'
 import { PrintButton } from '@/ui/piece/PrintButton'
 import { clientDate, clientDay, type ClientWords, clientWords } from '@/words/client'
+import { termsOf } from '@/words/offer'
 
 type Params = { params: Promise<{ token: string }> }
 
@@ -102,7 +103,14 @@ export default async function ClientPage({ params }: Params) {
       </div>
       <footer className="mt-14 flex flex-wrap items-center justify-between gap-4 border-t border-line pt-4 text-soft">
         <p className="max-w-prose">{words.kept(clientDate(until, words, studio))}</p>
-        <PrintButton words={words.print} isAside />
+        <span className="flex gap-3">
+          {shows('record') && isDone && (
+            <a href={`/for/${token}/paper`} className="press unprinted">
+              {words.papers.paper} (PDF)
+            </a>
+          )}
+          <PrintButton words={words.print} isAside />
+        </span>
       </footer>
     </main>
   )
@@ -149,15 +157,9 @@ function ClientDeal({
 function offerWords(words: ClientWords, { kind, offer }: MadeQuote): OfferWords {
   const { deal, notSent } = words
   const { each, asPlanned, excluded, total, less, deposit, name, accept, decline, accepting, choose, nameMissing, over } = deal
-  const { ready, taxShare } = offer
-  const percent = new Intl.NumberFormat(words.locale, { style: 'percent', maximumFractionDigits: 2 })
   return {
     ...{ each, asPlanned, excluded, total, less, deposit, name, accept, decline, accepting, choose, nameMissing, over, notSent },
     title: kind === 'quote' ? deal.offer : deal.change,
-    terms: [
-      deal.validUntil(clientDay(offer.validUntil, words)),
-      ...(ready ? [(ready.is === 'promised' ? deal.readyPromised : deal.readyEarliest)(clientDay(ready.day, words))] : []),
-      ...(taxShare === null ? [] : [deal.taxed(percent.format(taxShare))]),
-    ],
+    terms: termsOf(offer, words),
   }
 }

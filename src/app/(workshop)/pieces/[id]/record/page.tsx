@@ -7,6 +7,7 @@ import { formatArea } from '@/core/measure/length'
 import type { Instant } from '@/core/measure/named'
 import type { Measuring } from '@/core/measure/units'
 import { areaOfPart } from '@/core/piece/area'
+import { handoverOf } from '@/core/piece/handover'
 import type { PartJourney } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
 import type { Photo, PlanStep } from '@/core/piece/piece'
@@ -31,16 +32,19 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
     (photo) => photo !== undefined,
   )
   const date = (instant: Instant) => dateWords(instant, studio)
-  // what stays as it is has no date of its own
-  const uses = journey.parts.flatMap(({ use, finishedAt }) => (finishedAt && !use ? [] : [use?.times.opens ?? null]))
-  const usable = uses.every((at) => at !== null) ? uses.sort().at(-1) : undefined
+  const { usable } = handoverOf(journey)
   return (
     <article className="mx-auto max-w-[52rem] pt-6">
       <div className="unprinted mb-4 flex items-center justify-between">
         <Link href={`/pieces/${piece.id}`} className="text-lg">
           {piece.name}
         </Link>
-        <PrintButton />
+        <span className="flex gap-3">
+          <a href={`/api/pieces/${piece.id}/paper`} className="press">
+            To hand over (PDF)
+          </a>
+          <PrintButton />
+        </span>
       </div>
       <header className="border-b-2 border-ink pb-4">
         <p className="eyebrow">

@@ -1,0 +1,33 @@
+/** What goes along with a piece, on paper; or one of its offers, where it is named. */
+import { z } from 'zod'
+import { readDeal } from '@/app/_server/clientDeal'
+import { whoIsIn } from '@/app/_server/door'
+import { findPieceView } from '@/app/_server/load'
+import { handoverPaper, offerPaper } from '@/app/_server/papers'
+import { readStudio } from '@/app/_server/session'
+import { clientLanguages } from '@/core/house/clientPage'
+import { findClientPage } from '@/db/clientPage'
+import { findAccepted } from '@/db/quote'
+
+const notThere = () => Response.json({ issue: 'not-found' }, { status: 404 })
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  if (!(await whoIsIn())) return Response.json({ issue: 'signed-out' }, { status: 401 })
+  const id = z.uuid().safeParse((await params).id)
+  const view = id.success ? await findPieceView(id.data) : null
+  if (!view) return notThere()
+  const { studio, journey, nowMs } = view
+  const { piece } = journey.file
+  const wanted = new URL(request.url).searchParams.get('offer')
+  const { page, quote, accepted } = await readStudio(async (client) => {
+    const deal = wanted === null ? null : await readDeal(client, piece.id, studio.zone, nowMs)
+    const found = deal?.quotes.find((each) => each.id === wanted) ?? null
+    return {
+      page: await findClientPage(client, piece.id),
+      quote: found,
+      accepted: found ? await findAccepted(client, found.id) : null,
+    }
+  })
+  const language = page?.language ?? clientLanguages.find((each) => studio.locale.startsWith(each)) ?? 'en'
+  if (wanted === null) return handoverPaper(view, { address: null, language })
+  return quote ? offerPaper(studio, quote, { accepted: accepted?.text ?? null, client: piece.client, language }) : notThere()
+}
