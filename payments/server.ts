@@ -43,7 +43,8 @@ async function tell(notice: string, told: object, tries = 5): Promise<void> {
   }).catch(() => null)
   console.log(`told ${notice}: ${heard?.status ?? 'nobody'}`)
   // what can't be believed is not said again
-  if ((heard === null || heard.status >= 500) && tries > 1) setTimeout(() => void tell(notice, told, tries - 1), 1_000 * (6 - tries))
+  if ((heard === null || heard.status >= 500) && tries > 1)
+    setTimeout(() => void tell(notice, told, tries - 1), 1_000 * (6 - tries))
 }
 const noticeOf = ({ id, amount, currency }: Pick<Request, 'id' | 'amount' | 'currency'>, result: string, mark: string) => ({
   ...{ request: id, mark, result, amount, currency, at: new Date().toISOString() },

@@ -1,5 +1,6 @@
 /** What goes along with a piece: its layers and their days, its colours and what they are made of, its care, the way to its page. */
 import { Path, Svg, Text, View } from '@react-pdf/renderer'
+import { getFamily } from '@/core/craft/families'
 import { dayOf } from '@/core/measure/time'
 import type { Handover } from '@/core/piece/handover'
 import { clientDate, clientDay, type ClientWords } from '@/words/client'
@@ -19,6 +20,8 @@ interface Props {
 }
 export function HandoverPaper({ studio, piece, madeAt, handover, drawn, words, code }: Props) {
   const { papers } = words
+  // families are told in the language they are kept in
+  const isEnglish = words.locale.startsWith('en')
   const date = (at: string) => clientDate(at, words, studio)
   return (
     <Paper
@@ -36,9 +39,13 @@ export function HandoverPaper({ studio, piece, madeAt, handover, drawn, words, c
           {drawn[index] && <LayerStack {...drawn[index]} />}
           <View style={{ flex: 1 }}>
             <Text style={styles.small}>{part.name}</Text>
-            {part.lines.map(({ kind, colour, mix, on }, k) => (
+            {part.lines.map(({ kind, colour, family, mix, on }, k) => (
               <View key={k} style={styles.row}>
-                <Text style={{ flex: 1 }}>{[capital(words.layers[kind]), colour, mix].filter(Boolean).join(' · ')}</Text>
+                <Text style={{ flex: 1 }}>
+                  {[capital(words.layers[kind]), colour, isEnglish && family ? getFamily(family).words : null, mix]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </Text>
                 <Text style={styles.soft}>{date(on)}</Text>
               </View>
             ))}

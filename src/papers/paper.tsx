@@ -39,9 +39,9 @@ export const styles = StyleSheet.create({
     color: ink,
   },
   eyebrow: { fontWeight: 700, fontSize: 9 },
-  title: { ...title, fontSize: 30, lineHeight: 1.1, marginTop: 2 },
+  title: { ...title, fontSize: 30, lineHeight: 1.2, marginTop: 2, marginBottom: 4 },
   heading: { ...title, fontSize: 16, marginTop: 20, marginBottom: 4, paddingTop: 6, borderTopWidth: 1.5, borderTopColor: ink },
-  small: { ...title, fontSize: 12.5, marginTop: 8 },
+  small: { ...title, fontSize: 12.5, marginTop: 8, marginBottom: 3 },
   soft: { color: soft },
   bold: { fontWeight: 700 },
   row: {

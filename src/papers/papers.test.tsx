@@ -103,7 +103,12 @@ test('what goes along with a piece says its layers with their days, its colours,
   )
   const text = await textOfPdf(await renderToBuffer(paper))
   for (const said of [
-    ...['Paint · Ferry Slate · paint : water 5 : 1', '2 November 2026', '5 November 2026', '3 Quince Rind : 1 Oat Husk'],
+    ...[
+      'Paint · Ferry Slate · clay paint · paint : water 5 : 1',
+      '2 November 2026',
+      '5 November 2026',
+      '3 Quince Rind : 1 Oat Husk',
+    ],
     ...['from Saturday 5 December', 'Rags with oil', 'Tall furniture is fixed to the wall', 'This piece, with its photographs'],
   ])
     expect(text).toContain(said)
