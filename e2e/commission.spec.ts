@@ -131,6 +131,9 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   await desk.goto(`${own.address()}/pieces`)
   await desk.getByRole('link', { name: /Nursery bookcase: they accepted the offer, £325\.00/ }).click()
   await expect(desk.getByText(digest)).toBeVisible()
+  const kept = (await desk.getByRole('link', { name: 'The file', exact: true }).getAttribute('href')) ?? ''
+  const letter = await (await desk.request.get(new URL(kept, link).href)).body()
+  expect(createHash('sha256').update(letter).digest('hex')).toBe(digest)
 })
 
 test('the deposit is told twice and booked once; a silent service takes nothing; what is damaged or not signed books nothing', async ({

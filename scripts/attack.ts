@@ -192,7 +192,6 @@ const apis = [
   '/api/studio/archive',
   '/api/studio/earned',
   '/api/studio/books',
-  `/api/studio/agreed/${uuidv7()}`,
   '/api/payments',
   '/api/keys',
   '/api/v1/bench',

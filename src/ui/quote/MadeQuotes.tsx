@@ -49,7 +49,7 @@ export function MadeQuotes({ quotes, studio, nowMs, today, nameOf, pieceId }: Pr
             {answer?.digest && (
               <p className="text-sm text-soft [overflow-wrap:anywhere]">
                 Kept to the letter, SHA-256 <code>{answer.digest}</code>{' '}
-                <a href={`/api/studio/agreed/${id}`} className="text-base underline">
+                <a href={`/api/pieces/${pieceId}/paper?offer=${id}&letter`} className="text-base underline">
                   The file
                 </a>
               </p>

@@ -1,6 +1,7 @@
-/** What goes along with a piece, on paper; or one of its offers, where it is named. */
+/** What goes along with a piece, on paper; or one of its offers, where it is named; or what was accepted of that, to the letter. */
 import { z } from 'zod'
 import { readDeal } from '@/app/_server/clientDeal'
+import { acceptedFile } from '@/app/_server/deals'
 import { whoIsIn } from '@/app/_server/door'
 import { findPieceView } from '@/app/_server/load'
 import { handoverPaper, offerPaper } from '@/app/_server/papers'
@@ -17,7 +18,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   if (!view) return notThere()
   const { studio, journey, nowMs } = view
   const { piece } = journey.file
-  const wanted = new URL(request.url).searchParams.get('offer')
+  const { searchParams } = new URL(request.url)
+  const wanted = searchParams.get('offer')
   const { page, quote, accepted } = await readStudio(async (client) => {
     const deal = wanted === null ? null : await readDeal(client, piece.id, studio.zone, nowMs)
     const found = deal?.quotes.find((each) => each.id === wanted) ?? null
@@ -29,5 +31,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   })
   const language = page?.language ?? clientLanguages.find((each) => studio.locale.startsWith(each)) ?? 'en'
   if (wanted === null) return handoverPaper(view, { address: null, language })
+  if (searchParams.has('letter')) return accepted ? acceptedFile(accepted) : notThere()
   return quote ? offerPaper(studio, quote, { accepted: accepted?.text ?? null, client: piece.client, language }) : notThere()
 }
