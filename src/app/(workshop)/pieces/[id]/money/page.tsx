@@ -10,6 +10,7 @@ import { usedUpOn } from '@/core/piece/usedUp'
 import { unitPricesOf } from '@/core/stock/product'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
+import { Beside } from '@/ui/money/Beside'
 import { Earned } from '@/ui/money/Earned'
 import { Ledger, LeftOutLines, UsedUp } from '@/ui/money/Ledger'
 import { Prices } from '@/ui/money/Prices'
@@ -36,7 +37,7 @@ export default async function MoneyPage({ params, searchParams }: Route) {
 }
 
 /** It has left: what it earned. */
-function Left({ view: { studio, journey, channels, nowMs } }: { view: PieceView }) {
+async function Left({ view: { studio, journey, channels, nowMs } }: { view: PieceView }) {
   const money = (minor: number) => formatMoney(minor, studio)
   const soFar = ledgerSoFar(journey, studio, daysHere(journey, nowMs))
   return (
@@ -50,6 +51,7 @@ function Left({ view: { studio, journey, channels, nowMs } }: { view: PieceView 
         <UsedUp used={usedUpOn(journey)} writing={studio} />
         <LeftOutLines left={leftOutOf(journey, {})} />
       </section>
+      <Beside {...{ journey, studio }} unitPrice={unitPricesOf(await loadProducts())} />
     </>
   )
 }
@@ -106,6 +108,7 @@ async function Here({ view, asked }: { view: PieceView; asked: string | undefine
           </section>
         )}
       </div>
+      <Beside {...{ journey, studio }} unitPrice={unitPricesOf(products)} />
     </>
   )
 }
