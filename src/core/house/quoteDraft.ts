@@ -15,12 +15,12 @@ import { materialsOf } from '@/core/plan/amounts'
 import { replan } from '@/core/plan/replan'
 import { type OfferSection, shareOut } from '@/core/price/offer'
 
-interface Around {
+export interface PartCosts {
   terms: Pick<PricingTerms, 'hourRate' | 'consumables'>
   unitPrice: Partial<Record<FamilyCode, number>>
 }
-/** Hands, what is laid, what is used up. */
-function costOfStep(step: PlannedStep, part: Part, { terms, unitPrice }: Around): number {
+/** A step: hands, what is laid, what is used up. */
+export function costOfStep(step: PlannedStep, part: Part, { terms, unitPrice }: PartCosts): number {
   const laid = materialsOf(step, part.plan?.paint ?? null).reduce(
     (money, { family, amount }) => money + amount * (unitPrice[family] ?? 0),
     0,
@@ -29,7 +29,7 @@ function costOfStep(step: PlannedStep, part: Part, { terms, unitPrice }: Around)
   return (step.minutes / 60) * terms.hourRate + laid + used
 }
 /** What a part's whole plan costs, behind and ahead. It weighs; nobody pays by it. */
-export const costOfPart = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>, around: Around): number =>
+export const costOfPart = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>, around: PartCosts): number =>
   steps.filter(({ state }) => state.status !== 'left-out').reduce((sum, { step }) => sum + costOfStep(step, part, around), 0)
 
 export interface DraftLine {
@@ -40,7 +40,7 @@ export interface DraftLine {
   money: number
 }
 /** A line a part, which come to the price; the work around the paint is borne by all. `step`: what prices are rounded to. */
-export function draftLines(journey: Journey, price: number, step: number, around: Around): DraftLine[] {
+export function draftLines(journey: Journey, price: number, step: number, around: PartCosts): DraftLine[] {
   const shares = shareOut(
     price,
     journey.parts.map((part) => costOfPart(part, around)),
@@ -82,7 +82,12 @@ export interface OtherWay {
   ways: { words: string; extra: number }[]
 }
 /** How each painted part may be protected instead, of what suits its use, each by its own plan; parts with one way alone are left out. */
-export function otherWays(journey: Journey, price: number, step: number, around: Around & { method: HouseMethod }): OtherWay[] {
+export function otherWays(
+  journey: Journey,
+  price: number,
+  step: number,
+  around: PartCosts & { method: HouseMethod },
+): OtherWay[] {
   const all = journey.parts.reduce((sum, part) => sum + costOfPart(part, around), 0)
   if (all <= 0) return []
   return journey.parts.flatMap(({ part }): OtherWay[] => {

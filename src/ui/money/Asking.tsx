@@ -59,19 +59,20 @@ export function Asking({ piece, desk, terms, whenDone, brings: known, money }: P
           )}
         </p>
       </div>
-      <Odd {...{ desk, terms, whenDone, brings, money }} />
+      <Odd {...{ piece, desk, terms, whenDone, brings, money }} />
     </div>
   )
 }
 
 /** What can't be missed: a floor above the wish, a market that will not bear the hours. */
 function Odd({
+  piece,
   desk: { price, fees },
   terms,
   whenDone,
   brings,
   money,
-}: Omit<Props, 'piece' | 'brings'> & { brings: number | null }) {
+}: Omit<Props, 'brings'> & { brings: number | null }) {
   const over = floorAbove(price)
   const tooDear = brings === null || price.target <= brings ? null : price.floor > brings ? 'floor' : 'target'
   if (!over && !tooDear) return null
@@ -90,9 +91,9 @@ function Odd({
         <p>
           The {tooDear} lies above the {money(brings)} that it should bring
           {earned !== null && `, at which an hour earns ${money(earned)}`}:{' '}
-          {tooDear === 'floor'
-            ? 'the market will not bear these hours. Do less, or let it go: a simpler look is an answer too.'
-            : 'the market will not bear the whole of the wish.'}
+          {tooDear === 'floor' ? 'the market will not bear these hours. ' : 'the market will not bear the whole of the wish. '}
+          <Link href={`/pieces/${piece.id}/money?less=yes`}>What it could do without</Link>, or let it go: a simpler look is an
+          answer too.
         </p>
       )}
     </div>

@@ -3,14 +3,18 @@ import { readDeal } from '@/app/_server/clientDeal'
 import { getPieceView, loadProducts, type PieceView } from '@/app/_server/load'
 import { loadPriceDesk } from '@/app/_server/priceDesk'
 import { readStudio } from '@/app/_server/session'
+import { doLess } from '@/core/house/doLess'
+import type { ChannelDesk, PriceDesk } from '@/core/house/priceDesk'
 import { formatMoney } from '@/core/measure/money'
 import { concernsOf } from '@/core/piece/leaving'
 import { daysHere, ledgerSoFar, leftOutOf } from '@/core/piece/ledger'
 import { usedUpOn } from '@/core/piece/usedUp'
+import { netOf } from '@/core/price/priceFor'
 import { unitPricesOf } from '@/core/stock/product'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
 import { Beside } from '@/ui/money/Beside'
+import { DoLess } from '@/ui/money/DoLess'
 import { Earned } from '@/ui/money/Earned'
 import { Ledger, LeftOutLines, UsedUp } from '@/ui/money/Ledger'
 import { Prices } from '@/ui/money/Prices'
@@ -20,10 +24,11 @@ export const metadata = { title: 'Money' }
 
 interface Route {
   params: Promise<{ id: string }>
-  searchParams: Promise<{ channel?: string }>
+  searchParams: Promise<{ channel?: string; less?: string }>
 }
 export default async function MoneyPage({ params, searchParams }: Route) {
   const view = await getPieceView(params)
+  const { channel, less } = await searchParams
   const { piece } = view.journey.file
   if (view.studio.hidesMoney) return <NotYours what="What a piece costs" back={`/pieces/${piece.id}`} to="To the piece" />
   return (
@@ -31,7 +36,7 @@ export default async function MoneyPage({ params, searchParams }: Route) {
       <p className="text-lg">
         <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
       </p>
-      {view.journey.ending ? <Left view={view} /> : <Here view={view} asked={(await searchParams).channel} />}
+      {view.journey.ending ? <Left view={view} /> : <Here view={view} asked={channel} isLess={less !== undefined} />}
     </div>
   )
 }
@@ -57,7 +62,7 @@ async function Left({ view: { studio, journey, channels, nowMs } }: { view: Piec
 }
 
 /** It is here: what to ask. */
-async function Here({ view, asked }: { view: PieceView; asked: string | undefined }) {
+async function Here({ view, asked, isLess }: { view: PieceView; asked: string | undefined; isLess: boolean }) {
   const { studio, journey, channels } = view
   const { piece } = journey.file
   const { listing } = journey
@@ -71,6 +76,18 @@ async function Here({ view, asked }: { view: PieceView; asked: string | undefine
   return (
     <>
       <Prices {...{ desk, at, journey, studio, money }} />
+      {isLess ? (
+        <Lessened {...{ view, desk, at }} unitPrice={unitPricesOf(products)} />
+      ) : (
+        <p className="mt-6">
+          <Link
+            href={`/pieces/${piece.id}/money?${new URLSearchParams({ ...(at && { channel: at.channel.id }), less: 'yes' }).toString()}`}
+            className="press"
+          >
+            What it could do without
+          </Link>
+        </p>
+      )}
       <div className="mt-10 grid gap-x-14 gap-y-10 lg:grid-cols-2">
         <section aria-labelledby="costs" className="border-t-2 border-ink pt-4">
           <h2 id="costs" className="title mb-2 text-3xl">
@@ -110,5 +127,26 @@ async function Here({ view, asked }: { view: PieceView; asked: string | undefine
       </div>
       <Beside {...{ journey, studio }} unitPrice={unitPricesOf(products)} />
     </>
+  )
+}
+
+interface LessProps {
+  view: PieceView
+  desk: PriceDesk
+  at: ChannelDesk | undefined
+  unitPrice: ReturnType<typeof unitPricesOf>
+}
+function Lessened({ view: { studio, journey }, desk: { brings, tax, whenDone }, at, unitPrice }: LessProps) {
+  // what is kept of what it should bring, all costs paid
+  const net = brings && at ? Math.round(netOf(brings.price, at.fees, tax)) - whenDone.total : null
+  const { hours } = whenDone
+  return (
+    <DoLess
+      pieceId={journey.file.piece.id}
+      all={doLess(journey, { terms: studio, unitPrice, method: studio.method, net, hours })}
+      earned={net !== null && hours > 0 ? Math.round(net / hours) : null}
+      studio={studio}
+      money={(minor) => formatMoney(minor, studio)}
+    />
   )
 }
