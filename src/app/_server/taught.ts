@@ -1,7 +1,7 @@
 /** The pieces that left last, each with what came of it. */
 import 'server-only'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
-import { type Result, resultOf } from '@/core/house/taught'
+import { bearRents, type Result, resultOf } from '@/core/house/taught'
 import { readPieces } from '@/core/piece/journey'
 import { listLeft, listPieceFiles } from '@/db/piece'
 import { listChannels, listPeople } from '@/db/studio'
@@ -23,10 +23,12 @@ export const loadTaught = (): Promise<Taught> =>
     const files = await listPieceFiles(client, await listLeft(client, mostPieces))
     const { studio, others, learned } = await loadContext(client, nowMs, files)
     const journeys = readPieces(files, { climateOf: () => [], nowMs, method: studio.method, others, learned })
+    const channels = await listChannels(client)
+    const results = journeys.flatMap((journey) => resultOf(journey, studio, studio.zone) ?? [])
     return {
       studio,
-      results: journeys.flatMap((journey) => resultOf(journey, studio, studio.zone) ?? []),
-      channels: await listChannels(client),
+      results: bearRents(results, new Map(channels.map(({ id, rent }) => [id, rent])), files.length >= mostPieces),
+      channels,
       people: await listPeople(client),
     }
   })

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { readPiece } from '@/core/piece/journey'
 import type { PricingTerms } from '@/core/piece/ledger'
 import { at, entry, fileWith, ms, partWith, planStep, worked } from '@/core/testing/piece'
-import { daysWent, lessonsBy, type Result, resultOf, sumOf, taughtBy } from './taught'
+import { bearRents, daysWent, lessonsBy, type Result, resultOf, sumOf, taughtBy } from './taught'
 
 const terms: PricingTerms = {
   ...{ hourRate: 1800, overheadRate: 0, taxMode: 'inclusive', taxShare: 0.2, wish: { profit: 0 }, haggle: 0, step: 100 },
@@ -59,7 +59,7 @@ const whole = (over: {
     channelId: null,
     painterId: null,
   },
-  ...{ price: 0, fees: 0, tax: 0, cost: 0, plannedHours: 0 },
+  ...{ price: 0, fees: 0, rent: 0, tax: 0, cost: 0, plannedHours: 0 },
   ...over,
   days: { door: over.door, hands: 1, onSale: 1 },
 })
@@ -78,6 +78,21 @@ describe('by what it is asked', () => {
         }
       }),
     ))
+  test('a month’s rent of a place is borne by what it sold in that month, to the coin; of a month that is cut nobody knows', () => {
+    const of = (month: string, channelId: string | null, outcome: Result['outcome'] = 'sold') => ({
+      ...whole({ outcome, look: null, month, hours: 1, left: 10_000, door: 1 }),
+      channelId,
+    })
+    const results = [
+      ...[of('2026-03', 'booth'), of('2026-03', 'booth'), of('2026-03', 'booth'), of('2026-03', 'door')],
+      ...[of('2026-02', 'booth'), of('2026-03', 'booth', 'kept'), of('2026-03', null, 'handed-over')],
+    ]
+    const rents = new Map([['booth', 2_500]])
+    // 25.00 over three: 8.34, 8.33, 8.33
+    expect(bearRents(results, rents, false).map(({ rent }) => rent)).toEqual([834, 833, 833, 0, 2_500, 0, 0])
+    expect(bearRents(results, rents, false).map(({ left }) => left)).toEqual([9_166, 9_167, 9_167, 10_000, 7_500, 10_000, 10_000])
+    expect(bearRents(results, rents, true).map(({ rent }) => rent)).toEqual([834, 833, 833, 0, 0, 0, 0])
+  })
   test('the best hour first; months in their order', () => {
     const results = [
       whole({ outcome: 'sold', look: 'crackle', month: '2026-02', hours: 10, left: 10_000, door: 9 }),

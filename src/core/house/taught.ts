@@ -14,6 +14,7 @@ import type { Journey } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
 import { boughtIn, daysHere, earnedBy, ledgerSoFar, type PricingTerms, taxFor } from '@/core/piece/ledger'
 import type { Source } from '@/core/piece/piece'
+import { shareOut } from '@/core/price/offer'
 import { taxOf } from '@/core/price/priceFor'
 
 export interface Result {
@@ -32,6 +33,8 @@ export interface Result {
   month: string
   price: number
   fees: number
+  /** of a month's rent of the place, what this sale bore; within what is left */
+  rent: number
   tax: number
   cost: number
   hours: number
@@ -69,6 +72,7 @@ export function resultOf(journey: Journey, terms: PricingTerms, zone: string): R
     ...{
       price,
       fees: paid?.fees ?? 0,
+      rent: 0,
       tax: taxOf(price, taxFor(terms, boughtIn(book.lines))),
       cost: book.total,
       hours: book.hours,
@@ -81,6 +85,34 @@ export function resultOf(journey: Journey, terms: PricingTerms, zone: string): R
       onSale: listedAt === undefined ? 0 : Math.max(0, Math.ceil((endMs - Date.parse(listedAt)) / 86_400_000)),
     },
   }
+}
+
+/**
+ * A month's rent of a place, borne alike by what it sold in that month. `isCut`: there were earlier pieces; of the oldest month nobody
+ * knows how many shared it, and it bears none.
+ */
+export function bearRents(results: readonly Result[], rents: ReadonlyMap<ChannelId, number>, isCut: boolean): Result[] {
+  const oldest = isCut ? results.map(({ month }) => month).sort()[0] : undefined
+  const sharing = new Map<string, Result[]>()
+  for (const result of results) {
+    if (!isPaid(result) || result.channelId === null || result.month === oldest) continue
+    const key = `${result.channelId} ${result.month}`
+    sharing.set(key, [...(sharing.get(key) ?? []), result])
+  }
+  const borne = new Map(
+    [...sharing.values()].flatMap((own) => {
+      const rent = rents.get(own[0]?.channelId ?? '') ?? 0
+      const shares = shareOut(
+        rent,
+        own.map(() => 1),
+      )
+      return own.map((result, k): [Result, number] => [result, shares[k] ?? 0])
+    }),
+  )
+  return results.map((result) => {
+    const rent = borne.get(result) ?? 0
+    return { ...result, rent, left: result.left - rent }
+  })
 }
 
 export const taughtBy = ['look', 'article', 'source', 'channel', 'month', 'painter'] as const

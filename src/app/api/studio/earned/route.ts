@@ -31,6 +31,7 @@ export async function GET(): Promise<Response> {
     ),
     [`Price, ${studio.currency}`]: money(result.price),
     [`Fees, ${studio.currency}`]: money(result.fees),
+    [`Rent of the place, ${studio.currency}`]: money(result.rent),
     [`Tax, ${studio.currency}`]: money(result.tax),
     [`What it cost, ${studio.currency}`]: money(result.cost),
     [`Left, ${studio.currency}`]: money(result.left),
