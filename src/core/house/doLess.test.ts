@@ -53,6 +53,11 @@ describe('doing less', () => {
         expect(of.filter(({ needed }) => !needed)).toHaveLength(change.steps)
       }
   })
+  test('a look of what nobody has a price for is no saving', () => {
+    const untold = doLess(journey, { ...around, unitPrice: {} }, 99)
+    expect(untold.some(({ change }) => change.kind === 'look' || change.kind === 'seal')).toBe(false)
+    expect(all.some(({ change }) => change.kind === 'look')).toBe(true)
+  })
   test('nobody knows what it brings: the hours are told all the same', () => {
     for (const less of doLess(journey, { ...around, net: null })) expect(less.earned).toBeNull()
   })

@@ -2,6 +2,7 @@
  * What a piece could do without: steps that its look can miss, and quicker looks and topcoats that hold. Each with the hours and the money it
  * saves, and what an hour earns then. Money in minor units; pure.
  */
+import { getFamily } from '@/core/craft/families'
 import { lookCodes } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
 import type { OperationCode } from '@/core/craft/operations'
@@ -39,8 +40,13 @@ interface Around extends PartCosts {
 
 /** The most saving first, at most `most`; nothing that saves neither hours nor money. */
 export function doLess(journey: Journey, around: Around, most = 8): Less[] {
+  // what has no price would seem to cost nothing
+  const isPriced = ({ after }: Way) =>
+    after.every(({ family }) => family === null || around.unitPrice[family] !== undefined || getFamily(family).role === 'cleaner')
   return journey.parts
-    .flatMap((part) => [...withoutSteps(part), ...quicker(part, around.method)].map((way) => lessOf(part, way, around)))
+    .flatMap((part) =>
+      [...withoutSteps(part), ...quicker(part, around.method)].filter(isPriced).map((way) => lessOf(part, way, around)),
+    )
     .filter(({ saved, minutes }) => saved > 0 && minutes >= 0)
     .sort((one, other) => other.saved - one.saved)
     .slice(0, most)

@@ -17,12 +17,14 @@ export function Beside({ journey, studio, unitPrice }: Props) {
   const all = besidesOf(journey, { hourRate: studio.hourRate, unitPrice })
   if (all.length === 0) return null
   const sum = sumBesides(all)
-  const signed = (minor: number) => `${minor > 0 ? '+' : ''}${formatMoney(minor, studio)}`
+  // the sign and its figure stay on one line
+  const signed = (minor: number) => `${minor > 0 ? '+' : ''}${formatMoney(minor, studio)}`.replace(/^[+−]/, '$&\u2060')
   const whole = sum.because.hands + sum.because.amount + sum.because.price
   const lines = [...all].sort((one, other) => weightOf(other) - weightOf(one))
   const because = (of: Line['because']) =>
     (Object.keys(whys) as (keyof typeof whys)[])
-      .filter((why) => of[why] !== 0)
+      // what rounding makes is no reason
+      .filter((why) => Math.abs(of[why]) > 1)
       .map((why) => `${whys[why]} ${signed(of[why])}`)
       .join(', ')
   return (
@@ -42,10 +44,10 @@ export function Beside({ journey, studio, unitPrice }: Props) {
         <thead>
           <tr className="border-b border-ink text-left text-sm">
             <th scope="col">Step</th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-3 text-right">
               Planned
             </th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-3 text-right">
               It took
             </th>
             <th scope="col" className="hidden pl-6 sm:table-cell">
@@ -62,7 +64,7 @@ export function Beside({ journey, studio, unitPrice }: Props) {
               {all.length > most ? `All ${all.length} steps behind` : 'Together'}
             </th>
             {[sum.planned, sum.actual].map(({ minutes, material }, k) => (
-              <td key={k} className="whitespace-nowrap py-1 text-right">
+              <td key={k} className="whitespace-nowrap py-1 pl-3 text-right">
                 {spanWords(minutes)}
                 <span className="block">{formatMoney(material, studio)}</span>
               </td>
@@ -84,7 +86,7 @@ function Row({ line, studio, because }: { line: Line; studio: Studio; because: s
         <span className="block text-sm text-soft sm:hidden">{because}</span>
       </th>
       {[planned, actual].map(({ minutes, material }, k) => (
-        <td key={k} className="whitespace-nowrap py-1 text-right">
+        <td key={k} className="whitespace-nowrap py-1 pl-3 text-right">
           {spanWords(minutes)}
           {material > 0 && <span className="block text-soft">{formatMoney(material, studio)}</span>}
         </td>
