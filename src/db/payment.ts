@@ -65,18 +65,25 @@ const oneRequest = query(
   `select r.id, r.what, r.amount, r.currency, exists (select from payment p where p.request_id = r.id) as "isPaid"
    from seen_payment_request r where r.id = $1`,
 )
-/** Under a number of the sender's own: asked twice it is one request, as it was asked first. */
+/** Under a number of the sender's own: asked twice it is one request, as it was asked first. Null where the number is somebody else's. */
 export async function askForPayment(
   client: Client,
   studioId: StudioId,
   asked: { id: string; pieceId: PieceId; what: PaymentKind; amount: number; currency: string },
-): Promise<PaymentRequest> {
+): Promise<PaymentRequest | null> {
   await client.query(
     `insert into payment_request (id, studio_id, piece_id, what, amount, currency) values ($1, $2, $3, $4, $5, $6) on conflict (id) do nothing`,
     [asked.id, studioId, asked.pieceId, asked.what, asked.amount, asked.currency],
   )
-  return one(client, oneRequest, [asked.id])
+  return maybe(client, oneRequest, [asked.id])
 }
+const askedToday = query(
+  'how often a client asked to pay',
+  z.object({ count: z.number() }),
+  `select count(*)::int as count from payment_request where piece_id = $1 and person_id is null and at > now() - interval '1 day'`,
+)
+export const countPaymentsAsked = async (client: Client, pieceId: PieceId): Promise<number> =>
+  (await one(client, askedToday, [pieceId])).count
 export const findRequest = (client: Client, id: string): Promise<PaymentRequest | null> => maybe(client, oneRequest, [id])
 const refundsAsked = query(
   'what was asked back',

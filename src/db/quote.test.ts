@@ -8,7 +8,7 @@ import { quoteRow } from '@/db/testing/quoteRow'
 import { at, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { addClientLink, revokeClientLink } from './clientPage'
 import { eraseClient } from './erasure'
-import { addPayment, askForPayment, listPayments, strikePayment, takeNotice } from './payment'
+import { addPayment, askForPayment, countPaymentsAsked, listPayments, strikePayment, takeNotice } from './payment'
 import { type Client, inSession, SignedOut, troubleOf } from './pool'
 import { addQuote, addQuoteAnswer, findAccepted, listQuotes, type NewAnswer, readAccepted, withdrawQuote } from './quote'
 import { freshSecret } from './secret'
@@ -119,10 +119,14 @@ describe('an offer', () => {
 })
 
 describe('money of a client', () => {
-  const ask = (amount: number) =>
-    byLink((client) =>
-      askForPayment(client, db.here, { id: uuidv7(), pieceId: own.piece.id, what: 'deposit', amount, currency: 'GBP' }),
-    )
+  const wish = (over: object = {}) => ({
+    ...{ id: uuidv7(), pieceId: own.piece.id, what: 'deposit' as const, amount: 15_750, currency: 'GBP' },
+    ...over,
+  })
+  const ask = async (amount: number) => {
+    const request = await byLink((client) => askForPayment(client, db.here, wish({ amount })))
+    return { id: request?.id ?? '' }
+  }
   const told = (request: string, over: object = {}) => ({
     ...{ request, mark: `P-${uuidv7()}`, amount: 15_750, currency: 'GBP', at },
     ...over,
@@ -140,6 +144,17 @@ describe('money of a client', () => {
     expect(became.toSorted()).toEqual(['booked', 'known', 'known', 'known', 'known'])
     const paid = (await here((client) => listPayments(client, own.piece.id))).filter(({ mark }) => mark === said.mark)
     expect(paid).toMatchObject([{ amount: 15_750, way: 'service', what: 'deposit', writtenBy: null }])
+  })
+  test('asked under one number it is one request, as it was asked first; somebody else’s number is nobody’s', async () => {
+    const first = wish()
+    const of = (over: object) => byLink((client) => askForPayment(client, db.here, { ...first, ...over }))
+    expect(await of({})).toMatchObject({ id: first.id, amount: 15_750, isPaid: false })
+    expect(await of({ amount: 1 })).toMatchObject({ id: first.id, amount: 15_750 })
+    const theirs = wish({ pieceId: other.piece.id })
+    await here((client) => askForPayment(client, db.here, theirs))
+    expect(await of({ id: theirs.id })).toBeNull()
+    expect(await byLink((client) => countPaymentsAsked(client, own.piece.id))).toBeGreaterThan(0)
+    expect(await byLink((client) => countPaymentsAsked(client, other.piece.id))).toBe(0)
   })
   test('that is not what was asked for is not booked: another sum, another currency, a mark of another request, nobody’s', async () => {
     const { id } = await ask(15_750)

@@ -5,7 +5,7 @@ import type { clientAnswerToQuote, payInput } from '@/core/input/quote'
 import { dayOf } from '@/core/measure/time'
 import { type Agreed, agreedOf, type MadeQuote } from '@/core/price/offer'
 import { findOwnLink } from '@/db/clientPage'
-import { askForPayment, listPayments, type MadePayment, oneDealAtATime } from '@/db/payment'
+import { askForPayment, countPaymentsAsked, listPayments, type MadePayment, oneDealAtATime } from '@/db/payment'
 import { type Client, inSession, SignedOut, troubleOf } from '@/db/pool'
 import { findAccepted, listQuotes } from '@/db/quote'
 import { getStudio } from '@/db/studio'
@@ -46,7 +46,10 @@ export const answerAsClient = (secret: string, sent: z.output<typeof clientAnswe
     throw error
   })
 
-export type Paying = { page: string } | 'gone' | 'nothing' | 'silent'
+/** a client asks for no more pages to pay on in a day */
+const mostAsked = 40
+
+export type Paying = { page: string } | 'gone' | 'nothing' | 'silent' | 'much'
 /** Where the client pays what is due; `nothing`: nothing is, `silent`: the service does not answer, and nothing was taken. */
 export async function payAsClient(
   secret: string,
@@ -56,13 +59,14 @@ export async function payAsClient(
   if (!hasPaymentService()) return 'nothing'
   const asked = await inLink(secret, async (client, studioId, pieceId) => {
     await oneDealAtATime(client, pieceId)
+    if ((await countPaymentsAsked(client, pieceId)) >= mostAsked) return 'much' as const
     const { zone, currency, name } = await getStudio(client)
     const { agreed } = await readDeal(client, pieceId, zone)
     const amount = what === 'deposit' ? agreed.depositDue : agreed.balance
     if (agreed.total === null || amount <= 0) return 'nothing' as const
     const request = await askForPayment(client, studioId, { id, pieceId, what, amount, currency })
     // the same number is the same request: what it asked for before may be paid by now
-    return request.isPaid || request.amount !== amount ? ('nothing' as const) : { ...request, about: name }
+    return !request || request.isPaid || request.amount !== amount ? ('nothing' as const) : { ...request, about: name }
   })
   if (typeof asked === 'string') return asked
   const page = await pageToPay({ id: asked.id, amount: asked.amount, currency: asked.currency, about: asked.about, ...from })

@@ -82,6 +82,7 @@ export function ClientAgreed({ words, studio, token, quotes, agreed, canPay, cur
                 going: deal.accepting,
                 silent: deal.silent,
                 nothing: deal.nothingDue,
+                tooMuch: words.tooMuch,
               }}
               amount={money(due === 'deposit' ? agreed.depositDue : agreed.balance)}
             />

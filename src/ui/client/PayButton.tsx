@@ -7,7 +7,7 @@ import { v7 as uuidv7 } from 'uuid'
 interface Props {
   token: string
   what: 'deposit' | 'balance'
-  words: Record<'pay' | 'going' | 'silent' | 'nothing', string>
+  words: Record<'pay' | 'going' | 'silent' | 'nothing' | 'tooMuch', string>
   amount: string
 }
 export function PayButton({ token, what, words, amount }: Props) {
@@ -28,7 +28,7 @@ export function PayButton({ token, what, words, amount }: Props) {
     const { page } = got?.ok ? ((await got.json()) as { page?: string }) : {}
     if (page) return location.assign(page)
     setPending(false)
-    setTold(got?.status === 409 ? words.nothing : words.silent)
+    setTold(got?.status === 409 ? words.nothing : got?.status === 429 ? words.tooMuch : words.silent)
     if (got?.status === 409) router.refresh()
   }
   return (

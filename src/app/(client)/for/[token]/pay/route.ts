@@ -4,7 +4,7 @@ import { kept, readSent, refused } from '@/app/_server/doorAnswer'
 import { payInput } from '@/core/input/quote'
 import { ownOrigin } from '@/origin'
 
-const statuses = { gone: 410, nothing: 409, silent: 503 } as const
+const statuses = { gone: 410, nothing: 409, silent: 503, much: 429 } as const
 export async function POST(request: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {
   const read = await readSent(request, payInput)
   if ('no' in read) return read.no
