@@ -45,7 +45,7 @@ async function offered(over: Parameters<typeof quoteRow>[1] = {}, pieceId = own.
 /** Yes to an offer, its second way chosen. */
 function yes(quote: ReturnType<typeof quoteRow>, over: Partial<NewAnswer> = {}): NewAnswer {
   const [option] = quote.offer.options
-  const taken = accept(quote.offer, option ? { [option.id]: option.choices[1]?.id ?? '' } : {})
+  const taken = accept(quote.offer, option ? { [option.id]: option.choices[1]?.id ?? '' } : {}, at)
   return {
     ...{ id: uuidv7(), quoteId: quote.id, pieceId: quote.pieceId, answer: 'accepted', name: 'Ode Ferrow', reason: null },
     accepted: 'accepted' in taken ? taken.accepted : null,

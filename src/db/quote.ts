@@ -40,6 +40,7 @@ const quoteRow = z.object({
       total: z.number().nullable(),
       deposit: z.number().nullable(),
       digest: z.string().nullable(),
+      chosen: z.record(z.string(), z.string()).nullable(),
     })
     .nullable(),
 })
@@ -49,7 +50,7 @@ const ofPiece = query(
   `select q.id, q.at, q.kind, q.valid_until::text as "validUntil", q.withdrawn_at as "withdrawnAt", q.written_by as "writtenBy", q.digest, q.hours, q.worth, q.offer,
           case when a.id is not null then json_build_object('answer', a.answer,
             'at', to_char(a.at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'personId', a.person_id, 'name', a.name,
-            'reason', a.reason, 'total', a.total, 'deposit', a.deposit, 'digest', a.digest) end as answer
+            'reason', a.reason, 'total', a.total, 'deposit', a.deposit, 'digest', a.digest, 'chosen', a.accepted::jsonb -> 'chosen') end as answer
    from seen_quote q left join seen_quote_answer a on a.quote_id = q.id
    where q.piece_id = $1 order by q.at, q.id limit 100`,
 )

@@ -1,7 +1,7 @@
 /** An offer on paper, as it was made; with what was accepted of it, where it was. */
 import { Text, View } from '@react-pdf/renderer'
 import { formatMoney } from '@/core/measure/money'
-import { type Chosen, depositOf, type MadeQuote, totalOf } from '@/core/price/offer'
+import { depositOf, type MadeQuote, totalOf } from '@/core/price/offer'
 import { clientDate, type ClientWords } from '@/words/client'
 import { termsOf } from '@/words/offer'
 import { LayerStack, Paper, styles } from './paper'
@@ -9,12 +9,11 @@ import { LayerStack, Paper, styles } from './paper'
 interface Props {
   studio: { name: string; zone: string }
   quote: Pick<MadeQuote, 'kind' | 'at' | 'offer' | 'digest' | 'answer'>
-  /** null: nothing was accepted yet */
-  chosen: Chosen | null
   client: string | null
   words: ClientWords
 }
-export function OfferPaper({ studio, quote: { kind, at, offer, digest, answer }, chosen, client, words }: Props) {
+export function OfferPaper({ studio, quote: { kind, at, offer, digest, answer }, client, words }: Props) {
+  const chosen = answer?.chosen ?? null
   const { deal, papers } = words
   const money = (minor: number) => formatMoney(minor, { currency: offer.currency, locale: words.locale })
   const total = totalOf(offer, chosen ?? {})

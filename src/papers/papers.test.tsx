@@ -31,13 +31,13 @@ const quote: MadeQuote = {
   },
   answer: {
     ...{ answer: 'accepted', at: '2026-11-21T09:00:00.000Z', personId: null, name: 'Ode Ferrow', reason: null },
-    ...{ total: 34_000, deposit: 10_200, digest: 'b'.repeat(64) },
+    ...{ total: 34_000, deposit: 10_200, digest: 'b'.repeat(64), chosen: { o: 'h' } },
   },
 }
 
 describe('an offer on paper', () => {
   test('says each line, what was chosen, the sum, its terms and its seal', async () => {
-    const paper = <OfferPaper {...{ studio, quote }} chosen={{ o: 'h' }} client="The Ferrow household" words={clientWords.en} />
+    const paper = <OfferPaper {...{ studio, quote }} client="The Ferrow household" words={clientWords.en} />
     const text = await textOfPdf(await renderToBuffer(paper))
     for (const said of [
       ...[
@@ -62,7 +62,7 @@ describe('an offer on paper', () => {
   })
   test('nobody chose yet: the first way counts; in the client’s language', async () => {
     const open = { ...quote, answer: null }
-    const paper = <OfferPaper {...{ studio, quote: open }} chosen={null} client={null} words={clientWords.de} />
+    const paper = <OfferPaper {...{ studio, quote: open }} client={null} words={clientWords.de} />
     const text = await textOfPdf(await renderToBuffer(paper))
     for (const said of ['Angebot', 'Zusammen', '295,00', 'Es gilt bis Donnerstag, 24. Dezember', 'a'.repeat(64)])
       expect(text).toContain(said)

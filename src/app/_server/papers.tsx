@@ -6,7 +6,6 @@ import { draftSections } from '@/core/house/quoteDraft'
 import type { Studio } from '@/core/house/studio'
 import { handoverOf } from '@/core/piece/handover'
 import type { MadeQuote } from '@/core/price/offer'
-import { readAccepted } from '@/db/quote'
 import { HandoverPaper } from '@/papers/HandoverPaper'
 import { OfferPaper } from '@/papers/OfferPaper'
 import { clientWords } from '@/words/client'
@@ -23,20 +22,12 @@ const asPdf = async (paper: Parameters<typeof renderToBuffer>[0], name: string):
     },
   })
 
-/** `accepted`: the letter of what was accepted of it; null where nothing was. */
 export const offerPaper = (
   studio: Studio,
   quote: MadeQuote,
-  { accepted, client, language }: { accepted: string | null; client: string | null; language: ClientLanguage },
+  { client, language }: { client: string | null; language: ClientLanguage },
 ): Promise<Response> =>
-  asPdf(
-    <OfferPaper
-      {...{ studio, quote, client }}
-      chosen={accepted === null ? null : readAccepted(accepted).chosen}
-      words={clientWords[language]}
-    />,
-    `offer-${quote.id.slice(-6)}`,
-  )
+  asPdf(<OfferPaper {...{ studio, quote, client }} words={clientWords[language]} />, `offer-${quote.id.slice(-6)}`)
 
 /** `address`: of the client's page, for a camera; null where none is known. */
 export const handoverPaper = (

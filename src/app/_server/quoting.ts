@@ -73,7 +73,7 @@ export async function answerAtDesk(
   await addQuoteAnswer(client, studio.id, { id, quoteId, pieceId, answer, reason, name: null, accepted })
 }
 function acceptedOf(offer: Offer, chosen: Record<string, string>): Accepted {
-  const taken = accept(offer, chosen)
+  const taken = accept(offer, chosen, new Date().toISOString())
   if ('accepted' in taken) return taken.accepted
   throw new Refused('not-readable', {
     chosen: taken.issue === 'choose' ? 'Choose one of each.' : 'This is not among what can be chosen.',
@@ -90,7 +90,7 @@ export async function answerByLink(
   const quote = await findQuote(client, quoteId)
   if (quote?.pieceId !== pieceId) return 'gone'
   if (quote.digest !== digest) return 'over'
-  const taken = answer === 'accepted' ? accept(quote.offer, chosen) : null
+  const taken = answer === 'accepted' ? accept(quote.offer, chosen, new Date().toISOString()) : null
   if (taken && 'issue' in taken) return 'choose'
   await addQuoteAnswer(client, studioId, { id, quoteId, pieceId, answer, name, reason: null, accepted: taken?.accepted ?? null })
   return 'answered'

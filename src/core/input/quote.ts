@@ -92,6 +92,7 @@ export const acceptedShape: z.ZodType<Accepted> = z.object({
   chosen: z.record(z.string(), z.string()),
   total: minor,
   deposit: minor,
+  at: z.string(),
 })
 
 const chosen = z.record(id, id).refine((all) => Object.keys(all).length <= 12, 'That is more than can be chosen.')

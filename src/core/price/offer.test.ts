@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { accept, agreedOf, depositOf, type Offer, paidIn, type Payment, type Quote, shareOut, standing, totalOf } from './offer'
 
+const at = '2026-11-28T09:00:00.000Z'
 const offer: Offer = {
   ...{ piece: 'Washstand', currency: 'GBP', excluded: null, words: null, depositShare: 0.3, validUntil: '2026-12-24' },
   lines: [
@@ -24,13 +25,13 @@ const offer: Offer = {
 describe('an offer', () => {
   test('310 and 170, less 15, with the harder clear at 45: 510.00, of it 153.00 before', () => {
     expect(totalOf(offer, {})).toBe(46_500)
-    expect(accept(offer, { seal: 'hard' })).toMatchObject({ accepted: { total: 51_000, deposit: 15_300 } })
+    expect(accept(offer, { seal: 'hard' }, at)).toMatchObject({ accepted: { total: 51_000, deposit: 15_300 } })
   })
   test('is accepted with one of each chosen, from what it holds', () => {
-    expect(accept(offer, {})).toEqual({ issue: 'choose' })
-    expect(accept(offer, { seal: 'varnish' })).toEqual({ issue: 'unknown' })
-    expect(accept(offer, { seal: 'hard', legs: 'x' })).toEqual({ issue: 'unknown' })
-    expect(accept({ ...offer, options: [] }, {})).toMatchObject({ accepted: { total: 46_500 } })
+    expect(accept(offer, {}, at)).toEqual({ issue: 'choose' })
+    expect(accept(offer, { seal: 'varnish' }, at)).toEqual({ issue: 'unknown' })
+    expect(accept(offer, { seal: 'hard', legs: 'x' }, at)).toEqual({ issue: 'unknown' })
+    expect(accept({ ...offer, options: [] }, {}, at)).toMatchObject({ accepted: { total: 46_500 } })
   })
   test('asks for a deposit between nothing and all of it, in every currency', () => {
     fc.assert(

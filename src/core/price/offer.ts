@@ -61,6 +61,7 @@ export interface Accepted {
   chosen: Chosen
   total: number
   deposit: number
+  at: Instant
 }
 export type Acceptance = { accepted: Accepted } | { issue: 'choose' | 'unknown' }
 
@@ -77,7 +78,7 @@ export const depositOf = ({ depositShare }: Pick<Offer, 'depositShare'>, total: 
   Math.max(0, Math.min(total, roundMoney(total * depositShare)))
 
 /** An offer taken as chosen: every option chosen from what it holds, nothing else. */
-export function accept(offer: Offer, chosen: Chosen): Acceptance {
+export function accept(offer: Offer, chosen: Chosen, at: Instant): Acceptance {
   if (offer.options.some(({ id }) => chosen[id] === undefined)) return { issue: 'choose' }
   const known = new Map(offer.options.map((option) => [option.id, option]))
   const isKnown = Object.entries(chosen).every(([id, choice]) => {
@@ -86,7 +87,7 @@ export function accept(offer: Offer, chosen: Chosen): Acceptance {
   })
   if (!isKnown) return { issue: 'unknown' }
   const total = totalOf(offer, chosen)
-  return { accepted: { offer, chosen, total, deposit: depositOf(offer, total) } }
+  return { accepted: { offer, chosen, total, deposit: depositOf(offer, total), at } }
 }
 
 /**
@@ -145,6 +146,8 @@ export interface QuoteAnswer {
   total: number | null
   deposit: number | null
   digest: string | null
+  /** null: nothing was accepted */
+  chosen: Chosen | null
 }
 export const paymentKinds = { deposit: 'Deposit', part: 'Part of it', balance: 'Balance', refund: 'Refund' } as const
 export type PaymentKind = keyof typeof paymentKinds

@@ -222,7 +222,7 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
   await addClientLink(client, studioId, { id: whole.photoId, pieceId: piece.id, secret: freshSecret(), days: 30 })
   const quote = quoteRow(piece.id)
   await addQuote(client, studioId, quote)
-  const accepted = accept(quote.offer, { [quote.offer.options[0]?.id ?? '']: quote.offer.options[0]?.choices[1]?.id ?? '' })
+  const accepted = accept(quote.offer, { [quote.offer.options[0]?.id ?? '']: quote.offer.options[0]?.choices[1]?.id ?? '' }, at)
   await addQuoteAnswer(client, studioId, {
     ...{ id: uuidv7(), quoteId: quote.id, pieceId: piece.id, answer: 'accepted', name: null, reason: 'said at the door' },
     accepted: 'accepted' in accepted ? accepted.accepted : null,

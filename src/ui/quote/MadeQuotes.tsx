@@ -64,10 +64,17 @@ export function MadeQuotes({ quotes, studio, nowMs, today, nameOf, pieceId }: Pr
               <OfferLines offer={offer} money={money} />
               {offer.options.map((option) => (
                 <p key={option.id} className="mt-2">
-                  <strong>{option.words}:</strong>{' '}
-                  {option.choices
-                    .map(({ words, extra }) => (extra === 0 ? words : `${words} (${extra > 0 ? '+' : ''}${money(extra)})`))
-                    .join(' or ')}
+                  {option.words}:{' '}
+                  {option.choices.map((choice, k) => {
+                    const said =
+                      choice.extra === 0 ? choice.words : `${choice.words} (${choice.extra > 0 ? '+' : ''}${money(choice.extra)})`
+                    return (
+                      <span key={choice.id}>
+                        {k > 0 && ' or '}
+                        {answer?.chosen?.[option.id] === choice.id ? <strong>{said}, chosen</strong> : said}
+                      </span>
+                    )
+                  })}
                 </p>
               ))}
               {offer.excluded && <p className="mt-2">Not in it: {offer.excluded}</p>}

@@ -32,5 +32,5 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const language = page?.language ?? clientLanguages.find((each) => studio.locale.startsWith(each)) ?? 'en'
   if (wanted === null) return handoverPaper(view, { address: null, language })
   if (searchParams.has('letter')) return accepted ? acceptedFile(accepted) : notThere()
-  return quote ? offerPaper(studio, quote, { accepted: accepted?.text ?? null, client: piece.client, language }) : notThere()
+  return quote ? offerPaper(studio, quote, { client: piece.client, language }) : notThere()
 }

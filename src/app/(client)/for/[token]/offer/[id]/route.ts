@@ -1,5 +1,4 @@
 /** An offer on paper, for its client. */
-import { readAcceptedByLink } from '@/app/_server/clientDeal'
 import { openClientPage } from '@/app/_server/clientPage'
 import { refused } from '@/app/_server/doorAnswer'
 import { offerPaper } from '@/app/_server/papers'
@@ -9,10 +8,9 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tok
   const opened = await openClientPage(token)
   const quote = opened?.deal.quotes.find((each) => each.id === id && each.withdrawnAt === null)
   if (!opened || !quote) return refused('gone', 404)
-  const accepted = quote.answer?.answer === 'accepted' ? await readAcceptedByLink(token, id) : null
   const { studio, journey } = opened.view
   return offerPaper(studio, quote, {
-    accepted: accepted === null || accepted === 'gone' ? null : accepted.text,
-    ...{ client: journey.file.piece.client, language: opened.page.language },
+    client: journey.file.piece.client,
+    language: opened.page.language,
   })
 }
