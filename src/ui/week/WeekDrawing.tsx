@@ -43,8 +43,10 @@ export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chose
   const id = useId().replace(/[^a-zA-Z0-9]/g, '')
   const dayOn = (ms: number) => workDayOf(ms, house.zone, dayBegins(hours))
   const today0 = dayOn(nowMs)
-  const large = wideDay(outlook, nowMs, dayOn, days)
-  const line = { nowMs, zone: house.zone, hours, isWorked, count: days, left: 8, right: wide - 8 }
+  const large = wideDay(outlook, nowMs, dayOn)
+  // where nothing is worked tomorrow, the drawing goes on until something is
+  const count = Math.max(days, large + 1)
+  const line = { nowMs, zone: house.zone, hours, isWorked, count, left: 8, right: wide - 8 }
   const scale = dayScale({ ...line, wide: large, share: today })
   const high = head + Math.max(1, outlook.pieces.length) * laneHigh + 10
   const yOf = (piece: number) => head + piece * laneHigh + laneHigh * 0.6
@@ -131,10 +133,10 @@ function drawnWords({ pieces, lines }: WeekOutlook): string {
   return `The week drawn: ${lines.length} steps of ${pieces.length} pieces. The lists below say the same.`
 }
 
-/** Which day is drawn wide: today while something of it is ahead, else the first on which something is. */
-function wideDay({ lines }: WeekOutlook, nowMs: number, dayOn: (ms: number) => Day, days: number): number {
+/** Which day is drawn wide: today while something of it is ahead, else the first on which something is; within a week. */
+function wideDay({ lines }: WeekOutlook, nowMs: number, dayOn: (ms: number) => Day): number {
   const next = lines.find(({ endMs }) => endMs > nowMs)?.startMs ?? nowMs
-  return Math.max(0, Math.min(days - 1, daysBetween(dayOn(nowMs), dayOn(next))))
+  return Math.max(0, Math.min(6, daysBetween(dayOn(nowMs), dayOn(next))))
 }
 
 /** `flagged`: where the time stands written. */
