@@ -5,7 +5,7 @@
 import { z } from 'zod'
 import { type AmountUnit, parseAmount, smallUnit } from '@/core/measure/amount'
 import { parseLength } from '@/core/measure/length'
-import { moneyText, parseMoney, type Reckoning } from '@/core/measure/money'
+import { moneyText, parseMoney, parseSignedMoney, type Reckoning } from '@/core/measure/money'
 import { firstYear, instantOf, isDay, isInstant, lastYear } from '@/core/measure/time'
 import type { Measuring } from '@/core/measure/units'
 
@@ -45,11 +45,9 @@ export const money = (house: Reckoning) =>
 /** Money that may be less than nothing: −40 takes it off. Blank is nothing. */
 export const signedMoney = (house: Reckoning) =>
   z.string().transform((text, context) => {
-    const bare = text.trim()
-    if (bare === '') return 0
-    const less = /^[-−]/.test(bare)
-    const minor = parseMoney(less ? bare.slice(1) : bare, house)
-    if (minor !== null) return less && minor > 0 ? -minor : minor
+    if (text.trim() === '') return 0
+    const minor = parseSignedMoney(text, house)
+    if (minor !== null) return minor
     context.addIssue(`Write an amount ${like(house)}; with − before it where it costs less.`)
     return z.NEVER
   })

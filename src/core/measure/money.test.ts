@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { formatMoney, minorDigits, moneyText, parseMoney, plainMoney, type Reckoning, roundMoney } from './money'
+import {
+  formatMoney,
+  minorDigits,
+  moneyText,
+  parseMoney,
+  parseSignedMoney,
+  plainMoney,
+  type Reckoning,
+  roundMoney,
+  signedMoneyText,
+} from './money'
 import { locales } from './number'
 
 const british = (currency: string): Reckoning => ({ currency, locale: 'en-GB' })
@@ -67,4 +77,16 @@ describe('money', () => {
     ])
     expect(plainMoney(123_450, 'EUR')).toBe('1234.50')
   })
+})
+
+test('money that may be less than nothing is read as it is written, in every currency', () => {
+  const house = { currency: 'GBP', locale: 'en-GB' } as const
+  expect(['-5', '−£12.50', ' 40 ', '-0', 'five', '--5'].map((text) => parseSignedMoney(text, house))).toEqual([
+    ...[-500, -1_250, 4_000, 0, null, null],
+  ])
+  for (const currency of ['GBP', 'JPY', 'KWD'])
+    for (const minor of [-123_456, -1, 0, 1, 987_654]) {
+      const own = { currency, locale: 'en-GB' } as const
+      expect([currency, parseSignedMoney(signedMoneyText(minor, own), own)]).toEqual([currency, minor])
+    }
 })

@@ -87,3 +87,14 @@ export function parseMoney(text: string, house: Reckoning): number | null {
   if (!/^\d{1,10}$/.test(whole) || fraction.length > digits) return null
   return Number(whole) * 10 ** digits + Number(fraction.padEnd(digits, '0') || '0')
 }
+
+/** As {@link parseMoney}, with a minus before what is less than nothing. */
+export function parseSignedMoney(text: string, house: Reckoning): number | null {
+  const bare = text.trim()
+  const less = /^[-−]/.test(bare)
+  const minor = parseMoney(less ? bare.slice(1) : bare, house)
+  return less && minor !== null && minor > 0 ? -minor : minor
+}
+/** As {@link moneyText}, so that {@link parseSignedMoney} reads it back. */
+export const signedMoneyText = (minor: number, house: Reckoning): string =>
+  minor < 0 ? `−${moneyText(-minor, house)}` : moneyText(minor, house)

@@ -5,14 +5,14 @@ import { useState } from 'react'
 import { useFieldArray } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import { quoteInput, type QuoteText } from '@/core/input/quote'
-import { formatMoney, moneyText, parseMoney } from '@/core/measure/money'
-import type { QuoteKind } from '@/core/price/offer'
+import { formatMoney, parseSignedMoney, signedMoneyText } from '@/core/measure/money'
+import { depositOf, type QuoteKind } from '@/core/price/offer'
 import { useActions } from '@/ui/form/actions'
 import { AreaField, TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
-import { QuoteOptions, signedText, type Suggested } from './QuoteOptions'
+import { QuoteOptions, type Suggested } from './QuoteOptions'
 
 export interface Draft {
   lines: { partId: string | null; words: string; detail: string; money: number }[]
@@ -31,7 +31,7 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
   const house = useHouse()
   const router = useRouter()
   const [kept, setKept] = useState(false)
-  const [defaults] = useState(() => textOf(pieceId, kind, draft, (minor) => moneyText(minor, house)))
+  const [defaults] = useState(() => textOf(pieceId, kind, draft, (minor) => signedMoneyText(minor, house)))
   const { form, submit, pending, issue, troubleOf } = useEntryForm<QuoteText>(
     quoteInput(house),
     defaults,
@@ -45,13 +45,8 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
   )
   const { register, control, watch } = form
   const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
-  const read = (text: string) => {
-    const bare = text.trim()
-    const less = /^[-−]/.test(bare)
-    return (parseMoney(less ? bare.slice(1) : bare, house) ?? 0) * (less ? -1 : 1)
-  }
-  const total = watch('lines').reduce((sum, { money }) => sum + read(money), 0)
-  const deposit = Math.round((total * (Number(watch('deposit').replace(',', '.')) || 0)) / 100)
+  const total = watch('lines').reduce((sum, { money }) => sum + (parseSignedMoney(money, house) ?? 0), 0)
+  const deposit = depositOf({ depositShare: (Number(watch('deposit').replace(',', '.')) || 0) / 100 }, total)
   return (
     <form onSubmit={(event) => void submit(event)} onChange={() => setKept(false)} noValidate className="mt-4">
       <AreaField
@@ -129,7 +124,7 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
 const textOf = (pieceId: string, kind: QuoteKind, draft: Draft, text: (minor: number) => string): QuoteText => ({
   ...{ id: uuidv7(), pieceId, kind, words: '', excluded: '', options: [] },
   lines: draft.lines.map(({ partId, words, detail, money }) => ({
-    ...{ id: uuidv7(), partId: partId ?? '', words, detail, money: signedText(money, text) },
+    ...{ id: uuidv7(), partId: partId ?? '', words, detail, money: text(money) },
   })),
   deposit: String(draft.depositPercent),
   validUntil: draft.validUntil,

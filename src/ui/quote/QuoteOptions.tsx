@@ -3,7 +3,7 @@
 import { type Control, type FieldPath, useFieldArray, type UseFormRegister, type UseFormWatch } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import type { QuoteText } from '@/core/input/quote'
-import { moneyText } from '@/core/measure/money'
+import { signedMoneyText } from '@/core/measure/money'
 import { TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 
@@ -12,9 +12,6 @@ export interface Suggested {
   words: string
   choices: { words: string; extra: number }[]
 }
-export const signedText = (minor: number, text: (minor: number) => string): string =>
-  minor < 0 ? `−${text(-minor)}` : text(minor)
-
 interface OptionsProps {
   control: Control<QuoteText>
   register: UseFormRegister<QuoteText>
@@ -60,7 +57,7 @@ export function QuoteOptions({ control, register, troubleOf, watch, suggested }:
                 choices: each.choices.map(({ words, extra }) => ({
                   id: uuidv7(),
                   words,
-                  extra: signedText(extra, (minor) => moneyText(minor, house)),
+                  extra: signedMoneyText(extra, house),
                 })),
               })
             }
