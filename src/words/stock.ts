@@ -46,3 +46,11 @@ export const laidWords = ({ family, amount, unit, mix, applicator, film, place }
   [getFamily(family).words, formatAmount(amount, unit, house), mix, applicator, film === 'normal' ? null : `${film} film`, place]
     .filter(Boolean)
     .join(', ')
+
+/** How far a colour is from the one that was wanted, as the eye has it. */
+export const nearWords = (distance: number): string =>
+  ([
+    [0.005, 'the very colour'],
+    [0.03, 'hardly told apart from it'],
+    [0.1, 'near it'],
+  ].find(([within]) => distance <= (within as number))?.[1] as string | undefined) ?? 'another colour'

@@ -27,3 +27,10 @@ export function shadeOf(parts: readonly Omit<ShadePart, 'name'>[]): string {
     .toString()
     .toLowerCase()
 }
+
+/** As a shade is named that was never given another name: "2 Quince Rind : 1 Oat Husk". */
+export const formulaOf = (parts: readonly { name: string; parts: number }[]): string =>
+  parts
+    .map(({ name, parts: share }) => `${share} ${name}`)
+    .join(' : ')
+    .slice(0, 60)

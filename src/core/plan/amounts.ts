@@ -56,15 +56,32 @@ export function sumAmounts(steps: readonly PlannedStep[]): Amount[] {
   return [...sums.values()].map((each) => ({ ...each, amount: Math.round(each.amount * 10) / 10 }))
 }
 
-/** Families of which the shelf has not enough for these amounts, in the colour where they have one. Cleaners are not reckoned. */
-export function lackingOn(shelf: Shelf, amounts: readonly Amount[]): FamilyCode[] {
-  const stands = ({ family, hex }: Amount) =>
-    shelf
-      .filter((each) => each.family === family && (hex === null || each.hex === hex))
-      .reduce((sum, each) => sum + each.amount, 0)
-  const lacking = amounts.filter((each) => getFamily(each.family).role !== 'cleaner' && stands(each) < each.amount)
-  return [...new Set(lacking.map(({ family }) => family))]
+/**
+ * What is taken of a shelf, and what is left of each thing on it, in its order. What has a colour is taken of that colour alone, the rest of
+ * what is left of its family then. `lacking`: families of which there is not enough. Cleaners are not reckoned.
+ */
+export function takeFrom(shelf: Shelf, amounts: readonly Amount[]): { left: number[]; lacking: FamilyCode[] } {
+  const left = shelf.map(({ amount }) => amount)
+  const lacking = new Set<FamilyCode>()
+  const inTurn = amounts
+    .filter(({ family }) => getFamily(family).role !== 'cleaner')
+    .sort((one, other) => Number(one.hex === null) - Number(other.hex === null))
+  for (const { family, hex, amount } of inTurn) {
+    let wanted = amount
+    for (const [k, tin] of shelf.entries()) {
+      if (tin.family !== family || (hex !== null && tin.hex !== hex)) continue
+      const taken = Math.min(wanted, left[k] as number)
+      left[k] = (left[k] as number) - taken
+      wanted -= taken
+    }
+    // a hair of what was summed is nothing
+    if (wanted > 1e-6) lacking.add(family)
+  }
+  return { left, lacking: [...lacking] }
 }
+
+/** Families of which the shelf has not enough for these amounts, in the colour where they have one. Cleaners are not reckoned. */
+export const lackingOn = (shelf: Shelf, amounts: readonly Amount[]): FamilyCode[] => takeFrom(shelf, amounts).lacking
 
 /** What `after` takes more (or, negative, less) than `before`, by product family and colour. */
 export function amountDifference(before: readonly PlannedStep[], after: readonly PlannedStep[]): Amount[] {

@@ -11,6 +11,7 @@ import { ChoiceField } from '@/ui/form/Field'
 import { ReadyLine } from '@/ui/week/ReadyLine'
 import { schoolChoiceWords, schoolWords } from '@/words/method'
 import { LookFields } from './LookFields'
+import { MakeFromShelf } from './MakeFromShelf'
 import { OtherWays } from './OtherWays'
 import { plannedSection } from './plannedSection'
 import type { PlanPart } from './planPart'
@@ -71,6 +72,7 @@ export function PlanForm({
               ))}
             </ul>
           )}
+          <MakeFromShelf part={part} desk={desk} tins={tins} means={means} />
           {plan && shownSection && (
             <OtherWays
               own={{ figures, section: shownSection }}

@@ -3,7 +3,7 @@
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import type { DeskTin } from '@/core/desk/state'
-import { type Colour, shadeOf } from '@/core/finish/shade'
+import { type Colour, formulaOf, shadeOf } from '@/core/finish/shade'
 import { decimalMark, numberText, readFigure } from '@/core/measure/number'
 import { ChoiceField, TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -84,10 +84,7 @@ export function ShadeFields({
           disabled={!whole}
           onClick={() =>
             choose({
-              name: made
-                .map(({ name, parts: share }) => `${share} ${name}`)
-                .join(' : ')
-                .slice(0, 60),
+              name: formulaOf(made),
               hex: shadeOf(made),
               parts: made,
             })

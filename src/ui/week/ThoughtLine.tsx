@@ -22,7 +22,7 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
     <section
       aria-label="What it would do"
       aria-live="polite"
-      className="unprinted sticky bottom-16 z-20 mt-8 max-h-[46vh] overflow-auto border-t-4 border-now bg-sheet px-5 py-4 sm:bottom-0 sm:max-h-[60vh]"
+      className="unprinted sticky bottom-14 z-20 mt-8 max-h-[46vh] overflow-auto border-t-4 border-now bg-sheet px-5 py-4 sm:bottom-0 sm:max-h-[60vh]"
     >
       <h2 className="title text-3xl">{thought.words}</h2>
       {!thoughtAnswer && thought.key !== 'none' && <p className="mt-2 text-lg">Reckoning…</p>}

@@ -1,0 +1,177 @@
+/**
+ * What a part can be made into with what stands on the shelf, and nothing bought: every look in every paint that is there, in the tin or
+ * the mix of tins that comes nearest to a wanted colour and goes round. Amounts in ml or g; pure.
+ */
+import { coverFor } from '@/core/craft/colour'
+import { type FamilyCode, getFamily, paintCodes } from '@/core/craft/families'
+import { getLook, type LookCode, lookCodes } from '@/core/craft/looks'
+import type { HouseMethod } from '@/core/craft/method'
+import { topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
+import { asTheyStand, type Reachable, reachableFrom } from '@/core/finish/reachable'
+import type { PlannedStep } from '@/core/finish/step'
+import type { Colour, FinishablePart, FinishWish } from '@/core/finish/wish'
+import type { Act } from '@/core/stack/surface'
+import { type Amount, type Shelf, sumAmounts, takeFrom } from './amounts'
+import { figuresOf, type HouseResources, type PlanFigures } from './figures'
+import { replan } from './replan'
+
+export interface Makeable {
+  look: LookCode
+  paint: FamilyCode
+  wish: FinishWish
+  /** the colours of its look, from the wanted ones; 0 where it has none of its own */
+  distance: number
+  /** of each colour that it draws from, what is taken and what is left then */
+  draws: Draw[]
+  /** what is left of those together: the least uses up most */
+  over: number
+  figures: PlanFigures
+}
+export interface Draw {
+  family: FamilyCode
+  hex: string
+  name: string
+  takes: number
+  left: number
+}
+export interface MakeAsk {
+  part: FinishablePart
+  /** what is behind the part and is not worked again */
+  done?: readonly Act[]
+  wanted: { a: Colour; b: Colour }
+  method: HouseMethod
+  means: HouseResources
+}
+
+/** Plans that are tried for a look in a paint under a topcoat: the shelf that does not give it in so many colours does not give it. */
+const mostTried = 40
+
+/** All that can be made, what leaves the least behind first; of a look in a paint the nearest colour alone. */
+export function whatCanBeMade(asked: MakeAsk): Makeable[] {
+  const { shelf } = asked.means
+  const paints = paintCodes.filter((code) => shelf.some(({ family, amount }) => family === code && amount > 0))
+  return paints
+    .flatMap((paint) => {
+      const near = {
+        a: reachableFrom(asked.wanted.a.hex, tinsOf(shelf, paint)),
+        b: asTheyStand(asked.wanted.b.hex, tinsOf(shelf, paint)),
+      }
+      return lookCodes
+        .filter((look) => getLook(look).paints.includes(paint))
+        .flatMap((look) => nearestOf(look, paint, near, asked))
+    })
+    .sort((one, other) => one.over - other.over || one.figures.minutes - other.figures.minutes)
+}
+
+const tinsOf = (shelf: Shelf, paint: FamilyCode) =>
+  shelf.flatMap(({ family, hex, name, amount }) => (family === paint && hex !== null ? [{ hex, name: name ?? hex, amount }] : []))
+
+interface Pair {
+  chosen: readonly Reachable[]
+  colours: FinishWish['colours']
+  distance: number
+}
+/** Colours for the places a look has, nearest first. The second is taken as it stands in a tin. */
+function pairsFor(slots: readonly string[], { a: firsts, b: seconds }: Near): Pair[] {
+  const apart = ({ distance }: Pair) => distance
+  if (!slots.includes('a')) return [{ chosen: [], colours: {}, distance: 0 }]
+  if (!slots.includes('b')) return firsts.map((a) => ({ chosen: [a], colours: { a: a.colour }, distance: a.distance }))
+  return firsts
+    .flatMap((a) =>
+      seconds
+        .filter((b) => b.colour.hex !== a.colour.hex)
+        .map((b): Pair => ({ chosen: [a, b], colours: { a: a.colour, b: b.colour }, distance: a.distance + b.distance })),
+    )
+    .sort((one, other) => apart(one) - apart(other))
+}
+interface Near {
+  a: readonly Reachable[]
+  b: readonly Reachable[]
+}
+
+/**
+ * What colours are known to take, so that a tin that can't give it is not planned with again: over what covers alike the same, over anything
+ * else a coat less at the least, and any colour what the thinnest coat seen takes.
+ */
+function knownNeeds() {
+  const exact = new Map<string, number>()
+  const least = new Map<string, number>()
+  let coat = Infinity
+  const nameOf = ({ colour }: Reachable, chosen: readonly Reachable[]) => {
+    const other = chosen.find((each) => each.colour.hex !== colour.hex)
+    return `${mixName(colour)} ${other && coverFor(colour.hex, other.colour.hex, true).coats}`
+  }
+  return {
+    learn: (steps: readonly PlannedStep[], chosen: readonly Reachable[]): void => {
+      for (const each of chosen) {
+        const name = mixName(each.colour)
+        const takes = steps
+          .filter((step) => step.colour && mixName(step.colour) === name)
+          .map((step) => sumAmounts([step]).reduce((sum, amount) => sum + (amount.hex === null ? 0 : amount.amount), 0))
+          .filter((amount) => amount > 0)
+        if (takes.length === 0) continue
+        const all = takes.reduce((sum, amount) => sum + amount, 0)
+        coat = Math.min(coat, ...takes)
+        exact.set(nameOf(each, chosen), all)
+        least.set(name, Math.min(least.get(name) ?? Infinity, all - Math.max(...takes)))
+      }
+    },
+    goRound: (chosen: readonly Reachable[]): boolean =>
+      chosen.every((each) => {
+        const wanted =
+          exact.get(nameOf(each, chosen)) ?? Math.max(least.get(mixName(each.colour)) ?? 0, coat === Infinity ? 0 : coat)
+        return each.most >= wanted - hair
+      }),
+  }
+}
+/** A mix may come out in the very value of a tin that stands beside it. */
+const mixName = ({ hex, parts }: Colour): string => (parts ? parts.map((each) => `${each.parts} ${each.hex}`).join() : hex)
+/** Amounts are summed to a tenth. */
+const hair = 0.2
+
+function nearestOf(look: LookCode, paint: FamilyCode, near: Near, { part, done = [], method, means }: MakeAsk): Makeable[] {
+  const pairs = pairsFor(getLook(look).slots, near)
+  const seals = [undefined, ...topcoatCodes.filter((code) => topcoatFits(code, part.use, paint))]
+  const { learn, goRound } = knownNeeds()
+  let best: Makeable | null = null
+  for (const seal of seals) {
+    let tried = 0
+    let wantsOther = false
+    for (const { chosen, colours, distance } of pairs) {
+      // what is no nearer than what was found under another topcoat is not looked for
+      if (tried >= mostTried || (best && distance >= best.distance)) break
+      if (!goRound(chosen)) continue
+      tried += 1
+      const wish: FinishWish = { look, paint, colours, seal }
+      const outcome = replan(part, wish, done, method)
+      // what refuses a look refuses it in any colour
+      if ('refusal' in outcome) {
+        wantsOther = true
+        break
+      }
+      const amounts = sumAmounts(outcome.steps)
+      learn(outcome.steps, chosen)
+      const { left, lacking } = takeFrom(means.shelf, amounts)
+      // another colour may want another primer, or fewer coats; it wants the same wax
+      if (lacking.some((family) => family !== paint && getFamily(family).role !== 'primer')) {
+        wantsOther = true
+        break
+      }
+      if (lacking.length > 0) continue
+      const draws = drawsOf(amounts, means.shelf, left)
+      const over = draws.reduce((sum, draw) => sum + draw.left, 0)
+      best = { look, paint, wish, distance, draws, over, figures: figuresOf(outcome.steps, means) }
+      break
+    }
+    // where nothing but the paint did not go round, no other topcoat makes it go further
+    if (!wantsOther) break
+  }
+  return best ? [best] : []
+}
+/** Of each colour, what is taken and what is left of it. */
+const drawsOf = (amounts: readonly Amount[], shelf: Shelf, left: readonly number[]): Draw[] =>
+  amounts.flatMap(({ family, hex, name, amount }): Draw[] => {
+    if (hex === null) return []
+    const over = shelf.reduce((sum, tin, k) => sum + (tin.family === family && tin.hex === hex ? (left[k] as number) : 0), 0)
+    return [{ family, hex, name: name ?? hex, takes: amount, left: over }]
+  })
