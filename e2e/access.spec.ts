@@ -40,6 +40,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   'what it earned': () => Promise.resolve('/learned/earned'),
   shelf: () => Promise.resolve('/shelf'),
   'to buy': () => Promise.resolve('/shelf/buy'),
+  'counting the shelf': () => Promise.resolve('/shelf/count'),
   house: () => Promise.resolve('/house'),
   'at the kerb': () => Promise.resolve('/kerb'),
   'how prices are made': () => Promise.resolve('/house/prices'),

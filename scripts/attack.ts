@@ -159,6 +159,7 @@ const pages = [
   '/week/sheet',
   '/shelf',
   '/shelf/buy',
+  '/shelf/count',
   '/house',
   '/house/doors',
   '/house/prices',

@@ -324,6 +324,10 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       colourHex: '#9a8f80',
       amount: '50',
     }),
+    countTins: () => ({
+      ...{ entryId: uuidv7(), at, reason: 'counted' },
+      tins: [{ id: uuidv7(), lotId: ids.lot, unit: 'ml', found: '120' }],
+    }),
     emptyTin: () => ({ id: uuidv7(), at, back: false }),
     keepRoom: () => ({ id: uuidv7(), name: 'Room', sensor: '' }),
     takeDryingFigure: () => ({ id: uuidv7(), family: 'clay', at, back: true }),

@@ -48,15 +48,23 @@ const tins = query(
     isBought: z.boolean(),
     price: z.number(),
     thrown: z.object({ at: z.string(), value: z.number() }).nullable(),
+    counted: z
+      .array(z.object({ at: z.string(), value: z.number() }))
+      .nullable()
+      .transform((counts) => counts ?? []),
   }),
   `select l.bought_at as at, p.formula is null as "isBought", l.price,
           case when l.emptied_at is not null and l.emptied_at < $1
             then json_build_object('at', to_char(l.emptied_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
-                                   'value', greatest(0, l.price - coalesce(d.money, 0))) end as thrown
+                                   'value', greatest(0, l.price - coalesce(d.money, 0) - coalesce(n.money, 0))) end as thrown, n.counted
    from seen_lot l join product p on p.id = l.product_id
    left join (select s.lot_id, sum(s.money)::bigint as money from seen_draw s
               join entry e on e.id = s.entry_id and not exists (select from entry c where c.corrects = e.id)
               group by s.lot_id) d on d.lot_id = l.id
+   left join (select lot_id, sum(money)::bigint as money,
+                     json_agg(json_build_object('at', to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'value', money))
+                       filter (where money <> 0 and at < $1) as counted
+              from seen_tin_count group by lot_id) n on n.lot_id = l.id
    where l.bought_at < $1 order by l.bought_at, l.id`,
 )
 export const listTinsMoved = (client: Client, before: Instant): Promise<TinMoved[]> => many(client, tins, [before])

@@ -68,6 +68,7 @@ describe('money', () => {
         'select fee_share from channel',
         'select rent from channel',
         'select went_for from bid',
+        'select money from tin_count',
         'select offer from quote',
         'select accepted from quote_answer',
         'select amount from payment',
@@ -85,6 +86,7 @@ describe('money', () => {
     // each figure stands in the rows of whole pieces, and is no part of any other there
     const figures: Record<string, RegExp> = {
       seen_studio: /1800/,
+      seen_tin_count: /,77\)/,
       seen_bid: /8800|24500|6200/,
       seen_payment: /15750/,
       seen_payment_request: /36750/,

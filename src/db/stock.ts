@@ -19,13 +19,14 @@ const lotRow = z.object({
 
 /** Corrected coats took nothing: the coat that stands in their place did. */
 const lotColumns = `l.id, l.product_id as "productId", l.code, l.size, l.price, l.bought_at as "boughtAt",
-  d.opened_at as "openedAt", greatest(0, l.size - coalesce(d.taken, 0)) as remaining`
+  d.opened_at as "openedAt", greatest(0, l.size - coalesce(d.taken, 0) - coalesce(n.gone, 0)) as remaining`
 const lotsWith = (whichDraws: string) => `
   from seen_lot l left join lateral (
     select sum(d.amount) as taken, min(e.at) as opened_at
     from draw d join entry e on e.id = d.entry_id
     where d.lot_id = l.id and ${whichDraws} and not exists (select from entry c where c.corrects = e.id)
   ) d on true
+  left join lateral (select sum(gone) as gone from tin_count where lot_id = l.id) n on true
   where l.emptied_at is null`
 
 const lotsOnShelf = query(

@@ -5,6 +5,7 @@ export const postingWords: Record<PostingKind, string> = {
   payment: 'A client paid, or was paid back',
   tin: 'A tin was bought',
   thrown: 'A tin was thrown away with something in it',
+  counted: 'A tin was counted, and held less or more than was thought',
   cost: 'Paid for the piece',
   material: 'Laid on the piece',
   mix: 'Mixed',

@@ -2,7 +2,7 @@
 /** The house, its channels and its shelf. */
 import { createHash } from 'node:crypto'
 import { lessonsIn } from '@/app/_server/lessons'
-import { putOnShelf, putTinOnShelf } from '@/app/_server/shelving'
+import { countOnShelf, putOnShelf, putTinOnShelf } from '@/app/_server/shelving'
 import { Refused, write, writeOnce } from '@/app/_server/write'
 import {
   calendarInput,
@@ -24,6 +24,7 @@ import {
   studioInput,
   type StudioText,
 } from '@/core/input/house'
+import type { CountText } from '@/core/input/stock'
 import type { Answer } from '@/core/input/issues'
 import { methodInput, type MethodText } from '@/core/input/piece'
 import { pricingInput, type PricingText } from '@/core/input/pricing'
@@ -76,6 +77,8 @@ export async function keepChannel(typed: ChannelText): Promise<Answer> {
 export const keepProduct = async (typed: ProductText): Promise<Answer> => putOnShelf(typed)
 /** What a tin costs now is what the next coat is reckoned by before it is opened. */
 export const buyLot = async (typed: LotText): Promise<Answer> => putTinOnShelf(typed)
+/** What was found on a walk along the shelf. */
+export const countTins = async (typed: CountText): Promise<Answer> => countOnShelf(typed)
 export async function emptyTin(typed: EmptyLotText): Promise<Answer> {
   return write(emptyLotInput, typed, async (client, _studio, { id, at, back }) => {
     await (back ? putLotBack(client, id) : emptyLot(client, id, at))

@@ -3,9 +3,13 @@ import 'server-only'
 import { unitOf } from '@/core/craft/families'
 import { lotInput, productInput, purchaseInput } from '@/core/input/house'
 import type { Answer } from '@/core/input/issues'
+import { countInput } from '@/core/input/stock'
+import { formatAmount } from '@/core/measure/amount'
 import type { ProductId } from '@/core/measure/named'
+import { countTin } from '@/core/stock/count'
 import { addLot, addLots } from '@/db/stock'
 import { findProduct, saveProduct } from '@/db/studio'
+import { addCounts, takeTinsInHand } from '@/db/tinCount'
 import { Refused, writeOnce } from './write'
 
 export const putOnShelf = (typed: unknown): Promise<Answer> =>
@@ -67,5 +71,36 @@ export const putPurchaseOnShelf = (typed: unknown): Promise<Answer> =>
         studio.id,
         tins.map((tin) => ({ ...tin, productId: product.id, code: null, boughtAt: at })),
       )
+    },
+  )
+
+/** What was found in tins on a walk along the shelf, each against what the log knew at that moment: all of it or nothing. */
+export const countOnShelf = (typed: unknown): Promise<Answer> =>
+  writeOnce(
+    'count',
+    countInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (client, studio, { at, reason, tins }) => {
+      const known = new Map(
+        (
+          await takeTinsInHand(
+            client,
+            tins.map(({ lotId }) => lotId),
+            at,
+          )
+        ).map((tin) => [tin.id, tin]),
+      )
+      const counts = tins.map(({ id, lotId, unit, found }, k) => {
+        const tin = known.get(lotId)
+        if (!tin) throw new Refused('not-found')
+        if (tin.unit !== unit) throw new Refused('not-readable')
+        if (found > tin.size)
+          throw new Refused('not-readable', {
+            [`tins.${k}.found`]: `It holds ${formatAmount(tin.size, unit, studio)} when it is full.`,
+          })
+        return { id, lotId, found, ...countTin(tin, found) }
+      })
+      await addCounts(client, studio.id, counts, { at, reason })
     },
   )

@@ -31,7 +31,7 @@ const balances = (postings: readonly Posting[]): Record<Account, number> => {
 
 describe('the books', () => {
   test('a tin of £29.50, a chest for £30; a coat of £4.92, rags of 40 p, sold for £150 less £18: its tax on the margin is £20', () => {
-    const tins: TinMoved[] = [{ at: day(0), isBought: true, price: 2_950, thrown: null }]
+    const tins: TinMoved[] = [{ at: day(0), isBought: true, price: 2_950, thrown: null, counted: [] }]
     const postings = postingsOf(
       [
         move({ costKind: 'bought', money: 3_000 }),
@@ -112,6 +112,7 @@ describe('over any history', () => {
       'kept',
       'scrapped',
       'handed-over',
+      'split',
     ),
     piece: fc.constantFrom('a', 'b', 'c'),
     after: fc.nat(20),
@@ -128,6 +129,16 @@ describe('over any history', () => {
       const isEnd = ['sold', 'kept', 'scrapped', 'handed-over'].includes(kind)
       // a piece ends once
       if (isEnd && left.has(piece)) return []
+      if (kind === 'split') {
+        // what goes over to another of those that are here is what comes there
+        const other = ['a', 'b', 'c'].find((each) => each !== piece && !left.has(each))
+        if (left.has(piece) || !other) return []
+        const costs = { bought: money, materials: Math.floor(money * share) }
+        return [
+          move({ at: day(at), kind, pieceId: piece, split: { sign: -1, costs } }),
+          move({ at: day(at), kind, pieceId: other, split: { sign: 1, costs } }),
+        ]
+      }
       if (isEnd) left.add(piece)
       const paid = isEnd ? Math.max(0, kind === 'sold' || kind === 'handed-over' ? money : 0) : money
       return [
@@ -156,6 +167,7 @@ describe('over any history', () => {
       isBought: fc.boolean(),
       price: fc.nat(9_000),
       thrown: fc.option(fc.record({ at: fc.nat(300).map(day), value: fc.nat(900) })),
+      counted: fc.array(fc.record({ at: fc.nat(300).map(day), value: fc.integer({ min: -400, max: 900 }) }), { maxLength: 3 }),
     }),
     { maxLength: 8 },
   )
@@ -208,7 +220,8 @@ describe('over any history', () => {
           of(['cost', 'coat'], ({ money }) => money) +
           of(['put-by'], ({ lotId, money }) => (lotId ? 0 : money)) +
           [...ends.values()].reduce((all, each) => all + each, 0)
-        const thrown = bought.reduce((all, each) => all + (each.thrown?.value ?? 0), 0)
+        const missed = bought.flatMap(({ counted }) => counted.map(({ value }) => Math.max(0, value)))
+        const thrown = [...bought.map((each) => each.thrown?.value ?? 0), ...missed].reduce((all, each) => all + each, 0)
         expect(sums.pieces + sums.sold + sums.drawn + sums.lost - thrown).toBe(worked)
       }),
       { numRuns: 300 },

@@ -52,6 +52,8 @@ export interface TinMoved {
   price: number
   /** thrown away with something in it: when, and what that had cost; null where it was not */
   thrown: { at: Instant; value: number } | null
+  /** what was gone of it when it was counted, and what that had cost; below nothing where more was found */
+  counted: readonly { at: Instant; value: number }[]
 }
 /** Money of a client's: above nothing came, below nothing went back or was a mistake. */
 export interface PaymentMoved {
@@ -65,7 +67,20 @@ export interface Dealt {
   agreed: ReadonlySet<PieceId>
 }
 export type PostingKind =
-  'payment' | 'tin' | 'thrown' | 'cost' | 'material' | 'mix' | 'rest' | 'small' | 'sale' | 'fees' | 'tax' | 'leaves' | 'late'
+  | 'payment'
+  | 'tin'
+  | 'thrown'
+  | 'counted'
+  | 'cost'
+  | 'material'
+  | 'mix'
+  | 'rest'
+  | 'small'
+  | 'sale'
+  | 'fees'
+  | 'tax'
+  | 'leaves'
+  | 'late'
 export interface Posting {
   at: Instant
   kind: PostingKind
@@ -96,9 +111,10 @@ export function postingsOf(
     if (amount > 0) postings.push({ at, kind, pieceId, debit, credit, amount })
     if (amount < 0) postings.push({ at, kind, pieceId, debit: credit, credit: debit, amount: -amount })
   }
-  for (const { at, isBought, price, thrown } of tins) {
+  for (const { at, isBought, price, thrown, counted } of tins) {
     if (isBought) post(at, 'tin', null, ['shelf', 'money'], price)
     if (thrown) post(thrown.at, 'thrown', null, ['lost', 'shelf'], thrown.value)
+    for (const each of counted) post(each.at, 'counted', null, [each.value > 0 ? 'lost' : 'found', 'shelf'], each.value)
   }
   for (const { at, pieceId, amount } of payments) post(at, 'payment', pieceId, ['money', 'clients'], amount)
   const book = new Pieces(post)

@@ -39,6 +39,7 @@ const plans = [
   'client_link',
   'client_word',
   'bid',
+  'tin_count',
   ...commissions,
 ] as const
 /** Of what else than work an entry is, by its kind; what strikes another is of what it strikes. The database holds to the same table. */
@@ -67,7 +68,19 @@ export const mayRead: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>
 export const mayWrite: Readonly<Record<Exclude<Role, 'owner'>, readonly string[]>> = {
   painter: [...work, ...plans, 'entry of money', 'product'],
   bookkeeper: [
-    ...['entry of money', 'sent', 'lot', 'product', 'draw', 'piece', 'channel', 'calendar_feed', 'client_word', 'bid'],
+    ...[
+      'entry of money',
+      'sent',
+      'lot',
+      'product',
+      'draw',
+      'piece',
+      'channel',
+      'calendar_feed',
+      'client_word',
+      'bid',
+      'tin_count',
+    ],
     ...commissions,
   ],
   helper: work,

@@ -19,6 +19,7 @@ import { freshSecret } from '@/db/secret'
 import { digestOf, takeDelivery } from '@/db/sent'
 import { addDraws, addLot } from '@/db/stock'
 import { saveChannel, savePerson, saveProduct } from '@/db/studio'
+import { addCounts } from '@/db/tinCount'
 import { addOtherDays, addWeek } from '@/db/week'
 import { at, everyEntry } from './everyEntry'
 import { quoteRow } from './quoteRow'
@@ -168,6 +169,10 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
     size: 500,
     price: 2100,
     boughtAt: at,
+  })
+  await addCounts(client, studioId, [{ id: whole.lotId, lotId: whole.lotId, found: 419.5, gone: 0, money: 77 }], {
+    at,
+    reason: 'counted',
   })
   await addRecipe(
     client,

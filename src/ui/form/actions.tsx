@@ -17,6 +17,7 @@ import type {
   RoomText,
   StudioText,
 } from '@/core/input/house'
+import type { CountText } from '@/core/input/stock'
 import type { Answer } from '@/core/input/issues'
 import type { CareText, JobText } from '@/core/input/job'
 import type {
@@ -94,6 +95,7 @@ export interface Actions {
   keepProduct: Ask<ProductText>
   buyLot: Ask<LotText>
   emptyTin: Ask<EmptyLotText>
+  countTins: Ask<CountText>
   putBy: Ask<RestText>
   keepRoom: Ask<RoomText>
   takeDryingFigure: Ask<DryingText>

@@ -39,13 +39,18 @@ export default async function Shelf() {
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">Shelf</h1>
-      <p className="mt-1 flex flex-wrap items-center gap-x-8">
+      <p className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-2">
         {may('product') && !studio.hidesMoney && (
           <Link href="/shelf/buy" className="press inline-flex min-h-12 items-center">
             To buy
           </Link>
         )}
-        <Link href="/learned" className="inline-flex min-h-12 items-center text-lg">
+        {may('product') && lots.length > 0 && (
+          <Link href="/shelf/count" className="press inline-flex min-h-12 items-center">
+            Count it
+          </Link>
+        )}
+        <Link href="/learned" className="ml-3 inline-flex min-h-12 items-center text-lg">
           How these really dry here, and what goes wrong
         </Link>
       </p>

@@ -1,0 +1,88 @@
+'use client'
+/** A tin from the front, its level pulled to what is seen in it, or typed. */
+import { X } from 'lucide-react'
+import { getFamily } from '@/core/craft/families'
+import { amountText, formatAmount, parseAmount } from '@/core/measure/amount'
+import type { Product, ShelfLot } from '@/core/stock/product'
+import { useHouse } from '@/ui/form/house'
+
+interface Props {
+  product: Product
+  lot: ShelfLot
+  /** as typed; undefined while it is left alone */
+  found: string | undefined
+  set: (typed: string | null) => void
+}
+/** the level is pulled in so many steps of a tin */
+const steps = 40
+
+export function TinGauge({ product, lot, found, set }: Props) {
+  const house = useHouse()
+  const { unit } = product
+  const counted = found !== undefined
+  const now = counted ? parseAmount(found, unit, house) : lot.remaining
+  const level = Math.min(1, Math.max(0, (now ?? lot.remaining) / lot.size))
+  const trouble =
+    counted &&
+    (now === null
+      ? 'An amount like those on the tin.'
+      : now > lot.size
+        ? `It holds ${formatAmount(lot.size, unit, house)} when it is full.`
+        : null)
+  const name = `${product.colourName ?? product.name}${lot.code ? `, tin ${lot.code}` : ''}`
+  return (
+    <div className="grid grid-cols-[4rem_1fr_auto] items-center gap-x-4">
+      <svg viewBox="0 0 40 48" aria-hidden className="h-20 w-16">
+        <rect x="3" y="6" width="34" height="40" fill="var(--sheet)" />
+        <rect x="3" y={46 - 40 * level} width="34" height={40 * level} fill={product.colourHex ?? 'var(--line)'} />
+        <path d="M3 6v40h34V6" fill="none" stroke="var(--ink)" strokeWidth="2" />
+        {counted && (
+          // what the log thought
+          <path
+            d={`M0 ${46 - 40 * Math.min(1, lot.remaining / lot.size)}h40`}
+            stroke="var(--now)"
+            strokeWidth="2"
+            strokeDasharray="4 3"
+          />
+        )}
+      </svg>
+      <div className="min-w-0">
+        <p className="leading-snug">
+          <span className="font-semibold">{name}</span>{' '}
+          <span className="text-soft">
+            {getFamily(product.family).words} · thought {formatAmount(lot.remaining, unit, house)} of{' '}
+            {formatAmount(lot.size, unit, house)}
+          </span>
+        </p>
+        <input
+          type="range"
+          aria-label={`How full: ${name}`}
+          aria-valuetext={formatAmount(now ?? lot.remaining, unit, house)}
+          min={0}
+          max={steps}
+          value={Math.round(level * steps)}
+          onChange={({ target }) => set(amountText((Number(target.value) / steps) * lot.size, unit, house))}
+          className="h-12 w-full cursor-pointer accent-(--now)"
+        />
+        {trouble && <p className="font-semibold text-late">{trouble}</p>}
+      </div>
+      <div className="flex items-center gap-1">
+        <input
+          aria-label={`In it: ${name}`}
+          value={found ?? ''}
+          placeholder={amountText(lot.remaining, unit, house)}
+          onChange={({ target }) => set(target.value === '' ? null : target.value)}
+          className="field w-24 text-right"
+        />
+        <button
+          type="button"
+          className={`press px-3 ${counted ? '' : 'invisible'}`}
+          aria-label={`Leave it as thought: ${name}`}
+          onClick={() => set(null)}
+        >
+          <X aria-hidden size={20} />
+        </button>
+      </div>
+    </div>
+  )
+}
