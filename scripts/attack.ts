@@ -160,6 +160,7 @@ const pages = [
   '/shelf',
   '/shelf/buy',
   '/shelf/count',
+  '/shelf/table',
   '/house',
   '/house/doors',
   '/house/prices',

@@ -328,6 +328,23 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       ...{ entryId: uuidv7(), at, reason: 'counted' },
       tins: [{ id: uuidv7(), lotId: ids.lot, unit: 'ml', found: '120' }],
     }),
+    bringInShelf: () => ({
+      ...{ entryId: uuidv7(), at },
+      lines: [
+        {
+          ...{
+            productId: uuidv7(),
+            known: false,
+            lotId: uuidv7(),
+            countId: uuidv7(),
+            name: 'Jar',
+            family: 'clay',
+            colourName: '',
+          },
+          ...{ colourHex: '', size: '500', price: '20', left: '120', code: '' },
+        },
+      ],
+    }),
     emptyTin: () => ({ id: uuidv7(), at, back: false }),
     keepRoom: () => ({ id: uuidv7(), name: 'Room', sensor: '' }),
     takeDryingFigure: () => ({ id: uuidv7(), family: 'clay', at, back: true }),

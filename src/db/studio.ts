@@ -178,6 +178,15 @@ export const listProducts = (client: Client): Promise<Product[]> => many(client,
 const productById = query('a product', productRow, `select ${productColumns} from seen_product where id = $1`)
 export const findProduct = (client: Client, id: ProductId): Promise<Product | null> => maybe(client, productById, [id])
 
+/** Products that did not stand there before. */
+export async function addProducts(client: Client, studioId: StudioId, products: readonly Product[]): Promise<void> {
+  await client.query(
+    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price)
+     select id, $2, name, family, "colourName", "colourHex", size, unit, price from jsonb_to_recordset($1::jsonb)
+     as p(id uuid, name text, family text, "colourName" text, "colourHex" text, size numeric, unit text, price bigint)`,
+    [JSON.stringify(products), studioId],
+  )
+}
 export async function saveProduct(client: Client, studioId: StudioId, product: Product): Promise<void> {
   const { rowCount } = await client.query(
     `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price, formula)

@@ -33,15 +33,27 @@ const count = ({ lotId }: Whole, found: number, when: string, reason: 'counted' 
 const lay = ({ piece, part, plan, productId }: Whole, amount: number, when: string) =>
   db.as(db.here, (client) =>
     addWithMaterial(client, db.here, {
-      ...{ id: uuidv7(), kind: 'coat', pieceId: piece.id, partId: part.id, stepId: plan.steps[0]?.id ?? null, at: when, money: 0 },
+      ...{
+        id: uuidv7(),
+        kind: 'coat',
+        pieceId: piece.id,
+        partId: part.id,
+        stepId: plan.steps[0]?.id ?? null,
+        at: when,
+        money: 0,
+      },
       coat: coatFigures({ productId, family: 'clay', amount }),
     }),
   )
 const left = async ({ lotId }: Whole) => (await db.as(db.here, listLots)).find(({ id }) => id === lotId)?.remaining
 const lostOf = async (whole: Whole) => {
-  const moved = (await db.as(db.here, (client) => listTinsMoved(client, '2099-01-01T00:00:00.000Z'))).filter(({ counted }) => counted.length > 0)
+  const moved = (await db.as(db.here, (client) => listTinsMoved(client, '2099-01-01T00:00:00.000Z'))).filter(
+    ({ counted }) => counted.length > 0,
+  )
   expect(moved.length).toBeGreaterThan(0)
-  const { rows } = await db.owner.query<{ money: string }>('select sum(money) as money from tin_count where lot_id = $1', [whole.lotId])
+  const { rows } = await db.owner.query<{ money: string }>('select sum(money) as money from tin_count where lot_id = $1', [
+    whole.lotId,
+  ])
   return Number(rows[0]?.money)
 }
 
@@ -72,7 +84,9 @@ describe('the shelf counted', () => {
     await lay(whole, 33.3, later(30))
     const { money } = await count(whole, 0, later(60), 'dried-up')
     expect(await left(whole)).toBeUndefined()
-    const { rows } = await db.owner.query<{ money: string }>('select sum(money) as money from draw where lot_id = $1', [whole.lotId])
+    const { rows } = await db.owner.query<{ money: string }>('select sum(money) as money from draw where lot_id = $1', [
+      whole.lotId,
+    ])
     expect(Number(rows[0]?.money) + 77 + money).toBe(2_100)
     // more was in it after all
     await count(whole, 50, later(90))

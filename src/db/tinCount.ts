@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import type { Instant, LotId, StudioId } from '@/core/measure/named'
-import { type Count, countReasons, type CountReason, type TinThen } from '@/core/stock/count'
+import { type Count, type CountReason, countReasons, type TinThen } from '@/core/stock/count'
 import type { Client } from './pool'
 import { many, query } from './rows'
 

@@ -2,7 +2,7 @@
 /** The house, its channels and its shelf. */
 import { createHash } from 'node:crypto'
 import { lessonsIn } from '@/app/_server/lessons'
-import { countOnShelf, putOnShelf, putTinOnShelf } from '@/app/_server/shelving'
+import { countOnShelf, putOnShelf, putTableOnShelf, putTinOnShelf } from '@/app/_server/shelving'
 import { Refused, write, writeOnce } from '@/app/_server/write'
 import {
   calendarInput,
@@ -24,10 +24,11 @@ import {
   studioInput,
   type StudioText,
 } from '@/core/input/house'
-import type { CountText } from '@/core/input/stock'
 import type { Answer } from '@/core/input/issues'
 import { methodInput, type MethodText } from '@/core/input/piece'
 import { pricingInput, type PricingText } from '@/core/input/pricing'
+import type { ShelfTableText } from '@/core/input/shelfTable'
+import type { CountText } from '@/core/input/stock'
 import { addCalendarFeed, revokeCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '@/db/climate'
 import { emptyLot, putLotBack } from '@/db/stock'
@@ -79,6 +80,8 @@ export const keepProduct = async (typed: ProductText): Promise<Answer> => putOnS
 export const buyLot = async (typed: LotText): Promise<Answer> => putTinOnShelf(typed)
 /** What was found on a walk along the shelf. */
 export const countTins = async (typed: CountText): Promise<Answer> => countOnShelf(typed)
+/** A shelf brought in as a table. */
+export const bringInShelf = async (typed: ShelfTableText): Promise<Answer> => putTableOnShelf(typed)
 export async function emptyTin(typed: EmptyLotText): Promise<Answer> {
   return write(emptyLotInput, typed, async (client, _studio, { id, at, back }) => {
     await (back ? putLotBack(client, id) : emptyLot(client, id, at))

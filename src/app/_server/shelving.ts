@@ -3,12 +3,13 @@ import 'server-only'
 import { unitOf } from '@/core/craft/families'
 import { lotInput, productInput, purchaseInput } from '@/core/input/house'
 import type { Answer } from '@/core/input/issues'
+import { shelfTableInput } from '@/core/input/shelfTable'
 import { countInput } from '@/core/input/stock'
 import { formatAmount } from '@/core/measure/amount'
 import type { ProductId } from '@/core/measure/named'
 import { countTin } from '@/core/stock/count'
 import { addLot, addLots } from '@/db/stock'
-import { findProduct, saveProduct } from '@/db/studio'
+import { addProducts, findProduct, listProducts, saveProduct } from '@/db/studio'
 import { addCounts, takeTinsInHand } from '@/db/tinCount'
 import { Refused, writeOnce } from './write'
 
@@ -102,5 +103,43 @@ export const countOnShelf = (typed: unknown): Promise<Answer> =>
         return { id, lotId, found, ...countTin(tin, found) }
       })
       await addCounts(client, studio.id, counts, { at, reason })
+    },
+  )
+
+/** A shelf brought in as a table: its products, its tins, and of those that were begun what is left. All of it or nothing. */
+export const putTableOnShelf = (typed: unknown): Promise<Answer> =>
+  writeOnce(
+    'shelf table',
+    shelfTableInput,
+    typed,
+    ({ entryId }) => entryId,
+    async (client, studio, { at, lines }) => {
+      const standing = new Map((await listProducts(client)).map((product) => [product.id, product]))
+      const made = new Map<ProductId, (typeof lines)[0]>()
+      for (const line of lines) {
+        const known = standing.get(line.productId)
+        if (line.known !== (known !== undefined)) throw new Refused('not-found')
+        if (known && known.family !== line.family) throw new Refused('not-readable')
+        if (!known && !made.has(line.productId)) made.set(line.productId, line)
+      }
+      await addProducts(
+        client,
+        studio.id,
+        [...made].map(([id, { name, family, unit, colourName, colourHex, size, price }]) => ({
+          ...{ id, name, family, unit, colourName, colourHex, size, price },
+        })),
+      )
+      await addLots(
+        client,
+        studio.id,
+        lines.map(({ lotId: id, productId, code, size, price }) => ({ id, productId, code, size, price, boughtAt: at })),
+      )
+      const begun = lines.filter(({ size, left }) => left < size)
+      if (begun.length === 0) return
+      const counts = begun.map(({ countId, lotId, size, price, left }) => ({
+        ...{ id: countId, lotId, found: left },
+        ...countTin({ id: lotId, size, price, held: size, spent: 0, isLast: true }, left),
+      }))
+      await addCounts(client, studio.id, counts, { at, reason: 'counted' })
     },
   )

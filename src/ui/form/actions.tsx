@@ -17,7 +17,6 @@ import type {
   RoomText,
   StudioText,
 } from '@/core/input/house'
-import type { CountText } from '@/core/input/stock'
 import type { Answer } from '@/core/input/issues'
 import type { CareText, JobText } from '@/core/input/job'
 import type {
@@ -43,6 +42,8 @@ import type {
   StrikePaymentText,
   WithdrawQuoteText,
 } from '@/core/input/quote'
+import type { ShelfTableText } from '@/core/input/shelfTable'
+import type { CountText } from '@/core/input/stock'
 import type { DryingPlacesText, ForecastBackText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
 
 type Ask<T> = (typed: T) => Promise<Answer>
@@ -96,6 +97,7 @@ export interface Actions {
   buyLot: Ask<LotText>
   emptyTin: Ask<EmptyLotText>
   countTins: Ask<CountText>
+  bringInShelf: Ask<ShelfTableText>
   putBy: Ask<RestText>
   keepRoom: Ask<RoomText>
   takeDryingFigure: Ask<DryingText>

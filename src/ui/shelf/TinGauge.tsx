@@ -31,7 +31,7 @@ export function TinGauge({ product, lot, found, set }: Props) {
         : null)
   const name = `${product.colourName ?? product.name}${lot.code ? `, tin ${lot.code}` : ''}`
   return (
-    <div className="grid grid-cols-[4rem_1fr_auto] items-center gap-x-4">
+    <div className="grid grid-cols-[4rem_minmax(0,1fr)] items-center gap-x-4">
       <svg viewBox="0 0 40 48" aria-hidden className="h-20 w-16">
         <rect x="3" y="6" width="34" height="40" fill="var(--sheet)" />
         <rect x="3" y={46 - 40 * level} width="34" height={40 * level} fill={product.colourHex ?? 'var(--line)'} />
@@ -46,42 +46,42 @@ export function TinGauge({ product, lot, found, set }: Props) {
           />
         )}
       </svg>
-      <div className="min-w-0">
+      <div>
         <p className="leading-snug">
           <span className="font-semibold">{name}</span>{' '}
           <span className="text-soft">
-            {getFamily(product.family).words} · thought {formatAmount(lot.remaining, unit, house)} of{' '}
+            {product.colourName && `${getFamily(product.family).words} · `}thought {formatAmount(lot.remaining, unit, house)} of{' '}
             {formatAmount(lot.size, unit, house)}
           </span>
         </p>
-        <input
-          type="range"
-          aria-label={`How full: ${name}`}
-          aria-valuetext={formatAmount(now ?? lot.remaining, unit, house)}
-          min={0}
-          max={steps}
-          value={Math.round(level * steps)}
-          onChange={({ target }) => set(amountText((Number(target.value) / steps) * lot.size, unit, house))}
-          className="h-12 w-full cursor-pointer accent-(--now)"
-        />
+        <div className="flex items-center gap-1">
+          <input
+            type="range"
+            aria-label={`How full: ${name}`}
+            aria-valuetext={formatAmount(now ?? lot.remaining, unit, house)}
+            min={0}
+            max={steps}
+            value={Math.round(level * steps)}
+            onChange={({ target }) => set(amountText(Math.round((Number(target.value) / steps) * lot.size), unit, house))}
+            className="mr-2 h-12 min-w-0 grow cursor-pointer accent-(--now)"
+          />
+          <input
+            aria-label={`In it: ${name}`}
+            value={found ?? ''}
+            placeholder={amountText(lot.remaining, unit, house)}
+            onChange={({ target }) => set(target.value === '' ? null : target.value)}
+            className="field w-22 text-right"
+          />
+          <button
+            type="button"
+            className={`press px-3 ${counted ? '' : 'invisible'}`}
+            aria-label={`Leave it as thought: ${name}`}
+            onClick={() => set(null)}
+          >
+            <X aria-hidden size={20} />
+          </button>
+        </div>
         {trouble && <p className="font-semibold text-late">{trouble}</p>}
-      </div>
-      <div className="flex items-center gap-1">
-        <input
-          aria-label={`In it: ${name}`}
-          value={found ?? ''}
-          placeholder={amountText(lot.remaining, unit, house)}
-          onChange={({ target }) => set(target.value === '' ? null : target.value)}
-          className="field w-24 text-right"
-        />
-        <button
-          type="button"
-          className={`press px-3 ${counted ? '' : 'invisible'}`}
-          aria-label={`Leave it as thought: ${name}`}
-          onClick={() => set(null)}
-        >
-          <X aria-hidden size={20} />
-        </button>
       </div>
     </div>
   )

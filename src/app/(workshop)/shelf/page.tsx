@@ -50,7 +50,7 @@ export default async function Shelf() {
             Count it
           </Link>
         )}
-        <Link href="/learned" className="ml-3 inline-flex min-h-12 items-center text-lg">
+        <Link href="/learned" className="inline-flex sm:ml-3 min-h-12 items-center text-lg">
           How these really dry here, and what goes wrong
         </Link>
       </p>
@@ -83,6 +83,11 @@ export default async function Shelf() {
             Another tin
           </h2>
           <ProductForm />
+          <p className="mt-4">
+            <Link href="/shelf/table" className="inline-flex min-h-12 items-center text-lg">
+              Many at once, from a table (CSV)
+            </Link>
+          </p>
         </section>
       )}
     </div>
