@@ -252,8 +252,39 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
     await desk.getByRole('button', { name: 'It has left' }).click()
   }
   await expect(desk.getByRole('heading', { level: 1, name: 'What it earned' })).toBeVisible()
-  // its papers, for the client and at the desk
+  // billed to the letter; of it a scratch is taken back, and what went back is owed no more
+  const bill = desk.getByRole('region', { name: 'Invoice' })
+  await bill.getByRole('button', { name: 'Make the invoice' }).click()
+  await expect(bill.getByText('Invoice 1', { exact: true })).toBeVisible()
+  await bill.getByText('Take some of it back').click()
+  await bill.getByLabel('How much, GBP').fill('340.01')
+  await bill.getByLabel('Why').fill('A scratch on the way')
+  await bill.getByRole('button', { name: 'Make the credit note' }).click()
+  await expect(bill.getByText('More than still stands on that invoice', { exact: false })).toBeVisible()
+  await bill.getByLabel('How much, GBP').fill('10')
+  await bill.getByRole('button', { name: 'Make the credit note' }).click()
+  await expect(bill.getByText('Credit note 2', { exact: true })).toBeVisible()
+  await expectAxeClean(desk)
   await client.reload()
+  await comesTo(client, { agreed: '£340.00', paid: '£330.00', balance: '£0.00' })
+  const paperOf = async (name: string) =>
+    textOfPdf(
+      await (
+        await client.request.get(new URL((await client.getByRole('link', { name }).getAttribute('href')) ?? '', link).href)
+      ).body(),
+    )
+  const invoice = await paperOf('Invoice 1')
+  for (const part of ['Invoice 1', 'Nursery bookcase', '£340.00', '£330.00', '£10.00', 'SHA-256']) expect(invoice).toContain(part)
+  const note = await paperOf('Credit note 2')
+  for (const part of ['Credit note 2', 'Taken back of invoice 1: A scratch on the way', '£10.00']) expect(note).toContain(part)
+  const year = new Date().getFullYear()
+  const receipts = await (await desk.request.get(`${own.address()}/api/studio/receipts?year=${year}`)).text()
+  expect(receipts.split(/\r?\n/).map((each) => each.split(',').slice(0, 2).join(' '))).toEqual([
+    '\uFEFFNumber What',
+    '1 Invoice',
+    '2 Credit note',
+  ])
+  // its papers, for the client and at the desk
   const handed = await client.request.get(
     new URL((await client.getByRole('link', { name: 'Handover (PDF)' }).getAttribute('href')) ?? '', link).href,
   )
@@ -266,9 +297,9 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
     await desk.request.get(`${own.address()}/api/studio/books?by=posting&year=${new Date().getFullYear()}`)
   ).text()
   const lines = books.split(/\r?\n/).filter((line) => line.includes('Nursery bookcase') && line.includes('Clients'))
-  // 97.50 and 242.50 came, 10.00 went back, 10.00 were written and struck; 340.00 is the sale
+  // 97.50 and 242.50 came, 10.00 went back, 10.00 were written and struck; 340.00 is the sale, 10.00 of it taken back
   const amounts = lines.map((line) => line.split(',').at(-1)).toSorted()
-  expect(amounts).toEqual(['10.00', '10.00', '10.00', '242.50', '340.00', '97.50'])
+  expect(amounts).toEqual(['10.00', '10.00', '10.00', '10.00', '242.50', '340.00', '97.50'])
 })
 
 test('a link that was taken back opens nothing, and answers nothing', async ({ browser, context }) => {

@@ -194,6 +194,7 @@ const apis = [
   '/api/studio/archive',
   '/api/studio/earned',
   '/api/studio/books',
+  '/api/studio/receipts',
   '/api/payments',
   '/api/keys',
   '/api/v1/bench',

@@ -285,6 +285,7 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       overheadShare: '0',
       ladderWeeks: '4',
       ladderShare: '10',
+      letterhead: '',
       rates: [{ article: 'chest', upToM2: '2.5', price: '240' }],
     }),
     keepChannel: () => ({ id: uuidv7(), name: 'Booth', feeShare: '10', feeFixed: '', rent: '' }),
@@ -324,6 +325,8 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       colourHex: '#9a8f80',
       amount: '50',
     }),
+    makeInvoice: () => ({ id: uuidv7(), pieceId: ids.piece }),
+    makeCredit: () => ({ id: uuidv7(), pieceId: ids.piece, invoiceId: uuidv7(), amount: '5', reason: 'A scratch' }),
     countTins: () => ({
       ...{ entryId: uuidv7(), at, reason: 'counted' },
       tins: [{ id: uuidv7(), lotId: ids.lot, unit: 'ml', found: '120' }],

@@ -75,6 +75,11 @@ const payments = query(
   `select at, piece_id as "pieceId", amount * case when (what = 'refund') <> (strikes is not null) then -1 else 1 end as amount
    from seen_payment where at < $1 order by at, id`,
 )
+const credits = query(
+  'a credit note',
+  z.object({ at: z.string(), pieceId: z.string(), amount: z.number(), tax: z.number() }),
+  `select at, piece_id as "pieceId", total as amount, tax from seen_receipt where kind = 'credit' and at < $1 order by at, id`,
+)
 const dealtPieces = query(
   'a piece that something was agreed of',
   z.object({ pieceId: z.string() }),
@@ -82,5 +87,6 @@ const dealtPieces = query(
 )
 export const listDealt = async (client: Client, before: Instant): Promise<Dealt> => ({
   payments: await many(client, payments, [before]),
+  credits: await many(client, credits, [before]),
   agreed: new Set((await many(client, dealtPieces)).map(({ pieceId }) => pieceId)),
 })

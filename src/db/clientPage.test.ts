@@ -58,7 +58,7 @@ describe('whoever comes by a client’s link', () => {
   /** what is no piece's own, and is read all the same */
   const shared = ['air_mean', 'drying_figure', 'reading', 'room', 'seen_studio', 'studio']
   /** what was offered them, and what they said and paid */
-  const deals = ['payment', 'payment_request', 'quote', 'quote_answer']
+  const deals = ['payment', 'payment_request', 'quote', 'quote_answer', 'receipt']
   const ofPiece = [
     ...['client_page', 'client_photo', 'client_word', 'entry', 'mix_component', 'mix_step', 'part', 'photo', 'photo_rendition'],
     ...['piece', 'plan', 'seen_entry', 'seen_piece', 'step', 'surface'],

@@ -137,6 +137,8 @@ const passing = /^(08|53|57P0|40|55P03|58)/
 /** What a constraint refuses, where its name says more than its kind. */
 const issueOf: Record<string, IssueCode> = {
   answer_stands: 'offer-over',
+  receipt_billed_once: 'already-billed',
+  receipt_within_invoice: 'over-invoice',
   quote_answer_quote_id_key: 'already-answered',
   withdrawal_stands: 'already-answered',
   payment_strikes_key: 'already-corrected',

@@ -86,6 +86,7 @@ describe('how prices are made', () => {
     const own = {
       ...{ markup: 0.4, overheadPer: 'day' as const, overheadDay: 310, overheadShare: 0, ladderWeeks: 3, ladderShare: 0.15 },
       rates: [{ article: 'chest' as const, upToM2: 2.5, price: 24_000 }],
+      letterhead: '3 Quay Loft',
     }
     await here((client) => savePricing(client, own))
     expect((await here(getStudio)).pricing).toEqual(own)

@@ -20,7 +20,8 @@ const soldRow = z.object({
 const soldLately = query(
   'a sale',
   soldRow,
-  `select s.piece_id as "pieceId", p.name, p.article, s.money as price, s.channel_id as "channelId", s.at,
+  `select s.piece_id as "pieceId", p.name, p.article,
+     s.money - coalesce((select sum(c.total) from seen_receipt c where c.piece_id = s.piece_id and c.kind = 'credit'), 0)::bigint as price, s.channel_id as "channelId", s.at,
      (select extract(day from s.at - min(l.at))::int from entry l
       where l.piece_id = s.piece_id and l.kind = 'listed' and l.at <= s.at
         and not exists (select from entry c where c.corrects = l.id)) as "daysOnSale",

@@ -2,9 +2,11 @@ import { renderToBuffer } from '@react-pdf/renderer'
 import { describe, expect, test } from 'vitest'
 import type { Handover } from '@/core/piece/handover'
 import type { MadeQuote } from '@/core/price/offer'
+import type { MadeReceipt } from '@/core/price/receipt'
 import { clientWords } from '@/words/client'
 import { HandoverPaper } from './HandoverPaper'
 import { OfferPaper } from './OfferPaper'
+import { ReceiptPaper } from './ReceiptPaper'
 import { textOfPdf } from './testing/textOfPdf'
 
 const studio = { name: 'The Lantern Loft', zone: 'Europe/London' }
@@ -34,6 +36,69 @@ const quote: MadeQuote = {
     ...{ total: 34_000, deposit: 10_200, digest: 'b'.repeat(64), chosen: { o: 'h' } },
   },
 }
+
+describe('an invoice on paper', () => {
+  const receipt: MadeReceipt = {
+    ...{
+      id: 'i',
+      number: 17,
+      kind: 'invoice',
+      at: '2026-11-20T09:00:00.000Z',
+      credits: null,
+      digest: 'c'.repeat(64),
+      tax: 5_667,
+    },
+    paper: {
+      ...{
+        studio: 'The Lantern Loft',
+        letterhead: '3 Quay Loft\nTax number 000',
+        client: 'The Ferrow household',
+        piece: 'Łódka settle',
+      },
+      ...{ currency: 'GBP', day: '2026-11-20', lines: [{ words: '3 × Shelves', money: 34_000 }], total: 34_000, paid: 10_200 },
+      ...{ tax: { mode: 'inclusive', share: 0.2, money: 5_667 }, of: null },
+    },
+  }
+  test('its number, day, head, lines, the tax in it, what came and what is still to come', async () => {
+    const text = await textOfPdf(await renderToBuffer(<ReceiptPaper receipt={receipt} words={clientWords.en} />))
+    for (const said of [
+      ...[
+        'Invoice 17',
+        '20 November 2026',
+        '3 Quay Loft',
+        'Tax number 000',
+        'for The Ferrow household',
+        'Łódka settle',
+        '3 × Shelves',
+      ],
+      ...['£340.00', 'Tax of 20 % within it', '£56.67', '£102.00', 'Still to pay', '£238.00', 'c'.repeat(64)],
+    ])
+      expect(text).toContain(said)
+  })
+  test('a credit note says of which invoice and why; of a margin that its tax is not shown, in each language', async () => {
+    for (const words of Object.values(clientWords)) {
+      const paper = {
+        ...receipt.paper,
+        total: 3_000,
+        tax: { mode: 'margin' },
+        paid: null,
+        of: { number: 17, reason: 'A scratch' },
+      } as const
+      const text = await textOfPdf(
+        await renderToBuffer(
+          <ReceiptPaper
+            receipt={{ ...receipt, kind: 'credit', number: 18, paper: { ...paper, lines: [...paper.lines] } }}
+            words={words}
+          />,
+        ),
+      )
+      expect(text).toContain(words.papers.creditNote(18))
+      expect(text.replace(/\s+/g, ' ')).toContain(words.papers.takesBack(17, 'A scratch').replace(/\s+/g, ' '))
+      expect(text.replace(/\s+/g, ' ')).toContain(words.papers.marginTaxed)
+      expect(text).not.toContain('500')
+    }
+  })
+})
 
 describe('an offer on paper', () => {
   test('says each line, what was chosen, the sum, its terms and its seal', async () => {

@@ -3,6 +3,7 @@ import type { IssueCode } from '@/core/input/issues'
 
 export const issueWords: Record<IssueCode, string> = {
   'already-answered': 'This offer was answered already, and that stands. Reload the page to see what was said.',
+  'already-billed': 'It is billed already. Take that invoice back first, by a credit note.',
   'already-corrected': 'Somebody has put this entry right already. Reload to see the newest, then correct that one.',
   'already-ended': 'This piece has left already. Strike out its ending in the log first, if that was wrong.',
   'belongs-elsewhere':
@@ -21,6 +22,7 @@ export const issueWords: Record<IssueCode, string> = {
   'not-yours': 'What you are in this studio doesn’t include this. Nothing was changed; its owner can.',
   'offer-over':
     'This offer stands no more: it was withdrawn, changed, or its last day is past. Reload the page to see what stands.',
+  'over-invoice': 'More than still stands on that invoice can’t be taken back.',
   'service-silent':
     'The payment service does not answer. Nothing was given back; try again in a moment, or give it back by hand and write it down.',
   'signed-out':

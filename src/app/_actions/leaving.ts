@@ -1,10 +1,12 @@
 'use server'
 /** Listing a piece, and letting it go: what is not done about it is asked for first. */
 import { momentOf } from '@/app/_server/moment'
+import { makeCredit as credit, makeInvoice as bill } from '@/app/_server/receipts'
 import { store } from '@/app/_server/store'
 import { Refused, writeOnce } from '@/app/_server/write'
 import type { Answer, IssueCode } from '@/core/input/issues'
 import { endingInput, type EndingText, listingInput, type ListingText } from '@/core/input/piece'
+import type { CreditText, InvoiceText } from '@/core/input/receipt'
 import type { PieceId } from '@/core/measure/named'
 import { readPiece } from '@/core/piece/journey'
 import { type ConcernCode, concernsOf } from '@/core/piece/leaving'
@@ -66,3 +68,7 @@ export async function endPiece(typed: EndingText): Promise<Answer> {
     },
   )
 }
+
+export const makeInvoice = async (typed: InvoiceText): Promise<Answer> => bill(typed)
+/** Takes some of an invoice back. */
+export const makeCredit = async (typed: CreditText): Promise<Answer> => credit(typed)

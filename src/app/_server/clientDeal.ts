@@ -4,10 +4,12 @@ import type { z } from 'zod'
 import type { clientAnswerToQuote, payInput } from '@/core/input/quote'
 import { dayOf } from '@/core/measure/time'
 import { type Agreed, agreedOf, type MadeQuote } from '@/core/price/offer'
+import type { MadeReceipt } from '@/core/price/receipt'
 import { findOwnLink } from '@/db/clientPage'
 import { askForPayment, countPaymentsAsked, listPayments, type MadePayment, oneDealAtATime } from '@/db/payment'
 import { type Client, inSession, SignedOut, troubleOf } from '@/db/pool'
 import { findAccepted, listQuotes } from '@/db/quote'
+import { listReceipts } from '@/db/receipt'
 import { getStudio } from '@/db/studio'
 import { hasPaymentService, pageToPay } from './paymentService'
 import { answerByLink, type Answered } from './quoting'
@@ -16,6 +18,7 @@ import { pool } from './session'
 export interface Deal {
   quotes: MadeQuote[]
   payments: MadePayment[]
+  receipts: MadeReceipt[]
   agreed: Agreed
   today: string
 }
@@ -23,7 +26,9 @@ export interface Deal {
 export async function readDeal(client: Client, pieceId: string, zone: string, nowMs = Date.now()): Promise<Deal> {
   const [quotes, payments] = [await listQuotes(client, pieceId), await listPayments(client, pieceId)]
   const today = dayOf(new Date(nowMs).toISOString(), zone)
-  return { quotes, payments, agreed: agreedOf(quotes, payments, today), today }
+  const receipts = await listReceipts(client, pieceId)
+  const credited = receipts.reduce((sum, { kind, paper }) => sum + (kind === 'credit' ? paper.total : 0), 0)
+  return { quotes, payments, receipts, agreed: agreedOf(quotes, payments, today, credited), today }
 }
 
 const inLink = <T>(

@@ -6,8 +6,10 @@ import { draftSections } from '@/core/house/quoteDraft'
 import type { Studio } from '@/core/house/studio'
 import { handoverOf } from '@/core/piece/handover'
 import type { MadeQuote } from '@/core/price/offer'
+import type { MadeReceipt } from '@/core/price/receipt'
 import { HandoverPaper } from '@/papers/HandoverPaper'
 import { OfferPaper } from '@/papers/OfferPaper'
+import { ReceiptPaper } from '@/papers/ReceiptPaper'
 import { clientWords } from '@/words/client'
 import type { PieceView } from './load'
 import { qrOf } from './qr'
@@ -28,6 +30,9 @@ export const offerPaper = (
   { client, language }: { client: string | null; language: ClientLanguage },
 ): Promise<Response> =>
   asPdf(<OfferPaper {...{ studio, quote, client }} words={clientWords[language]} />, `offer-${quote.id.slice(-6)}`)
+
+export const receiptPaper = (receipt: MadeReceipt, language: ClientLanguage): Promise<Response> =>
+  asPdf(<ReceiptPaper receipt={receipt} words={clientWords[language]} />, `${receipt.kind}-${receipt.number}`)
 
 /** `address`: of the client's page, for a camera; null where none is known. */
 export const handoverPaper = (

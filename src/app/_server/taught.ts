@@ -4,6 +4,7 @@ import type { Person, SalesChannel, Studio } from '@/core/house/studio'
 import { bearRents, type Result, resultOf } from '@/core/house/taught'
 import { readPieces } from '@/core/piece/journey'
 import { listLeft, listPieceFiles } from '@/db/piece'
+import { sumCredits } from '@/db/receipt'
 import { listChannels, listPeople } from '@/db/studio'
 import { loadContext } from './context'
 import { readStudio } from './session'
@@ -24,7 +25,13 @@ export const loadTaught = (): Promise<Taught> =>
     const { studio, others, learned } = await loadContext(client, nowMs, files)
     const journeys = readPieces(files, { climateOf: () => [], nowMs, method: studio.method, others, learned })
     const channels = await listChannels(client)
-    const results = journeys.flatMap((journey) => resultOf(journey, studio, studio.zone) ?? [])
+    const credits = await sumCredits(
+      client,
+      files.map(({ piece }) => piece.id),
+    )
+    const results = journeys.flatMap(
+      (journey) => resultOf(journey, studio, studio.zone, credits.get(journey.file.piece.id)) ?? [],
+    )
     return {
       studio,
       results: bearRents(results, new Map(channels.map(({ id, rent }) => [id, rent])), files.length >= mostPieces),

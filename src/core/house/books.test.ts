@@ -70,9 +70,12 @@ describe('the books', () => {
     ]
     const on = (n: number) =>
       balances(
-        postingsOf([handed], [], { ...terms, taxMode: 'none' }, { payments: paid, agreed: new Set(['settle']) }).filter(
-          ({ at }) => at <= day(n),
-        ),
+        postingsOf(
+          [handed],
+          [],
+          { ...terms, taxMode: 'none' },
+          { payments: paid, credits: [], agreed: new Set(['settle']) },
+        ).filter(({ at }) => at <= day(n)),
       )
     expect(on(8)).toMatchObject({ money: 15_300, clients: -15_300, sales: 0 })
     expect(on(10)).toMatchObject({ money: 53_000, clients: -2_000, sales: -51_000 })
@@ -185,6 +188,15 @@ describe('over any history', () => {
       }),
       { maxLength: 12 },
     ),
+    credits: fc.array(
+      fc.record({
+        at: fc.nat(300).map(day),
+        pieceId: fc.constantFrom('a', 'b', 'c'),
+        amount: fc.integer({ min: 1, max: 5_000 }),
+        tax: fc.constant(0),
+      }),
+      { maxLength: 4 },
+    ),
     agreed: fc.subarray(['a', 'b', 'c']).map((ids) => new Set(ids)),
   })
 
@@ -200,16 +212,19 @@ describe('over any history', () => {
         const paid = of(['sold', 'handed-over'], ({ money }) => money)
         const billed = of(['sold', 'handed-over'], ({ money, pieceId }) => (dealt.agreed.has(pieceId) ? money : 0))
         const came = dealt.payments.reduce((all, { amount }) => all + amount, 0)
-        expect(sums.clients).toBe(billed - came)
+        const back = (isAgreed: boolean) =>
+          dealt.credits.reduce((all, { pieceId, amount }) => all + (dealt.agreed.has(pieceId) === isAgreed ? amount : 0), 0)
+        expect(sums.clients).toBe(billed - came - back(true))
         expect(sums.money).toBe(
           paid -
             billed +
             came -
+            back(false) -
             of(['sold', 'handed-over', 'kept', 'scrapped'], ({ fees }) => fees) -
             of(['cost'], ({ money }) => money) -
             bought.reduce((all, { isBought, price }) => all + (isBought ? price : 0), 0),
         )
-        expect(sums.sales + sums.tax + paid).toBe(0)
+        expect(sums.sales + sums.tax + paid - back(true) - back(false)).toBe(0)
         const ends = new Map(
           history
             .filter(({ kind }) => kind === 'ended')

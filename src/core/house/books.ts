@@ -64,10 +64,13 @@ export interface PaymentMoved {
 /** What goes through the clients' accounts: their payments, and the sales of pieces that something was agreed of. */
 export interface Dealt {
   payments: readonly PaymentMoved[]
+  /** what was taken back of a sale: `tax` is within the amount */
+  credits: readonly (PaymentMoved & { tax: number })[]
   agreed: ReadonlySet<PieceId>
 }
 export type PostingKind =
   | 'payment'
+  | 'credit'
   | 'tin'
   | 'thrown'
   | 'counted'
@@ -104,7 +107,7 @@ export function postingsOf(
   movements: readonly Movement[],
   tins: readonly TinMoved[],
   terms: PricingTerms,
-  { payments, agreed }: Dealt = { payments: [], agreed: new Set() },
+  { payments, credits, agreed }: Dealt = { payments: [], credits: [], agreed: new Set() },
 ): Posting[] {
   const postings: Posting[] = []
   const post = (at: Instant, kind: PostingKind, pieceId: PieceId | null, [debit, credit]: [Account, Account], amount: number) => {
@@ -117,6 +120,10 @@ export function postingsOf(
     for (const each of counted) post(each.at, 'counted', null, [each.value > 0 ? 'lost' : 'found', 'shelf'], each.value)
   }
   for (const { at, pieceId, amount } of payments) post(at, 'payment', pieceId, ['money', 'clients'], amount)
+  for (const { at, pieceId, amount, tax } of credits) {
+    post(at, 'credit', pieceId, ['sales', agreed.has(pieceId) ? 'clients' : 'money'], amount)
+    post(at, 'credit', pieceId, ['tax', 'sales'], tax)
+  }
   const book = new Pieces(post)
   const ended = new Set<string>()
   for (const each of [...movements].sort((a, b) => compareText(a.at, b.at) || compareText(a.id, b.id))) {

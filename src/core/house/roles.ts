@@ -18,7 +18,7 @@ const work = [
   'air_mean',
 ] as const
 /** What a client is offered, says and pays. */
-const commissions = ['quote', 'quote_answer', 'payment_request', 'payment'] as const
+const commissions = ['quote', 'quote_answer', 'payment_request', 'payment', 'receipt'] as const
 /** Pieces and their plans, the week, what the studio learned. */
 const plans = [
   'entry of plan',

@@ -43,8 +43,8 @@ export interface Result {
   left: number
   days: { door: number; hands: number; onSale: number }
 }
-/** Null where the piece has not left. */
-export function resultOf(journey: Journey, terms: PricingTerms, zone: string): Result | null {
+/** Null where the piece has not left. `credited`: what was taken back of its price. */
+export function resultOf(journey: Journey, terms: PricingTerms, zone: string, credited = 0): Result | null {
   const { ending, file, log } = journey
   if (!ending) return null
   const { piece, parts } = file
@@ -62,7 +62,7 @@ export function resultOf(journey: Journey, terms: PricingTerms, zone: string): R
     .sort((one, other) => areaOfPart(other) - areaOfPart(one))
   const done = lanesOf(journey).flatMap((lane) => lane.done)
   const listedAt = ofKind(log, 'listed')[0]?.at
-  const price = paid?.money ?? 0
+  const price = Math.max(0, (paid?.money ?? 0) - credited)
   return {
     ...{ pieceId: piece.id, name: piece.name, endedAt: entry.at, outcome, article: piece.article, source: piece.source },
     look: largest?.plan?.look ?? null,

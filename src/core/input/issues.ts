@@ -1,6 +1,7 @@
 /** What can go wrong with a write, by code; each has its sentence among the words. */
 export const issueCodes = [
   'already-answered',
+  'already-billed',
   'already-corrected',
   'already-ended',
   'belongs-elsewhere',
@@ -16,6 +17,7 @@ export const issueCodes = [
   'not-whole',
   'not-yours',
   'offer-over',
+  'over-invoice',
   'service-silent',
   'signed-out',
   'still-running',

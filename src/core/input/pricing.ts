@@ -4,7 +4,7 @@ import { codesOf } from '@/core/craft/parts'
 import { parseArea } from '@/core/measure/length'
 import { articles } from '@/core/piece/articles'
 import { overheadRules, type Pricing } from '@/core/price/pricing'
-import { figure, type House, money, neededMoney, shareOfPercent } from './fields'
+import { figure, type House, money, neededMoney, optionalWords, shareOfPercent } from './fields'
 
 const article = z.enum(codesOf(articles))
 const rate = z.object({ article, upToM2: z.number().positive().nullable(), price: z.number().int().nonnegative() })
@@ -17,6 +17,7 @@ export const pricingKept = z.object({
   ladderWeeks: z.number().int().positive(),
   ladderShare: z.number().nonnegative(),
   rates: z.array(rate),
+  letterhead: z.string().default(''),
 }) satisfies z.ZodType<Pricing>
 
 const mostRates = 60
@@ -33,6 +34,9 @@ export const pricingInput = (house: House) =>
     overheadShare: shareOfPercent('the share in per cent'),
     ladderWeeks: weeks,
     ladderShare: shareOfPercent('what comes off in per cent'),
+    letterhead: optionalWords(400)
+      .transform((text) => text ?? '')
+      .default(''),
     rates: z
       .array(
         z.object({ article, upToM2: z.string(), price: neededMoney(house) }).transform(({ upToM2, ...line }, context) => {

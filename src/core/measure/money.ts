@@ -33,7 +33,7 @@ export function formatMoney(
   const digits = minorDigits(currency)
   const least = options.short === true && minor % 10 ** digits === 0 ? 0 : digits
   return numberFormat(locale, { style: 'currency', currency, minimumFractionDigits: least, maximumFractionDigits: least })
-    .format(minor / 10 ** digits)
+    .format((minor || 0) / 10 ** digits)
     .replace('-', '−')
 }
 

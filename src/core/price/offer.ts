@@ -181,8 +181,11 @@ export interface Agreed {
   /** a change that nobody answered: work on it waits */
   waits: boolean
 }
-/** What is agreed when all was said and paid. The first accepted quote counts, each accepted change beside it. `today` on the studio's wall. */
-export function agreedOf(quotes: readonly Quote[], payments: readonly Payment[], today: string): Agreed {
+/**
+ * What is agreed when all was said and paid. The first accepted quote counts, each accepted change beside it. `today` on the studio's wall,
+ * `credited` what credit notes took back.
+ */
+export function agreedOf(quotes: readonly Quote[], payments: readonly Payment[], today: string, credited = 0): Agreed {
   const accepted = quotes.flatMap(({ kind, answer }) => (answer?.answer === 'accepted' ? [{ kind, ...answer }] : []))
   const isAgreed = accepted.some(({ kind }) => kind === 'quote')
   const total = isAgreed ? accepted.reduce((sum, each) => sum + (each.total ?? 0), 0) : null
@@ -193,7 +196,7 @@ export function agreedOf(quotes: readonly Quote[], payments: readonly Payment[],
   const standingNow = [change, ...open].find((quote) => quote !== undefined && quote.validUntil >= today)
   return {
     ...{ total, deposit, paid },
-    balance: (total ?? 0) - paid,
+    balance: (total ?? 0) - credited - paid,
     depositDue: Math.max(0, deposit - Math.max(0, paid)),
     open: standingNow?.id ?? null,
     waits: change !== undefined,

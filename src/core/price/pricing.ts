@@ -27,6 +27,8 @@ export interface Pricing {
   ladderWeeks: number
   ladderShare: number
   rates: readonly Rate[]
+  /** what stands at the head of an invoice: where the studio is, its number for tax */
+  letterhead: string
 }
 /** As a house begins; every figure is its own to change. */
 export const usualPricing: Pricing = {
@@ -37,6 +39,7 @@ export const usualPricing: Pricing = {
   ladderWeeks: 4,
   ladderShare: 0.1,
   rates: [],
+  letterhead: '',
 }
 
 export interface OverheadBase {

@@ -3,7 +3,15 @@ import { describe, expect, test } from 'vitest'
 import { countTin, type TinThen } from './count'
 import { costSoFar } from './drawFromLots'
 
-const tin = (over: Partial<TinThen> = {}): TinThen => ({ id: 'a', size: 500, price: 2_100, held: 500, spent: 0, isLast: true, ...over })
+const tin = (over: Partial<TinThen> = {}): TinThen => ({
+  id: 'a',
+  size: 500,
+  price: 2_100,
+  held: 500,
+  spent: 0,
+  isLast: true,
+  ...over,
+})
 
 describe('a tin counted', () => {
   test('500 ml at 21.00, thought full: 400 found are 100 gone for 4.20', () =>

@@ -1,7 +1,8 @@
-/** An offer, for tests: ids are fresh each time. */
+/** An offer and an invoice, for tests: ids are fresh each time. */
 import { v7 as uuidv7 } from 'uuid'
 import type { Offer } from '@/core/price/offer'
 import type { addQuote } from '@/db/quote'
+import type { addReceipt } from '@/db/receipt'
 
 /** Two lines of 310.00 and 170.00, and a top that may be sealed harder for 45.00 more: 525.00, of it 30 % before. */
 export function quoteRow(pieceId: string, over: Partial<Offer> = {}): Parameters<typeof addQuote>[2] {
@@ -25,3 +26,12 @@ export function quoteRow(pieceId: string, over: Partial<Offer> = {}): Parameters
   }
   return { id: uuidv7(), pieceId, kind: 'quote', validUntil: offer.validUntil, offer, hours: 6.5, worth: 48_000 }
 }
+
+/** An invoice of 415.00. */
+export const receiptRow = (pieceId: string): Parameters<typeof addReceipt>[2] => ({
+  ...{ id: uuidv7(), pieceId, kind: 'invoice', credits: null, tax: 0 },
+  paper: {
+    ...{ studio: 'A studio', letterhead: '', client: null, piece: 'Washstand', currency: 'GBP', day: '2026-05-20' },
+    ...{ lines: [{ words: 'Washstand', money: 41_500 }], total: 41_500, tax: { mode: 'none' }, paid: 41_500, of: null },
+  },
+})

@@ -14,6 +14,7 @@ import { addPhoto } from '@/db/photo'
 import { addParts, addPiece, addPlan, type NewPart } from '@/db/pieceWrite'
 import type { Client } from '@/db/pool'
 import { addQuote, addQuoteAnswer } from '@/db/quote'
+import { addReceipt } from '@/db/receipt'
 import { addRecipe } from '@/db/recipe'
 import { freshSecret } from '@/db/secret'
 import { digestOf, takeDelivery } from '@/db/sent'
@@ -22,7 +23,7 @@ import { saveChannel, savePerson, saveProduct } from '@/db/studio'
 import { addCounts } from '@/db/tinCount'
 import { addOtherDays, addWeek } from '@/db/week'
 import { at, everyEntry } from './everyEntry'
-import { quoteRow } from './quoteRow'
+import { quoteRow, receiptRow } from './quoteRow'
 
 export { at }
 
@@ -235,5 +236,6 @@ export async function storeWhole(client: Client, studioId: string, whole: Whole)
   const paid = { id: uuidv7(), pieceId: piece.id, at, what: 'deposit', way: 'cash', amount: 15_750, note: null } as const
   await addPayment(client, studioId, paid)
   await askForPayment(client, studioId, { ...paid, id: uuidv7(), what: 'balance', amount: 36_750, currency: 'GBP' })
+  await addReceipt(client, studioId, receiptRow(piece.id))
   await addClientWord(client, studioId, { id: whole.photoId, pieceId: piece.id, words: 'It dries.' })
 }

@@ -2,6 +2,7 @@
 import type { Studio } from '@/core/house/studio'
 import { formatMoney } from '@/core/measure/money'
 import type { Agreed, MadeQuote } from '@/core/price/offer'
+import type { MadeReceipt } from '@/core/price/receipt'
 import { clientDate, type ClientWords } from '@/words/client'
 import { PayButton } from './PayButton'
 
@@ -11,11 +12,12 @@ interface Props {
   token: string
   quotes: readonly MadeQuote[]
   agreed: Agreed
+  receipts: readonly Pick<MadeReceipt, 'id' | 'number' | 'kind' | 'paper'>[]
   /** there is a service that takes money */
   canPay: boolean
   currency: string
 }
-export function ClientAgreed({ words, studio, token, quotes, agreed, canPay, currency }: Props) {
+export function ClientAgreed({ words, studio, token, quotes, agreed, receipts, canPay, currency }: Props) {
   const { deal } = words
   const money = (minor: number) => formatMoney(minor, { currency, locale: words.locale })
   const answered = quotes.flatMap(({ answer, ...quote }) =>
@@ -60,6 +62,18 @@ export function ClientAgreed({ words, studio, token, quotes, agreed, canPay, cur
           )
         })}
       </ul>
+      {receipts.length > 0 && (
+        <ul className="mt-2">
+          {receipts.map(({ id, number, kind, paper }) => (
+            <li key={id} className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-line py-3 text-lg">
+              <a className="font-semibold underline" href={`/for/${token}/receipt/${id}`}>
+                {kind === 'invoice' ? words.papers.invoice(number) : words.papers.creditNote(number)}
+              </a>
+              <span className="figure text-2xl">{money(kind === 'credit' ? -paper.total : paper.total)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
       {agreed.total !== null && (
         <div className="mt-4 flex flex-wrap items-end justify-between gap-6">
           <dl className="flex flex-wrap gap-x-10 gap-y-3">

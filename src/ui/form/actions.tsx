@@ -42,6 +42,7 @@ import type {
   StrikePaymentText,
   WithdrawQuoteText,
 } from '@/core/input/quote'
+import type { CreditText, InvoiceText } from '@/core/input/receipt'
 import type { ShelfTableText } from '@/core/input/shelfTable'
 import type { CountText } from '@/core/input/stock'
 import type { DryingPlacesText, ForecastBackText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
@@ -76,6 +77,8 @@ export interface Actions {
   planCare: Ask<CareText>
   listForSale: Ask<ListingText>
   endPiece: Ask<EndingText>
+  makeInvoice: Ask<InvoiceText>
+  makeCredit: Ask<CreditText>
   changeStudio: Ask<StudioText>
   keepMethod: Ask<MethodText>
   keepChannel: Ask<ChannelText>

@@ -11,7 +11,7 @@ import { numberText } from '@/core/measure/number'
 import { articles } from '@/core/piece/articles'
 import { overheadRules, type Pricing } from '@/core/price/pricing'
 import { useActions } from '@/ui/form/actions'
-import { ChoiceField, pairs, TextField } from '@/ui/form/Field'
+import { AreaField, ChoiceField, pairs, TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
@@ -119,6 +119,15 @@ export function PricingForm({ pricing }: { pricing: Pricing }) {
           {rates.fields.length === 0 ? 'A first line' : 'Another line'}
         </button>
       </fieldset>
+      <fieldset className="max-w-2xl">
+        <legend className="title mb-1 text-3xl">On an invoice</legend>
+        <AreaField
+          label="At its head, under the studio’s name: where it is, its number for tax"
+          rows={4}
+          {...register('letterhead')}
+          trouble={troubleOf('letterhead')}
+        />
+      </fieldset>
       <FormFoot {...{ issue, pending }} words="Keep how prices are made" kept={kept && 'Kept.'} />
     </form>
   )
@@ -134,6 +143,7 @@ function pricingText(pricing: Pricing, house: House): PricingText {
     overheadShare: percent(pricing.overheadShare),
     ladderWeeks: String(pricing.ladderWeeks),
     ladderShare: percent(pricing.ladderShare),
+    letterhead: pricing.letterhead,
     rates: pricing.rates.map(({ article, upToM2, price }) => ({
       article: article as PricingText['rates'][number]['article'],
       upToM2: upToM2 === null ? '' : areaText(upToM2, house),

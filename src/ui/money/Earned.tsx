@@ -13,12 +13,15 @@ interface Props {
   terms: PricingTerms & Wall
   channels: readonly SalesChannel[]
   money: (minor: number) => string
+  /** what credit notes took back of its price */
+  credited: number
 }
 
-export function Earned({ ending, soFar, terms, channels, money }: Props) {
+export function Earned({ ending, soFar, terms, channels, money, credited }: Props) {
   const { entry, outcome } = ending
   const paid = 'money' in entry ? entry : null
-  const earned = paid && earnedBy(soFar, terms, paid.money, paid.fees)
+  const price = (paid?.money ?? 0) - credited
+  const earned = paid && earnedBy(soFar, terms, price, paid.fees)
   return (
     <>
       <h1 className="title text-5xl">{paid ? 'What it earned' : `${capital(outcomes[outcome])}: what it cost`}</h1>
@@ -47,8 +50,9 @@ export function Earned({ ending, soFar, terms, channels, money }: Props) {
               {(
                 [
                   ['Price', paid.money],
+                  ...(credited > 0 ? ([['Taken back', -credited]] as const) : []),
                   ['Fees', -paid.fees],
-                  ['Tax', -taxOf(paid.money, taxFor(terms, boughtIn(soFar.lines)))],
+                  ['Tax', -taxOf(price, taxFor(terms, boughtIn(soFar.lines)))],
                   ['What it cost', -soFar.total],
                 ] as const
               ).map(([words, amount]) => (

@@ -97,4 +97,11 @@ export interface PaperWords {
   offerPaper: string
   page: (n: number, all: number) => string
   agreedBy: (name: string, day: string) => string
+  invoice: (number: number) => string
+  creditNote: (number: number) => string
+  /** above the figure of a credit note */
+  back: string
+  takesBack: (invoice: number, reason: string) => string
+  taxWithin: (share: string) => string
+  marginTaxed: string
 }

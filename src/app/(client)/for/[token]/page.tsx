@@ -125,7 +125,7 @@ const talkWords = ({ talk, talkHint, you, ask, send, sending, sent, notSent, emp
 function ClientDeal({
   words,
   token,
-  deal: { quotes, agreed },
+  deal: { quotes, agreed, receipts },
   studio,
 }: {
   words: ClientWords
@@ -136,7 +136,7 @@ function ClientDeal({
   const open = quotes.find(({ id }) => id === agreed.open)
   const ranOut = quotes.findLast(({ answer, withdrawnAt }) => answer === null && withdrawnAt === null)
   const isAnswered = quotes.some(({ answer }) => answer !== null)
-  if (!open && !ranOut && !isAnswered) return null
+  if (!open && !ranOut && !isAnswered && receipts.length === 0) return null
   return (
     <div className="mt-8 grid grid-cols-1 gap-y-10">
       {open ? (
@@ -148,8 +148,12 @@ function ClientDeal({
       ) : (
         ranOut && <p className="text-lg font-semibold">{words.deal.ranOut(clientDay(ranOut.validUntil, words))}</p>
       )}
-      {isAnswered && (
-        <ClientAgreed {...{ words, studio, token, quotes, agreed }} currency={studio.currency} canPay={hasPaymentService()} />
+      {(isAnswered || receipts.length > 0) && (
+        <ClientAgreed
+          {...{ words, studio, token, quotes, agreed, receipts }}
+          currency={studio.currency}
+          canPay={hasPaymentService()}
+        />
       )}
     </div>
   )

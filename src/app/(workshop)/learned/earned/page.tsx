@@ -113,6 +113,7 @@ function Sheets({ year }: { year: number }) {
     ['/api/studio/earned', 'Every piece, as a sheet'],
     [`/api/studio/books?year=${year}`, `The books of ${year}, by month`],
     [`/api/studio/books?year=${year}&by=posting`, `Every posting of ${year}`],
+    [`/api/studio/receipts?year=${year}`, `Invoices and credit notes of ${year}`],
     [`/api/studio/books?year=${year - 1}`, `The books of ${year - 1}, by month`],
   ] as const
   return (

@@ -2,6 +2,7 @@
 import { readDeal } from '@/app/_server/clientDeal'
 import { getPieceView, loadProducts, type PieceView } from '@/app/_server/load'
 import { loadPriceDesk } from '@/app/_server/priceDesk'
+import { soldFor } from '@/app/_server/receipts'
 import { readStudio } from '@/app/_server/session'
 import { doLess } from '@/core/house/doLess'
 import type { ChannelDesk, PriceDesk } from '@/core/house/priceDesk'
@@ -18,6 +19,7 @@ import { DoLess } from '@/ui/money/DoLess'
 import { Earned } from '@/ui/money/Earned'
 import { Ledger, LeftOutLines, UsedUp } from '@/ui/money/Ledger'
 import { Prices } from '@/ui/money/Prices'
+import { Receipts } from '@/ui/money/Receipts'
 import { EndingForm, ListingForm } from '@/ui/money/SaleForms'
 
 export const metadata = { title: 'Money' }
@@ -45,9 +47,13 @@ export default async function MoneyPage({ params, searchParams }: Route) {
 async function Left({ view: { studio, journey, channels, nowMs } }: { view: PieceView }) {
   const money = (minor: number) => formatMoney(minor, studio)
   const soFar = ledgerSoFar(journey, studio, daysHere(journey, nowMs))
+  const { piece } = journey.file
+  const { receipts } = await readStudio((client) => readDeal(client, piece.id, studio.zone, nowMs))
+  const credited = receipts.reduce((sum, { kind, paper }) => sum + (kind === 'credit' ? paper.total : 0), 0)
   return (
     <>
-      {journey.ending && <Earned {...{ ending: journey.ending, soFar, channels, money }} terms={studio} />}
+      {journey.ending && <Earned {...{ ending: journey.ending, soFar, channels, money, credited }} terms={studio} />}
+      {soldFor(journey) !== null && <Receipts pieceId={piece.id} receipts={receipts} />}
       <section aria-labelledby="costs" className="mt-10 max-w-2xl border-t-2 border-ink pt-4">
         <h2 id="costs" className="title mb-2 text-3xl">
           What it costs

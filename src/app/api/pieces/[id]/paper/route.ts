@@ -1,10 +1,10 @@
-/** What goes along with a piece, on paper; or one of its offers, where it is named; or what was accepted of that, to the letter. */
+/** What goes along with a piece, on paper; or one of its offers, where it is named; or what was accepted of that, to the letter; or a receipt. */
 import { z } from 'zod'
 import { readDeal } from '@/app/_server/clientDeal'
 import { acceptedFile } from '@/app/_server/deals'
 import { whoIsIn } from '@/app/_server/door'
 import { findPieceView } from '@/app/_server/load'
-import { handoverPaper, offerPaper } from '@/app/_server/papers'
+import { handoverPaper, offerPaper, receiptPaper } from '@/app/_server/papers'
 import { readStudio } from '@/app/_server/session'
 import { clientLanguages } from '@/core/house/clientPage'
 import { findClientPage } from '@/db/clientPage'
@@ -20,16 +20,19 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const { piece } = journey.file
   const { searchParams } = new URL(request.url)
   const wanted = searchParams.get('offer')
-  const { page, quote, accepted } = await readStudio(async (client) => {
-    const deal = wanted === null ? null : await readDeal(client, piece.id, studio.zone, nowMs)
+  const billed = searchParams.get('receipt')
+  const { page, quote, accepted, receipt } = await readStudio(async (client) => {
+    const deal = wanted === null && billed === null ? null : await readDeal(client, piece.id, studio.zone, nowMs)
     const found = deal?.quotes.find((each) => each.id === wanted) ?? null
     return {
       page: await findClientPage(client, piece.id),
       quote: found,
+      receipt: deal?.receipts.find((each) => each.id === billed) ?? null,
       accepted: found ? await findAccepted(client, found.id) : null,
     }
   })
   const language = page?.language ?? clientLanguages.find((each) => studio.locale.startsWith(each)) ?? 'en'
+  if (billed !== null) return receipt ? receiptPaper(receipt, language) : notThere()
   if (wanted === null) return handoverPaper(view, { address: null, language })
   if (searchParams.has('letter')) return accepted ? acceptedFile(accepted) : notThere()
   return quote ? offerPaper(studio, quote, { client: piece.client, language }) : notThere()
