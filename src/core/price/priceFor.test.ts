@@ -123,4 +123,65 @@ describe('any price', () => {
       }),
     )
   })
+  test('is the same in every currency’s coins: with none, with hundredths and with thousandths, to within the smallest of them', () => {
+    const whole = fc.integer({ min: 0, max: 900 })
+    const inMajor = fc.record({
+      bought: whole,
+      materials: whole,
+      hours: fc.integer({ min: 0, max: 40 }),
+      rate: fc.integer({ min: 0, max: 40 }),
+      feeShare: fc.constantFrom(0, 0.05, 0.135, 0.3),
+      feeFixed: fc.integer({ min: 0, max: 9 }),
+      tax: fc.constantFrom('none', 'inclusive', 'margin'),
+      profit: whole,
+      expected: whole,
+    })
+    fc.assert(
+      fc.property(inMajor, ({ bought, materials, hours, rate, feeShare, feeFixed, tax, profit, expected }) => {
+        const inCoins = (digits: number) => {
+          const coin = 10 ** digits
+          const price = priceFor({
+            costs: [
+              { kind: 'bought', amount: bought * coin },
+              { kind: 'materials', amount: materials * coin },
+            ],
+            ...{ hours, rate: rate * coin, channel: { feeShare, feeFixed: feeFixed * coin }, wish: { profit: profit * coin } },
+            tax:
+              tax === 'none'
+                ? { mode: tax }
+                : tax === 'inclusive'
+                  ? { mode: tax, share: 0.2 }
+                  : { mode: 'margin', share: 0.2, bought: bought * coin },
+            ...{ haggle: 0, step: 5 * coin, expected: expected * coin },
+          })
+          const { breakEven, floor, target, ask, highestBid } = price
+          return {
+            prices: [breakEven, floor, target].map((each) => each / coin),
+            ask: ask / coin,
+            bid: highestBid === null ? null : highestBid / coin,
+          }
+        }
+        const [none, hundredths, thousandths] = [inCoins(0), inCoins(2), inCoins(3)]
+        for (const [k, finest] of thousandths.prices.entries()) {
+          // a finer coin asks for no more, and for less by no more than the coarser coin
+          for (const [coarser, coin] of [
+            [none, 1],
+            [hundredths, 0.01],
+          ] as const) {
+            const price = coarser.prices[k] ?? NaN
+            expect(price).toBeGreaterThanOrEqual(finest - 1e-9)
+            expect(price - finest).toBeLessThan(coin + 1e-9)
+          }
+        }
+        for (const coarser of [none, hundredths]) {
+          expect(coarser.ask).toBeGreaterThanOrEqual(thousandths.ask - 1e-9)
+          expect(coarser.ask - thousandths.ask).toBeLessThanOrEqual(5)
+        }
+        if (none.bid !== null) expect((thousandths.bid ?? NaN) - none.bid).toBeLessThan(1 + 1e-9)
+        if (none.bid !== null) expect(thousandths.bid ?? NaN).toBeGreaterThanOrEqual(none.bid - 1e-9)
+        if (thousandths.bid === null) expect(none.bid).toBeNull()
+      }),
+      { numRuns: 400 },
+    )
+  })
 })
