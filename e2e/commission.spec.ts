@@ -203,7 +203,13 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
   }
   await change('Brass handles', '40')
   await desk.goto(piece)
-  await expect(desk.getByText(/A change waits for the client’s yes/)).toBeVisible()
+  await expect(desk.getByText(/A change waits for the client’s yes/).first()).toBeVisible()
+  // no step of it is begun meanwhile, here or at the bench
+  await expect(desk.getByText(/It is begun when they have said it/).first()).toBeVisible()
+  await expect(desk.getByRole('button', { name: /^Start: / })).toHaveCount(0)
+  await desk.goto(`${own.address()}/`)
+  await expect(desk.getByRole('heading', { name: 'Waits for its client' })).toBeVisible()
+  await expect(desk.getByRole('link', { name: 'Nursery bookcase' }).last()).toBeVisible()
   const client = await asClient(browser)
   await expect(client.getByRole('heading', { name: 'A change of what was agreed' })).toBeVisible()
   await client.getByLabel('Your name').fill('Ode Ferrow')

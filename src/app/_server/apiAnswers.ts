@@ -80,9 +80,18 @@ export const answers: Record<EndpointName, (asked: Asked) => Promise<Found>> = {
     }),
   listBench: async () => {
     const [bench, nowMs] = [await loadBench(), Date.now()]
-    const { running, now, missed, drying, resting } = benchOrder(readBench(bench, [], nowMs), nowMs, 'UTC', bench.planned)
+    const { running, now, missed, drying, resting, client } = benchOrder(
+      readBench(bench, [], nowMs),
+      nowMs,
+      'UTC',
+      bench.planned,
+      new Set(bench.waiting),
+    )
     return {
-      answer: { at: new Date(nowMs).toISOString(), lines: [...running, ...now, ...missed, ...drying, ...resting].map(lineOf) },
+      answer: {
+        at: new Date(nowMs).toISOString(),
+        lines: [...running, ...now, ...missed, ...drying, ...resting, ...client].map(lineOf),
+      },
     }
   },
   listShelf: () =>

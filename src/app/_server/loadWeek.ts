@@ -13,6 +13,7 @@ import type { WeekData, WeekInForce } from '@/core/week/weekData'
 import { listForecasts, listMeanAir } from '@/db/airAhead'
 import { listOpenPieces, listPieceFiles } from '@/db/piece'
 import type { Client } from '@/db/pool'
+import { listWaiting } from '@/db/quote'
 import { listLots } from '@/db/stock'
 import { getStudio, listPeople, listProducts } from '@/db/studio'
 import { findDryingPlaces, findWeek, listOtherDays, listPersonHours } from '@/db/week'
@@ -38,6 +39,7 @@ async function readBenchData(
     products: await listProducts(client),
     lots: await listLots(client),
     planned: plannedAhead(week, files),
+    waiting: (await listWaiting(client)).map(({ pieceId }) => pieceId),
   })
   return { bench, studio, week }
 }

@@ -10,6 +10,7 @@ import { readBench, toBenchData } from './benchData'
 import { type BenchLine, benchOrder, type WhyCode } from './benchOrder'
 import { nextMorning } from './ifStopped'
 import { dueReminders, listReminders } from './reminders'
+import { toStepCard } from './stepCard'
 import { whatFits } from './whatFits'
 
 const house = { currency: 'GBP', units: 'metric', zone: 'UTC', locale: 'en-GB' } as const
@@ -75,6 +76,37 @@ describe('I have so many minutes', () => {
         expect(worthOf(fits.taken)).toBe(most)
       }),
     )
+  })
+})
+
+describe('a piece whose client has a change to answer', () => {
+  const first = planStep('one', { window: { clock: 'evaporation', opens: [30, 60], closes: [300, 360], source: 'craft' } })
+  const file = fileWith(
+    [partWith([first, planStep('two')])],
+    [entry('started', at('08:40'), onStep('one')), entry('ended', at('09:00'), onStep('one'))],
+  )
+  const orderAt = (time: string) => {
+    const journey = readPiece(file, { climate: [], nowMs: ms(time) })
+    const waiting = new Set([file.piece.id])
+    const order = benchOrder([journey], ms(time), 'UTC', {}, waiting)
+    const [part] = journey.parts
+    const around = { products: [], lots: [], batches: [], journeys: [journey], coats: [], nowMs: ms(time), waiting }
+    const card = part?.next && toStepCard(journey, part, part.next, around)
+    return {
+      group: Object.entries(order)
+        .flatMap(([group, lines]) => lines.map(() => group))
+        .join(),
+      waits: card?.waits,
+    }
+  }
+  test('waits for them, and none of its steps is begun; what would spoil within hours is done all the same', () => {
+    // dry from 09:30, closes at 14:00
+    expect(orderAt('11:00')).toEqual({ group: 'now', waits: false })
+    const loose = fileWith([partWith([planStep('one'), planStep('two')])], [])
+    const journey = readPiece(loose, { climate: [], nowMs: ms('10:00') })
+    const order = benchOrder([journey], ms('10:00'), 'UTC', {}, new Set([loose.piece.id]))
+    expect([order.now.length, order.client.map(({ why }) => why)]).toEqual([0, ['client']])
+    expect(benchOrder([journey], ms('10:00')).client).toEqual([])
   })
 })
 
@@ -170,6 +202,7 @@ describe('the bench as data', () => {
     products: [],
     lots: [],
     planned: {},
+    waiting: [],
   })
   const typed = { entryId: uuid(5), pieceId: uuid(1), partId: uuid(2), stepId: uuid(3), at: at('09:10') }
 
@@ -191,7 +224,7 @@ describe('the bench as data', () => {
     ].map((each) => ({ ...each, pieceId: uuid(1) }))
     const worked = fileWith([partWith(steps, { id: uuid(2) })], log, { id: uuid(1) })
     const around = { climates: {}, rooms: [], method: defaultMethod, hours: usualHours, others: [], learned: {} }
-    const sent = toBenchData([worked], { ...around, products: [], lots: [], planned: {} })
+    const sent = toBenchData([worked], { ...around, products: [], lots: [], planned: {}, waiting: [] })
     expect(sent.files[0]?.parts[0]?.plan?.steps.map(({ mix, window }) => [mix !== undefined, window !== undefined])).toEqual([
       [false, false],
       [true, true],

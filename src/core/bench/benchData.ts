@@ -43,6 +43,8 @@ interface BenchContext {
   lots: ShelfLot[]
   /** when steps begin by the week that was taken */
   planned: Planned
+  /** pieces of which a change was offered that nobody answered: work on them waits */
+  waiting: PieceId[]
 }
 export interface BenchData extends BenchContext {
   files: SlimFile[]

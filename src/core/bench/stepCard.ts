@@ -21,6 +21,7 @@ import { type Journey, type PartJourney, stepsOf } from '@/core/piece/journey'
 import type { Photo, PieceFile, PlanStep } from '@/core/piece/piece'
 import { type CrossSection, sectionOf } from '@/core/piece/section'
 import { remedyOf } from '@/core/plan/missed'
+import { spoilsSoon } from './benchOrder'
 import { type CoatContext, type CoatPlan, coatPlanOf } from './coatPlan'
 
 export interface WindowView {
@@ -53,6 +54,8 @@ export interface StepCard {
   /** running or paused: when it was started */
   startedAt: Instant | null
   paused: boolean
+  /** a change of its piece waits for the client's yes: it is not begun until then */
+  waits: boolean
   /** when the first of its two sides was laid */
   laidAt: Instant | null
   /** it waits to be turned: its window is that */
@@ -80,7 +83,10 @@ export interface StepCard {
 }
 
 /** What the card is made beside: the shelf, the mixes, and the coats that were logged before. */
-export type CardContext = CoatContext
+export interface CardContext extends CoatContext {
+  /** pieces of which a change waits for the client's yes */
+  waiting: ReadonlySet<PieceId>
+}
 
 /** The coats of these logs with the operation each was laid in: how a like one goes is learned from them. */
 export const loggedCoats = (journeys: readonly Journey[]): LoggedCoat[] =>
@@ -152,6 +158,7 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     step,
     startedAt: begun ? state.startedAt : null,
     paused: state?.status === 'paused',
+    waits: !begun && around.waiting.has(piece.id) && !spoilsSoon(part, around.nowMs),
     laidAt: state?.laidAt ?? null,
     turning: part.turn?.after.id === step.id,
     heard: file.log.flatMap(({ id, stepId }) => (stepId === step.id ? [id] : [])),

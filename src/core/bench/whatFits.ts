@@ -13,6 +13,7 @@ const worth: Record<WhyCode, number> = {
   open: 3_000,
   'test-first': 2_000,
   'nothing-holds': 2_000,
+  client: 0,
 }
 
 /** Alike work is done in one go: one brush, one mix. */

@@ -10,7 +10,8 @@ import type { WeekData } from '@/core/week/weekData'
 export const ada: Hand = { id: 'a', name: 'Wenna', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
 export const ben: Hand = { id: 'b', name: 'Pell', hours: { from: 540, to: 1020, days: [1, 2, 3, 4, 5] } }
 const around = { climates: {}, rooms: [], method: defaultMethod, hours: ada.hours, others: [], learned: {} }
-const benchOf = (files: PieceFile[]): BenchData => toBenchData(files, { ...around, products: [], lots: [], planned: {} })
+const benchOf = (files: PieceFile[]): BenchData =>
+  toBenchData(files, { ...around, products: [], lots: [], planned: {}, waiting: [] })
 export const dataOf = (files: PieceFile[], over: Partial<WeekData> = {}): WeekData => ({
   bench: benchOf(files),
   zone: 'UTC',

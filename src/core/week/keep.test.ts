@@ -22,7 +22,7 @@ const asked = (hands: Hand[], minutes: number): WeekAsk => ({
       [fileWith([partWith([planStep('on', { minutes, window: wet(30) }), planStep('off', { minutes, window: null })])], [])],
       {
         ...{ climates: {}, rooms: [], method: defaultMethod, hours: wenna.hours, others: [], learned: {} },
-        ...{ products: [], lots: [], planned: {} },
+        ...{ products: [], lots: [], planned: {}, waiting: [] },
       },
     ),
     ...{ zone: 'UTC', hands, others: [], places: null, expected: {}, forecasts: [], pace: {}, week: null },

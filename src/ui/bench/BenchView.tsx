@@ -30,6 +30,7 @@ import { EndsToSettle } from './EndsToSettle'
 import { IfStopped } from './IfStopped'
 import { NextLine } from './NextLine'
 import { Reminders } from './Reminders'
+import { WaitsForClient } from './WaitsForClient'
 
 const whyWords: Record<WhyCode, string> = {
   running: 'Its clock is running.',
@@ -42,6 +43,7 @@ const whyWords: Record<WhyCode, string> = {
   open: 'Its window is open.',
   'nothing-holds': 'Nothing holds it back.',
   'test-first': 'It may be ready: test before you trust it.',
+  client: 'A change waits for the client’s yes.',
 }
 const spans = [15, 30, 40, 60, 90] as const
 /** what comes after these is a tap away */
@@ -57,7 +59,8 @@ export function BenchView({ data }: { data: BenchData }) {
   const [asked, setAsked] = useState<number | null>(null)
   const [all, setAll] = useState(false)
 
-  const { running, now, missed, drying, resting } = benchOrder(journeys, nowMs, zone, data.planned)
+  const unanswered = useMemo(() => new Set(data.waiting), [data.waiting])
+  const { running, now, missed, drying, resting, client } = benchOrder(journeys, nowMs, zone, data.planned, unanswered)
   // wet hands wake no screen
   useAwake(running.some(({ part }) => part.running?.state.status === 'running'))
   const doable = [...now, ...missed]
@@ -76,16 +79,19 @@ export function BenchView({ data }: { data: BenchData }) {
     journeys,
     coats: loggedCoats(journeys),
     nowMs,
+    waiting: unanswered,
   }
   const cardOf = (line: BenchLine) => toStepCard(line.journey, line.part, line.step, around)
 
-  if (!first && waiting.length === 0) return <EmptyBench pieces={journeys.length} />
+  if (!first && waiting.length === 0 && client.length === 0) return <EmptyBench pieces={journeys.length} />
   return (
     <DoneSheetProvider air={air}>
       {first ? (
         <CurrentStep key={first.step.id} card={cardOf(first)} judged={judgedOf(first.part)} why={whyWords[first.why]} />
       ) : (
-        <h1 className="title py-8 text-4xl">Hands free. Everything is drying.</h1>
+        <h1 className="title py-8 text-4xl">
+          {waiting.length > 0 ? 'Hands free. Everything is drying.' : 'Hands free. What is here waits for its client.'}
+        </h1>
       )}
       <div className="grid gap-x-12 gap-y-10 border-t-2 border-ink pt-6 lg:grid-cols-2">
         <section aria-labelledby="next">
@@ -144,6 +150,7 @@ export function BenchView({ data }: { data: BenchData }) {
               />
             )}
           </div>
+          {client.length > 0 && <WaitsForClient pieces={client.map(({ journey }) => journey.file.piece)} />}
           <EndsToSettle journeys={journeys} />
           <ChecksToDo journeys={journeys} around={around} />
           <div className="mt-6">

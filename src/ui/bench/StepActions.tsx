@@ -19,6 +19,7 @@ import { MixButton } from './MixSheet'
 import { RemedyButton } from './RemedyButton'
 import { SectionTimer } from './SectionTimer'
 import { useStep } from './useStep'
+import { OfferLink } from './WaitsForClient'
 
 export function StepActions({ card, large = false }: { card: StepCard; large?: boolean }) {
   const step = useStep(card)
@@ -64,7 +65,12 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
           />
         )}
         {first && <Main words="First side laid" {...{ step, size }} {...tap(() => void step.laySide())} />}
-        {running ? (
+        {card.waits && !running ? (
+          <p className="w-full max-w-prose border-l-4 border-late pl-3 font-semibold">
+            A change waits for the client’s yes. It is begun when they have said it, or somebody wrote why it goes on without.{' '}
+            <OfferLink pieceId={card.pieceId} words="The change" />
+          </p>
+        ) : running ? (
           <Main words="Done" {...{ step, size }} beside={turning || first} {...tap(() => finish(new Date().toISOString(), ''))} />
         ) : (
           <Main

@@ -12,7 +12,7 @@ export interface PartProps {
   journey: Journey
   part: PartJourney
   /** the shelf and the mixes */
-  stock: Pick<CardContext, 'products' | 'lots' | 'batches'>
+  stock: Pick<CardContext, 'products' | 'lots' | 'batches' | 'waiting'>
   house: House
   nowMs: number
 }

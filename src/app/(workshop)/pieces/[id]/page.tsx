@@ -35,12 +35,13 @@ export default async function PiecePage({ params }: Params) {
   const view = await getView(params)
   const { studio, journey, channels, air, nowMs } = view
   const { piece, photos } = journey.file
-  const [stock, { people }, may, waiting] = await Promise.all([
+  const [shelf, { people }, may, waiting] = await Promise.all([
     loadStock(view),
     loadHouse(),
     whatMay(),
     readStudio((client) => listWaiting(client, piece.id)),
   ])
+  const stock = { ...shelf, waiting: new Set(waiting.map(({ pieceId }) => pieceId)) }
   const wholeProps = { journey, stock, house: studio, nowMs }
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
