@@ -73,6 +73,11 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   await desk.getByRole('button', { name: 'Let them choose: protection, Case' }).click()
   await desk.locator('[name="options.0.choices.1.extra"]').fill('45')
   await desk.getByLabel('Not in it').fill('New shelves')
+  // the day that the week gives, with what it pushes aside; then one with room in it
+  await desk.getByRole('button', { name: 'When could it be ready?' }).click()
+  await desk.getByRole('button', { name: /^Tell them / }).click({ timeout: 30_000 })
+  await expect(desk.getByLabel('Ready', { exact: true })).toHaveValue(/^20\d\d-\d\d-\d\d$/)
+  await desk.getByLabel('Ready', { exact: true }).fill('2098-01-15')
   await expectAxeClean(desk)
   // nonsense is told beside its field, and nothing typed is lost
   await desk.getByLabel(/^Deposit/).fill('a third')
@@ -89,6 +94,8 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   const elsewhere = await asClient(browser)
   await expect(client.getByRole('heading', { name: 'What we offer' })).toBeVisible()
   await expect(client.getByText('Not in it: New shelves')).toBeVisible()
+  // the words on the page and in what was sealed: a Wednesday
+  await expect(client.getByText(/Wednesday 15 January/)).toBeVisible()
   await expectAxeClean(client)
   await client.getByRole('button', { name: 'I accept this' }).click()
   await expect(client.getByText('Write your name first.')).toBeVisible()

@@ -239,7 +239,16 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
       pins: [{ stepId, side: null, at: null, personId: null }],
     }),
     offerQuote: () => ({
-      ...{ id: uuidv7(), pieceId: ids.piece, kind: 'quote', words: '', excluded: '', deposit: '30', validUntil: '2098-01-31' },
+      ...{
+        id: uuidv7(),
+        pieceId: ids.piece,
+        kind: 'quote',
+        words: '',
+        excluded: '',
+        deposit: '30',
+        validUntil: '2098-01-31',
+        readyOn: '',
+      },
       lines: [{ id: uuidv7(), partId: '', words: 'Top', detail: '', money: '310' }],
       options: [
         {

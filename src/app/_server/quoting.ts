@@ -14,7 +14,7 @@ import type { PieceView } from './load'
 import { loadPriceDesk } from './priceDesk'
 import { Refused } from './write'
 
-/** When it is ready, as it is said with an offer. */
+/** When it is ready by its plan and its promise; a painter may say another day with an offer. */
 export function readyFor({ studio, journey, nowMs, air, around }: PieceView): Offer['ready'] {
   const { zone, hours } = studio
   const ready = readyOf(journey, { nowMs, zone, hours, air: air ?? referenceAir, learned: around.learned ?? {} })
@@ -39,14 +39,14 @@ export async function basisOf(view: PieceView): Promise<Basis> {
 export async function makeQuote(
   client: Client,
   studio: Studio,
-  { id, pieceId, kind, deposit, validUntil, ...typed }: z.output<ReturnType<typeof quoteInput>>,
+  { id, pieceId, kind, deposit, validUntil, readyOn, ...typed }: z.output<ReturnType<typeof quoteInput>>,
   { view, basis }: { view: PieceView | null; basis: Basis | null },
 ): Promise<void> {
   if (!view) throw new Refused('not-found')
   await oneDealAtATime(client, pieceId)
   const offer: Offer = {
     ...{ piece: view.journey.file.piece.name, currency: studio.currency, ...typed, depositShare: deposit, validUntil },
-    ready: readyFor(view),
+    ready: readyOn && { is: view.journey.file.piece.promisedOn === readyOn ? 'promised' : 'earliest', day: readyOn },
     taxShare: studio.taxMode === 'inclusive' ? studio.taxShare : null,
     sections: draftSections(view.journey.parts.filter(({ part }) => part.plan !== null)),
   }

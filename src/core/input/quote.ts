@@ -3,7 +3,18 @@ import { z } from 'zod'
 import { layerKinds } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { type Accepted, type Offer, paymentKinds, quoteKinds } from '@/core/price/offer'
-import { day, type House, id, instant, neededMoney, optionalWords, shareOfPercent, signedMoney, words } from './fields'
+import {
+  day,
+  type House,
+  id,
+  instant,
+  neededMoney,
+  optionalDay,
+  optionalWords,
+  shareOfPercent,
+  signedMoney,
+  words,
+} from './fields'
 
 export const payWays = { cash: 'In cash', transfer: 'By transfer', card: 'By card, at the counter' } as const
 export type PayWay = keyof typeof payWays
@@ -57,6 +68,8 @@ export const quoteInput = (house: House) =>
       words: optionalWords(1_000),
       deposit: shareOfPercent('a share, in percent'),
       validUntil: day,
+      /** empty: no day is told */
+      readyOn: optionalDay,
     })
     .refine(({ lines, kind }) => kind === 'change' || lines.reduce((sum, { money }) => sum + money, 0) >= 0, {
       message: 'An offer asks for something: its lines come to less than nothing.',

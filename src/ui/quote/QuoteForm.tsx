@@ -6,12 +6,14 @@ import { useFieldArray } from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import { quoteInput, type QuoteText } from '@/core/input/quote'
 import { formatMoney, parseSignedMoney, signedMoneyText } from '@/core/measure/money'
+import { isDay } from '@/core/measure/time'
 import { depositOf, type QuoteKind } from '@/core/price/offer'
 import { useActions } from '@/ui/form/actions'
 import { AreaField, TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useHouse } from '@/ui/form/house'
 import { useEntryForm } from '@/ui/form/useEntryForm'
+import { ReadyLine } from '@/ui/week/ReadyLine'
 import { QuoteOptions, type Suggested } from './QuoteOptions'
 
 export interface Draft {
@@ -19,6 +21,8 @@ export interface Draft {
   suggested: Suggested[]
   depositPercent: number
   validUntil: string
+  /** by its promise, else by its plan alone; empty where neither says */
+  readyOn: string
 }
 interface Props {
   pieceId: string
@@ -44,6 +48,7 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
     },
   )
   const { register, control, watch } = form
+  const readyOn = watch('readyOn')
   const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
   const total = watch('lines').reduce((sum, { money }) => sum + (parseSignedMoney(money, house) ?? 0), 0)
   const deposit = depositOf({ depositShare: (Number(watch('deposit').replace(',', '.')) || 0) / 100 }, total)
@@ -111,6 +116,16 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
           <TextField label="It stands until" type="date" {...register('validUntil')} trouble={troubleOf('validUntil')} />
         </div>
       </div>
+      <div className="mt-6 grid items-start gap-x-8 gap-y-3 border-t border-line pt-4 sm:grid-cols-[12rem_1fr]">
+        <TextField label="Ready" type="date" {...register('readyOn')} trouble={troubleOf('readyOn')} />
+        <ReadyLine
+          pieceId={pieceId}
+          // what it pushes aside when they are told that day
+          supposed={() => Promise.resolve(isDay(readyOn) ? { promised: { [pieceId]: readyOn } } : {})}
+          promise={(to) => form.setValue('readyOn', to, { shouldDirty: true, shouldValidate: true })}
+          promises="Tell them"
+        />
+      </div>
       <FormFoot
         {...{ issue, pending }}
         className="mt-6"
@@ -128,4 +143,5 @@ const textOf = (pieceId: string, kind: QuoteKind, draft: Draft, text: (minor: nu
   })),
   deposit: String(draft.depositPercent),
   validUntil: draft.validUntil,
+  readyOn: draft.readyOn,
 })

@@ -13,6 +13,7 @@ export function ReadyLine({
   pieceId,
   supposed,
   promise,
+  promises = 'Promise it for',
   className = '',
 }: {
   pieceId: PieceId
@@ -20,12 +21,14 @@ export function ReadyLine({
   supposed: ToSuppose
   /** takes the day as the promise, where one may be given here */
   promise?: (day: string) => void
+  /** what taking it is called: "Tell them Friday 4 December" */
+  promises?: string
   className?: string
 }) {
   const { asking, ask } = useReady(pieceId)
   return (
     <section aria-label="When could it be ready?" aria-live="polite" className={className}>
-      {asking.state === 'found' && <Found ready={asking.ready} promise={promise} />}
+      {asking.state === 'found' && <Found ready={asking.ready} promise={promise} promises={promises} />}
       {asking.state === 'nothing' && <p className="text-lg">No day can be told: no step is ahead of it, or nobody is at work.</p>}
       {asking.state === 'unreachable' && <p className="text-lg">The week can’t be read just now: ask again later.</p>}
       <button type="button" className="press mt-2" disabled={asking.state === 'asking'} onClick={() => void ask(supposed)}>
@@ -38,9 +41,11 @@ export function ReadyLine({
 function Found({
   ready: { piece, before, after, nowMs },
   promise,
+  promises,
 }: {
   ready: Ready
   promise: ((day: string) => void) | undefined
+  promises: string
 }) {
   const house = useHouse()
   const today = dayOf(new Date(nowMs).toISOString(), house.zone)
@@ -66,7 +71,7 @@ function Found({
       </ul>
       {promise && (
         <button type="button" className="press mt-2 mr-3" onClick={() => promise(safe)}>
-          Promise it for {promiseWords(safe, today, house)}
+          {promises} {promiseWords(safe, today, house)}
         </button>
       )}
     </div>

@@ -3,7 +3,7 @@ import { readDeal } from '@/app/_server/clientDeal'
 import { getPieceView, loadProducts, type PieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { hasPaymentService } from '@/app/_server/paymentService'
-import { type Basis, basisOf } from '@/app/_server/quoting'
+import { type Basis, basisOf, readyFor } from '@/app/_server/quoting'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { draftLines, otherWays } from '@/core/house/quoteDraft'
 import { payWays } from '@/core/input/quote'
@@ -152,11 +152,12 @@ function Figures({ agreed, money }: { agreed: Agreed; money: (minor: number) => 
 async function draftOf({ view, kind, today, quotes, basis }: Asked): Promise<Draft> {
   const { journey, studio } = view
   const validUntil = dayAfter(today, usual.days)
+  const readyOn = readyFor(view)?.day ?? ''
   if (kind === 'change') {
     const last = quotes.findLast(({ answer }) => answer?.answer === 'accepted')
     const more = basis.price - (last?.worth ?? basis.price)
     const words = more === 0 ? '' : 'What the plan has come to since'
-    return { lines: [{ partId: null, words, detail: '', money: more }], suggested: [], depositPercent: 0, validUntil }
+    return { lines: [{ partId: null, words, detail: '', money: more }], suggested: [], depositPercent: 0, validUntil, readyOn }
   }
   const around = { terms: studio, unitPrice: unitPricesOf(await loadProducts()), method: studio.method }
   const partOf = new Map(journey.parts.map((part) => [part.part.id, part.part]))
@@ -171,6 +172,7 @@ async function draftOf({ view, kind, today, quotes, basis }: Asked): Promise<Dra
     })),
     depositPercent: usual.depositPercent,
     validUntil,
+    readyOn,
   }
 }
 
