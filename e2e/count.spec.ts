@@ -1,5 +1,6 @@
 /** The shelf counted and brought in as a table: what is left follows, why is told, a damaged table takes nothing. */
 import { expect, type Page, test } from '@playwright/test'
+import { textOfPdf } from '../src/papers/testing/textOfPdf'
 import { expectAxeClean } from './axe'
 
 const row = (page: Page, name: string) => page.getByRole('listitem').filter({ hasText: name })
@@ -59,4 +60,16 @@ test('a table with damage is said line by line and nothing is taken; put right, 
   await expect(told).toContainText('−200 ml')
   await page.goto('/shelf')
   await expect(row(page, name).getByText('120 ml', { exact: true })).toBeVisible()
+  // its card has its colour, how far it goes and when it dries
+  const cards = await page.request.get((await page.getByRole('link', { name: 'Cards (PDF)' }).getAttribute('href')) ?? '')
+  const said = await textOfPdf(await cards.body())
+  for (const part of [name, 'clay paint', '10–13 m² a litre', 'Water lifts it until it is sealed.']) expect(said).toContain(part)
+  // a piece has its tag, and one that is none is told
+  await page.goto('/pieces')
+  const piece = await page.getByRole('main').getByRole('listitem').getByRole('link').first().getAttribute('href')
+  await page.goto(piece ?? '')
+  const title = (await page.getByRole('heading', { level: 1 }).textContent()) ?? ''
+  const tag = await page.request.get((await page.getByRole('link', { name: 'Tag (PDF)' }).getAttribute('href')) ?? '')
+  expect(await textOfPdf(await tag.body())).toContain(title.split(' ')[0])
+  expect((await page.request.get('/api/tags?piece=none')).status()).toBe(400)
 })

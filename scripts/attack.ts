@@ -195,6 +195,8 @@ const apis = [
   '/api/studio/earned',
   '/api/studio/books',
   '/api/studio/receipts',
+  '/api/tags',
+  '/api/shelf/cards',
   '/api/payments',
   '/api/keys',
   '/api/v1/bench',

@@ -103,7 +103,14 @@ describe('what can be made with what is here', () => {
         fc.array(fc.integer({ min: 20, max: 260 }), { minLength: 4, maxLength: 4 }),
         fc.uniqueArray(fc.constantFrom(...lookCodes), { minLength: 4, maxLength: 4 }),
         hexes,
-        (paint, [one = '', other = ''], [a = 0, b = 0, wax = 0, lac = 0], looks, wanted) => {
+        fc.constantFrom<Partial<FinishablePart>>(
+          {},
+          { existing: 'oil-paint', foundColour: '#2b1d16' },
+          { substrate: 'red-wood', existing: 'bare', bleeds: true },
+          { substrate: 'laminate', existing: 'bare', use: 'heavy' },
+          { use: 'display', areaM2: 0.3 },
+        ),
+        (paint, [one = '', other = ''], [a = 0, b = 0, wax = 0, lac = 0], looks, wanted, facts) => {
           const tins = [
             { name: 'One', hex: one },
             { name: 'Other', hex: other },
@@ -112,7 +119,7 @@ describe('what can be made with what is here', () => {
             ...[tin(paint, a, tins[0]), tin(paint, b, tins[1])],
             ...[tin('clear-wax', wax), tin('water-clear', lac), tin('adhesion-primer', wax), tin('blocking-primer', lac)],
           ]
-          const found = made(shelf, {}, { name: 'Wanted', hex: wanted })
+          const found = made(shelf, facts, { name: 'Wanted', hex: wanted })
           for (const look of looks.filter((code) => getLook(code).paints.includes(paint))) {
             const { slots } = getLook(look)
             let best = Infinity
@@ -123,7 +130,7 @@ describe('what can be made with what is here', () => {
                   const colours = { ...(first && { a: first }), ...(second && { b: second }) }
                   const distance = (first ? contrast(first.hex, wanted) : 0) + (second ? contrast(second.hex, husk.hex) : 0)
                   if (distance >= best) continue
-                  const outcome = planFinish(part, { look, paint, colours, seal }, defaultMethod)
+                  const outcome = planFinish({ ...part, ...facts }, { look, paint, colours, seal }, defaultMethod)
                   if ('plan' in outcome && gives(shelf, sumAmounts(outcome.plan.steps))) best = distance
                 }
             expect([look, found.find((each) => each.look === look)?.distance ?? Infinity]).toEqual([
@@ -133,6 +140,6 @@ describe('what can be made with what is here', () => {
           }
         },
       ),
-      { numRuns: 24 },
+      { numRuns: 60 },
     ))
 })

@@ -96,14 +96,15 @@ interface Near {
 function knownNeeds() {
   const exact = new Map<string, number>()
   const least = new Map<string, number>()
-  let coat = Infinity
-  const nameOf = ({ colour }: Reachable, chosen: readonly Reachable[]) => {
-    const other = chosen.find((each) => each.colour.hex !== colour.hex)
-    return `${mixName(colour)} ${other && coverFor(colour.hex, other.colour.hex, true).coats}`
+  // a colour laid all over takes another amount than the same brushed over it here and there: each place has its own
+  const coat = new Map<number, number>()
+  const nameOf = (place: number, { colour }: Reachable, chosen: readonly Reachable[]) => {
+    const other = chosen.find((_, k) => k !== place)
+    return `${place} ${mixName(colour)} ${other && coverFor(colour.hex, other.colour.hex, true).coats}`
   }
   return {
     learn: (steps: readonly PlannedStep[], chosen: readonly Reachable[]): void => {
-      for (const each of chosen) {
+      for (const [place, each] of chosen.entries()) {
         const name = mixName(each.colour)
         const takes = steps
           .filter((step) => step.colour && mixName(step.colour) === name)
@@ -111,15 +112,17 @@ function knownNeeds() {
           .filter((amount) => amount > 0)
         if (takes.length === 0) continue
         const all = takes.reduce((sum, amount) => sum + amount, 0)
-        coat = Math.min(coat, ...takes)
-        exact.set(nameOf(each, chosen), all)
-        least.set(name, Math.min(least.get(name) ?? Infinity, all - Math.max(...takes)))
+        coat.set(place, Math.min(coat.get(place) ?? Infinity, ...takes))
+        exact.set(nameOf(place, each, chosen), all)
+        const key = `${place} ${name}`
+        least.set(key, Math.min(least.get(key) ?? Infinity, all - Math.max(...takes)))
       }
     },
     goRound: (chosen: readonly Reachable[]): boolean =>
-      chosen.every((each) => {
+      chosen.every((each, place) => {
         const wanted =
-          exact.get(nameOf(each, chosen)) ?? Math.max(least.get(mixName(each.colour)) ?? 0, coat === Infinity ? 0 : coat)
+          exact.get(nameOf(place, each, chosen)) ??
+          Math.max(least.get(`${place} ${mixName(each.colour)}`) ?? 0, coat.get(place) ?? 0)
         return each.most >= wanted - hair
       }),
   }

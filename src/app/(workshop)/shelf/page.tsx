@@ -50,6 +50,11 @@ export default async function Shelf() {
             Count it
           </Link>
         )}
+        {lots.length > 0 && (
+          <a href="/api/shelf/cards" className="press inline-flex min-h-12 items-center">
+            Cards (PDF)
+          </a>
+        )}
         <Link href="/learned" className="inline-flex sm:ml-3 min-h-12 items-center text-lg">
           How these really dry here, and what goes wrong
         </Link>

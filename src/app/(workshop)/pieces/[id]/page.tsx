@@ -154,6 +154,11 @@ function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may:
               Its way
             </Link>
           )}
+          {!journey.ending && (
+            <a href={`/api/tags?piece=${piece.id}`} className="press">
+              Tag (PDF)
+            </a>
+          )}
           <Link href={`/pieces/${piece.id}/story`} className="press">
             Its story
           </Link>
