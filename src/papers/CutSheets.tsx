@@ -29,7 +29,7 @@ export function CutSheets<T>({ title, studio, all, rows, one }: Props<T>) {
                 key={index}
                 wrap={false}
                 style={{
-                  ...{ width: width / 2, height: height / rows, padding: 15, flexDirection: 'row', gap: 12 },
+                  ...{ width: width / 2, height: height / rows, padding: 13, flexDirection: 'row', gap: 12 },
                   ...{ borderWidth: 0.5, borderColor: '#c9bfae', borderStyle: 'dashed', overflow: 'hidden' },
                 }}
               >

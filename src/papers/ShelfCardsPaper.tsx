@@ -3,9 +3,12 @@ import { Path, Svg, Text, View } from '@react-pdf/renderer'
 import { CutSheets } from './CutSheets'
 import { styles } from './paper'
 
+const small = { lineHeight: 1.25, flexShrink: 0 }
+
 export interface ShelfCard {
   name: string
-  family: string
+  /** null where the tin is called so already */
+  family: string | null
   /** #rrggbb */
   colour: string | null
   facts: readonly (readonly [what: string, figure: string])[]
@@ -20,21 +23,19 @@ export function ShelfCardsPaper({ studio, cards }: { studio: string; cards: read
         <Path d="M12 0H40V138H0V12Z" fill={colour ?? '#efe8da'} stroke="#6b6259" strokeWidth={0.6} />
       </Svg>
       <View style={{ flex: 1 }}>
-        <Text style={{ ...styles.title, fontSize: 17, marginTop: 0, marginBottom: 0 }}>{name}</Text>
-        <Text style={styles.soft}>{family}</Text>
-        <View style={{ marginTop: 4 }}>
+        <Text style={{ ...styles.title, fontSize: 15, lineHeight: 1.2, marginTop: 0, marginBottom: 1, flexShrink: 0 }}>
+          {name}
+        </Text>
+        {family && <Text style={{ ...styles.soft, ...small, fontSize: 9 }}>{family}</Text>}
+        <View style={{ marginTop: 4, flexShrink: 0 }}>
           {facts.map(([what, figure]) => (
             <View key={what} style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-              <Text style={{ fontSize: 9 }}>{what}</Text>
-              <Text style={{ ...styles.bold, fontSize: 9 }}>{figure}</Text>
+              <Text style={{ ...small, fontSize: 8.5 }}>{what}</Text>
+              <Text style={{ ...styles.bold, ...small, fontSize: 8.5 }}>{figure}</Text>
             </View>
           ))}
         </View>
-        {words.map((line) => (
-          <Text key={line} style={{ fontSize: 8, marginTop: 1 }}>
-            {line}
-          </Text>
-        ))}
+        <Text style={{ ...small, fontSize: 8, marginTop: 4 }}>{words.join(' ')}</Text>
       </View>
     </>
   )

@@ -58,12 +58,22 @@ export function cardWords({ family, formula }: Pick<Product, 'family' | 'formula
     formula ? `Mixed here: ${formula}.` : null,
     needsTopcoat === true ? 'Wants something over it.' : needsTopcoat === 'tops' ? 'On tops it wants something over it.' : null,
     rewets ? 'Water lifts it until it is sealed.' : null,
-    waterShare === undefined ? null : waterShare === 0 ? 'No water in it.' : `Water: up to ${Math.round(waterShare * 100)} %.`,
+    waterShare === undefined
+      ? null
+      : waterShare === 0
+        ? 'No water in it.'
+        : waterShare < 1
+          ? `Water: up to ${Math.round(waterShare * 100)} %.`
+          : 'It is mixed with water.',
     role === 'oil' ? 'Its rags heat up by themselves: spread them out to dry, or keep them under water.' : null,
     role === 'stripper' ? 'Gloves, eyes covered, fresh air.' : null,
     'The label on the tin goes before this card.',
   ].filter((line): line is string => line !== null)
 }
 export const cardName = ({ colourName, name }: Product): string => capital(colourName ?? name)
-export const cardFamily = ({ colourName, name, family }: Product): string =>
-  colourName && colourName !== name ? `${getFamily(family).words}, ${name}` : getFamily(family).words
+/** Null where that is what the tin is called. */
+export function cardFamily({ colourName, name, family }: Product): string | null {
+  const { words } = getFamily(family)
+  if (colourName && colourName !== name) return `${words}, ${name}`
+  return (colourName ?? name).toLowerCase() === words.toLowerCase() ? null : words
+}
