@@ -17,7 +17,7 @@ describe('planned beside what it took', () => {
     expect(line).toMatchObject({
       planned: { minutes: 20, material: 400 },
       actual: { minutes: 30, material: 600 },
-      because: { hands: 300, amount: 100, price: 100 },
+      because: { hands: 300, amount: 100, price: 100, later: 0 },
       isUnpriced: false,
     })
     expect(line && weightOf(line)).toBe(500)
@@ -25,8 +25,24 @@ describe('planned beside what it took', () => {
   test('a coat from no tin is told as unpriced, and makes nothing cheaper; a step without a coat is as planned', () => {
     const coat = entry('coat', at('09:30'), { ...onStep('one'), coat: coatFigures({ amount: 125 }), money: 0 })
     const [unpriced, bare] = read([coat, ...worked('one', '09:00', '09:20'), ...worked('two', '10:00', '10:20')])
-    expect(unpriced).toMatchObject({ isUnpriced: true, because: { hands: 0, amount: 0, price: 0 } })
-    expect(bare).toMatchObject({ isUnpriced: false, actual: { material: 400 }, because: { hands: 0, amount: 0, price: 0 } })
+    expect(unpriced).toMatchObject({ isUnpriced: true, because: { hands: 0, amount: 0, price: 0, later: 0 } })
+    expect(bare).toMatchObject({
+      isUnpriced: false,
+      actual: { material: 400 },
+      because: { hands: 0, amount: 0, price: 0, later: 0 },
+    })
+  })
+  test('a step that came later to mend a snag was never planned: all of it is why', () => {
+    const mending = [{ ...planStep('one', { minutes: 20 }), mends: 'snag' }]
+    const coat = entry('coat', at('09:30'), { ...onStep('one'), coat: coatFigures({ amount: 125, productId: 'p' }), money: 600 })
+    const file = fileWith([partWith(mending)], [coat, ...worked('one', '09:00', '09:30')])
+    const all = besidesOf(readPiece(file, { climate: [], nowMs: ms('20:00') }), around)
+    // half an hour at 18.00, and the 6.00 that were laid
+    expect(sumBesides(all)).toEqual({
+      planned: { minutes: 0, material: 0 },
+      actual: { minutes: 30, material: 600 },
+      because: { hands: 0, amount: 0, price: 0, later: 1_500 },
+    })
   })
   test('what it took is what was planned and why it differs, to the coin, whatever was done', () => {
     const did = fc.record({

@@ -1,6 +1,6 @@
 /**
- * What was planned beside what it took, step by step, and why they differ: hands that took longer, more laid, dearer tins. Money in minor
- * units; an hour at the house's rate; pure.
+ * What was planned beside what it took, step by step, and why they differ: hands that took longer, more laid, dearer tins, what came later
+ * to mend a snag. Money in minor units; an hour at the house's rate; pure.
  */
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { roundMoney } from '@/core/measure/money'
@@ -14,13 +14,23 @@ export interface Taken {
   /** of what was laid; by the shelf's price where it is planned */
   material: number
 }
+export interface Because {
+  hands: number
+  amount: number
+  price: number
+  /** all of a step that mends a snag */
+  later: number
+}
 export interface Beside {
   part: string
   step: PlanStep
   planned: Taken
   actual: Taken
-  /** why: what longer hands cost, what more of it cost at the planned price, what the price itself did; together the whole difference */
-  because: { hands: number; amount: number; price: number }
+  /**
+   * why: what longer hands cost, what more of it cost at the planned price, what the price itself did, what nobody had planned; together the
+   * whole difference
+   */
+  because: Because
   /** a coat that was taken from no tin: nobody knows what it cost */
   isUnpriced: boolean
 }
@@ -49,6 +59,13 @@ export function besidesOf(journey: Pick<Journey, 'parts' | 'whole'>, { hourRate,
         minutes: Math.round(state.minutes * 10) / 10,
         material: state.coats.length === 0 || isUnpriced ? planned.material : spent,
       }
+      if (step.mends) {
+        const later = roundMoney(hour(actual.minutes)) + actual.material
+        return {
+          ...{ part: part.name, step, planned: { minutes: 0, material: 0 }, actual, isUnpriced },
+          because: { hands: 0, amount: 0, price: 0, later },
+        }
+      }
       const amount = state.coats.length === 0 || isUnpriced ? 0 : roundMoney((used - (step.amount ?? 0)) * each)
       return {
         ...{ part: part.name, step, planned, actual, isUnpriced },
@@ -56,6 +73,7 @@ export function besidesOf(journey: Pick<Journey, 'parts' | 'whole'>, { hourRate,
           hands: roundMoney(hour(actual.minutes - planned.minutes)),
           amount,
           price: actual.material - planned.material - amount,
+          later: 0,
         },
       }
     }),
@@ -76,14 +94,15 @@ export const sumBesides = (all: readonly Beside[]): BesideSum =>
         hands: sum.because.hands + because.hands,
         amount: sum.because.amount + because.amount,
         price: sum.because.price + because.price,
+        later: sum.because.later + because.later,
       },
     }),
     {
       planned: { minutes: 0, material: 0 },
       actual: { minutes: 0, material: 0 },
-      because: { hands: 0, amount: 0, price: 0 },
+      because: { hands: 0, amount: 0, price: 0, later: 0 },
     },
   )
 /** The money that a step moved beside its plan, either way: what is looked at first. */
-export const weightOf = ({ because: { hands, amount, price } }: Beside): number =>
-  Math.abs(hands) + Math.abs(amount) + Math.abs(price)
+export const weightOf = ({ because: { hands, amount, price, later } }: Beside): number =>
+  Math.abs(hands) + Math.abs(amount) + Math.abs(price) + later

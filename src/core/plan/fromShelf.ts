@@ -2,11 +2,14 @@
  * What a part can be made into with what stands on the shelf, and nothing bought: every look in every paint that is there, in the tin or
  * the mix of tins that comes nearest to a wanted colour and goes round. Amounts in ml or g; pure.
  */
-import { coverFor } from '@/core/craft/colour'
+import { coverFor, hidesBadly, isPale, lchOf } from '@/core/craft/colour'
 import { type FamilyCode, getFamily, paintCodes } from '@/core/craft/families'
 import { getLook, type LookCode, lookCodes } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
+import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
+import { bleedsThrough } from '@/core/finish/ground'
+import { primerHex } from '@/core/finish/lines'
 import { asTheyStand, type Reachable, reachableFrom } from '@/core/finish/reachable'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Colour, FinishablePart, FinishWish } from '@/core/finish/wish'
@@ -90,17 +93,28 @@ interface Near {
 }
 
 /**
- * What colours are known to take, so that a tin that can't give it is not planned with again: over what covers alike the same, over anything
- * else a coat less at the least, and any colour what the thinnest coat seen takes.
+ * What colours are known to take, so that a tin that can't give it is not planned with again: colours that cover alike over whatever may
+ * lie below them take the same at the same place, and any colour what the thinnest coat seen there takes.
  */
-function knownNeeds() {
-  const exact = new Map<string, number>()
-  const least = new Map<string, number>()
+function knownNeeds(part: FinishablePart) {
+  const known = new Map<string, number>()
   // a colour laid all over takes another amount than the same brushed over it here and there: each place has its own
   const coat = new Map<number, number>()
-  const nameOf = (place: number, { colour }: Reachable, chosen: readonly Reachable[]) => {
+  const existing = getExistingFinish(part.existing)
+  const found = part.foundColour ?? existing.tone ?? getSubstrate(part.substrate).tone
+  const kindOf = (place: number, { colour: { hex } }: Reachable, chosen: readonly Reachable[]) => {
     const other = chosen.find((_, k) => k !== place)
-    return `${place} ${mixName(colour)} ${other && coverFor(colour.hex, other.colour.hex, true).coats}`
+    return [
+      place,
+      other && coverFor(hex, other.colour.hex, true).coats,
+      coverFor(hex, found, existing.layer === 'oldPaint').coats,
+      coverFor(hex, primerHex, true).coats,
+      ...[isPale(hex), hidesBadly(hex), lchOf(hex).lightness > 0.3],
+      bleedsThrough(
+        part,
+        chosen.map((each) => each.colour.hex),
+      ),
+    ].join()
   }
   return {
     learn: (steps: readonly PlannedStep[], chosen: readonly Reachable[]): void => {
@@ -111,20 +125,15 @@ function knownNeeds() {
           .map((step) => sumAmounts([step]).reduce((sum, amount) => sum + (amount.hex === null ? 0 : amount.amount), 0))
           .filter((amount) => amount > 0)
         if (takes.length === 0) continue
-        const all = takes.reduce((sum, amount) => sum + amount, 0)
         coat.set(place, Math.min(coat.get(place) ?? Infinity, ...takes))
-        exact.set(nameOf(place, each, chosen), all)
-        const key = `${place} ${name}`
-        least.set(key, Math.min(least.get(key) ?? Infinity, all - Math.max(...takes)))
+        known.set(
+          kindOf(place, each, chosen),
+          takes.reduce((sum, amount) => sum + amount, 0),
+        )
       }
     },
     goRound: (chosen: readonly Reachable[]): boolean =>
-      chosen.every((each, place) => {
-        const wanted =
-          exact.get(nameOf(place, each, chosen)) ??
-          Math.max(least.get(`${place} ${mixName(each.colour)}`) ?? 0, coat.get(place) ?? 0)
-        return each.most >= wanted - hair
-      }),
+      chosen.every((each, place) => each.most >= (known.get(kindOf(place, each, chosen)) ?? coat.get(place) ?? 0) - hair),
   }
 }
 /** A mix may come out in the very value of a tin that stands beside it. */
@@ -135,7 +144,7 @@ const hair = 0.2
 function nearestOf(look: LookCode, paint: FamilyCode, near: Near, { part, done = [], method, means }: MakeAsk): Makeable[] {
   const pairs = pairsFor(getLook(look).slots, near)
   const seals = [undefined, ...topcoatCodes.filter((code) => topcoatFits(code, part.use, paint))]
-  const { learn, goRound } = knownNeeds()
+  const { learn, goRound } = knownNeeds(part)
   let best: Makeable | null = null
   for (const seal of seals) {
     let tried = 0

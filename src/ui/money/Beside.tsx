@@ -7,7 +7,7 @@ import { stepTitle } from '@/words/craft'
 import { spanWords } from '@/words/time'
 
 const most = 8
-const whys = { hands: 'hands', amount: 'amount', price: 'price of the tin' } as const
+const whys = { hands: 'hands', amount: 'amount', price: 'price of the tin', later: 'mending a snag' } as const
 interface Props {
   journey: Journey
   studio: Studio
@@ -19,7 +19,7 @@ export function Beside({ journey, studio, unitPrice }: Props) {
   const sum = sumBesides(all)
   // the sign and its figure stay on one line
   const signed = (minor: number) => `${minor > 0 ? '+' : ''}${formatMoney(minor, studio)}`.replace(/^[+−]/, '$&\u2060')
-  const whole = sum.because.hands + sum.because.amount + sum.because.price
+  const whole = sum.because.hands + sum.because.amount + sum.because.price + sum.because.later
   const lines = [...all].sort((one, other) => weightOf(other) - weightOf(one))
   const because = (of: Line['because']) =>
     (Object.keys(whys) as (keyof typeof whys)[])
