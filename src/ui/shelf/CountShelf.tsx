@@ -81,29 +81,23 @@ function WriteDown({ counted, kept, change, done }: FootProps) {
   const router = useRouter()
   const { countTins } = useActions()
   const { send, pending, issue, fields } = useWrite(countTins)
-  // one number for as long as the walk lasts: sent twice it is one count
-  const [ids, setIds] = useState<Record<string, string>>({ walk: uuidv7() })
+  // what is sent again because its answer was lost is the same walk; what was changed since is another
+  const [sent, setSent] = useState<{ of: string; typed: CountText } | null>(null)
   const [said, setSaid] = useState<string | null>(null)
   const gone = counted.reduce((sum, { lot, product }) => {
     const found = parseAmount(kept.found[lot.id] ?? '', product.unit, house)
     return found === null ? sum : sum + costSoFar(lot, Math.min(found, lot.size)) - costSoFar(lot, lot.remaining)
   }, 0)
   const submit = async () => {
-    const numbered = { ...ids }
-    for (const { lot } of counted) numbered[lot.id] ??= uuidv7()
-    setIds(numbered)
-    const typed: CountText = {
-      ...{ entryId: numbered.walk as string, at: new Date().toISOString(), reason: kept.reason },
-      tins: counted.map(({ lot, product }) => ({
-        ...{ id: numbered[lot.id] as string, lotId: lot.id, unit: product.unit, found: kept.found[lot.id] ?? '' },
-      })),
-    }
+    const of = JSON.stringify([kept.reason, counted.map(({ lot }) => [lot.id, kept.found[lot.id]])])
+    const typed = sent?.of === of ? sent.typed : walkOf(counted, kept)
+    setSent({ of, typed })
     const checked = countInput(house).safeParse(typed)
     if (!checked.success) return setSaid(checked.error.issues[0]?.message ?? null)
     setSaid(null)
     if (!(await send(typed))) return
     done()
-    setIds({ walk: uuidv7() })
+    setSent(null)
     setSaid(`${counted.length === 1 ? 'One tin' : `${counted.length} tins`} written down.`)
     router.refresh()
   }
@@ -140,3 +134,8 @@ function WriteDown({ counted, kept, change, done }: FootProps) {
     </div>
   )
 }
+
+const walkOf = (counted: readonly Row[], { reason, found }: Kept): CountText => ({
+  ...{ entryId: uuidv7(), at: new Date().toISOString(), reason },
+  tins: counted.map(({ lot, product }) => ({ id: uuidv7(), lotId: lot.id, unit: product.unit, found: found[lot.id] ?? '' })),
+})

@@ -24,10 +24,12 @@ export function ShelfTable({ table: { lines, ignored }, entryId, done }: Props) 
   const { send, pending, issue, fields } = useWrite(bringInShelf)
   const [without, setWithout] = useState(false)
   const [stands, setStands] = useState(false)
+  // sent twice it is one table, of one moment
+  const [at] = useState(() => new Date().toISOString())
   const whole = lines.filter(isWhole)
   const broken = lines.length - whole.length
   const put = async () => {
-    if (!(await send(shelfTableText(lines, entryId, new Date().toISOString())))) return
+    if (!(await send(shelfTableText(lines, entryId, at)))) return
     setStands(true)
     done()
     router.refresh()
