@@ -1,7 +1,7 @@
 /** One flip, from the kerb without a connection to what it taught: bid, bought, worked to the end, sold, and the hour that it earned. */
 import { expect, test } from '@playwright/test'
 import Papa from 'papaparse'
-import { lane, takeThisWay, workAll } from './work'
+import { letGo, takeThisWay, workPiece } from './work'
 
 test('a chair from an auction: bid for and bought offline, worked, sold; its hour and its bid are learned', async ({
   page,
@@ -38,25 +38,11 @@ test('a chair from an auction: bid for and bought offline, worked, sold; its hou
     await choose.first().click()
     await takeThisWay(page, name)
   }
-  const parts = await page.getByRole('heading', { level: 2 }).allTextContents()
-  let steps = 0
-  // what stands before the paint, the paint, and what waits for it
-  for (let round = 0; round < 3; round += 1)
-    for (const part of parts.filter((each) => !['Photographs', 'Log', 'Left of mixes'].includes(each)))
-      if ((await lane(page, part).count()) > 0) steps += (await workAll(page, lane(page, part), '6')).length
+  const steps = await workPiece(page, '6')
   expect(steps).toBeGreaterThan(4)
   await page.goto(`${piece}/money`)
   await expect(page.getByText(/(more|less) than planned so far|As planned so far/)).toBeVisible()
-  await page.getByText('It leaves: sold, handed over, kept, given').click()
-  await page.getByLabel('Price paid, GBP').fill('180')
-  await page.getByRole('button', { name: 'It has left' }).click()
-  const anyway = page.getByRole('checkbox', { name: /leaves all the same/ })
-  await expect(page.getByRole('heading', { level: 1, name: 'What it earned' }).or(anyway)).toBeVisible()
-  if (await anyway.isVisible()) {
-    await anyway.check()
-    await page.getByRole('button', { name: 'It has left' }).click()
-  }
-  await expect(page.getByRole('heading', { level: 1, name: 'What it earned' })).toBeVisible()
+  await letGo(page, piece, { price: '180' })
   const csv = (await (await page.request.get('/api/studio/earned')).text()).replace('\uFEFF', '')
   const row = Papa.parse<Record<string, string>>(csv, { header: true }).data.find((each) => each.Piece === name)
   const minor = (column: string) => Math.round(Number(row?.[`${column}, GBP`]) * 100)

@@ -1,23 +1,8 @@
 /** Four hall seats bought as a lot: worked as one, two sold, one kept, one gone into a commission; to the penny all of what was paid. */
 import { expect, type Page, test } from '@playwright/test'
 import Papa from 'papaparse'
-import { lane, takeThisWay, workAll } from './work'
+import { letGo, takeThisWay, workPiece } from './work'
 
-async function leaves(page: Page, piece: string, how: string | null, price: string | null) {
-  await page.goto(`${piece}/money`)
-  await page.getByText('It leaves: sold, handed over, kept, given').click()
-  if (how) await page.getByLabel('How it left').selectOption({ label: how })
-  if (price) await page.getByLabel('Price paid, GBP').fill(price)
-  await page.getByRole('button', { name: 'It has left' }).click()
-  const left = page.getByRole('heading', { level: 1, name: /What it earned|what it cost/i })
-  const anyway = page.getByRole('checkbox', { name: /leaves all the same/ })
-  await expect(left.or(anyway)).toBeVisible()
-  if (await anyway.isVisible()) {
-    await anyway.check()
-    await page.getByRole('button', { name: 'It has left' }).click()
-  }
-  await expect(left).toBeVisible()
-}
 /** Splits off so many under a name; the address of what they are then. */
 async function split(page: Page, set: string, name: string, many: string): Promise<string> {
   await page.goto(set)
@@ -49,17 +34,12 @@ test('four seats, one lot: two are sold, one is kept, one is handed to its clien
   const set = page.url()
   await page.getByRole('link', { name: 'Choose a finish' }).first().click()
   await takeThisWay(page, name)
-  const parts = await page.getByRole('heading', { level: 2 }).allTextContents()
-  let steps = 0
-  for (let round = 0; round < 3; round += 1)
-    for (const part of parts.filter((each) => !['Photographs', 'Log', 'Left of mixes'].includes(each)))
-      if ((await lane(page, part).count()) > 0) steps += (await workAll(page, lane(page, part), '6')).length
-  expect(steps).toBeGreaterThan(3)
+  expect(await workPiece(page, '6')).toBeGreaterThan(3)
 
   const two = await split(page, set, `Two of ${name}`, '2')
   const kept = await split(page, set, `Ours of ${name}`, '1')
-  await leaves(page, two, null, '190')
-  await leaves(page, kept, 'kept', null)
+  await letGo(page, two, { price: '190' })
+  await letGo(page, kept, { how: 'kept' })
   // the last one becomes somebody's
   await page.goto(`${set}/facts`)
   await page.getByLabel('Client').fill(`The ${tag} household`)
@@ -71,7 +51,7 @@ test('four seats, one lot: two are sold, one is kept, one is handed to its clien
   await page.getByLabel(/^How you know/).fill('Said at the door')
   await page.getByRole('button', { name: 'They accepted' }).click()
   await expect(page.locator('[data-figure="agreed"]')).toHaveText('£120.00')
-  await leaves(page, set, 'handed over', '120')
+  await letGo(page, set, { how: 'handed over', price: '120' })
   await page.getByRole('button', { name: 'Make the invoice' }).click()
   await expect(page.getByRole('region', { name: 'Invoice' }).getByText(/^Invoice \d+$/)).toBeVisible()
 

@@ -133,3 +133,30 @@ export async function workAll(page: Page, on: Locator, minutes: string): Promise
 /** Hours as the record says them. */
 export const spanOf = (minutes: number): string =>
   `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} of work so far`
+
+/** Works a piece to its end: what stands before the paint, the paint, and what waits for it. How many steps that was. */
+export async function workPiece(page: Page, minutes: string): Promise<number> {
+  const parts = await page.getByRole('heading', { level: 2 }).allTextContents()
+  const lanes = parts.filter((each) => !['Photographs', 'Log', 'Left of mixes'].includes(each))
+  let steps = 0
+  for (let round = 0; round < 3; round += 1)
+    for (const part of lanes)
+      if ((await lane(page, part).count()) > 0) steps += (await workAll(page, lane(page, part), minutes)).length
+  return steps
+}
+/** Lets a piece go from its money page, whatever is not done about it. */
+export async function letGo(page: Page, piece: string, { how, price }: { how?: string; price?: string }) {
+  await page.goto(`${piece}/money`)
+  await page.getByText('It leaves: sold, handed over, kept, given').click()
+  if (how) await page.getByLabel('How it left').selectOption({ label: how })
+  if (price) await page.getByLabel('Price paid, GBP').fill(price)
+  await page.getByRole('button', { name: 'It has left' }).click()
+  const left = page.getByRole('heading', { level: 1, name: /What it earned|what it cost/i })
+  const anyway = page.getByRole('checkbox', { name: /leaves all the same/ })
+  await expect(left.or(anyway)).toBeVisible()
+  if (await anyway.isVisible()) {
+    await anyway.check()
+    await page.getByRole('button', { name: 'It has left' }).click()
+  }
+  await expect(left).toBeVisible()
+}

@@ -3,25 +3,26 @@ import Papa from 'papaparse'
 import { z } from 'zod'
 import { whoIsIn } from '@/app/_server/door'
 import { loadStudio, readStudio } from '@/app/_server/session'
+import { yearAsked } from '@/app/_server/yearAsked'
 import { accounts, monthsOf, postingsOf } from '@/core/house/books'
 import { plainMoney } from '@/core/measure/money'
-import { dayOf, instantOf } from '@/core/measure/time'
+import { dayOf } from '@/core/measure/time'
 import { listDealt, listMovements, listTinsMoved } from '@/db/books'
 import { listPieceNames } from '@/db/piece'
 import { postingWords } from '@/words/books'
 import { plainCell } from '@/words/table'
 
-const asked = z.object({ year: z.coerce.number().int().min(2000).max(2098), by: z.enum(['month', 'posting']).default('month') })
+const bySchema = z.enum(['month', 'posting']).default('month')
 
 export async function GET(request: Request): Promise<Response> {
   if (!(await whoIsIn())) return Response.json({ issue: 'signed-out' }, { status: 401 })
   const studio = await loadStudio()
   if (studio.hidesMoney) return Response.json({ issue: 'not-yours' }, { status: 403 })
-  const thisYear = Number(dayOf(new Date().toISOString(), studio.zone).slice(0, 4))
-  const parsed = asked.safeParse({ year: thisYear, ...Object.fromEntries(new URL(request.url).searchParams) })
-  if (!parsed.success) return Response.json({ issue: 'not-readable' }, { status: 400 })
-  const { year, by } = parsed.data
-  const end = instantOf(`${year + 1}-01-01T00:00`, studio.zone) ?? `${year + 1}-01-01T00:00:00.000Z`
+  const { searchParams } = new URL(request.url)
+  const asked = yearAsked(searchParams, studio.zone)
+  const by = bySchema.safeParse(searchParams.get('by') ?? undefined)
+  if (!asked || !by.success) return Response.json({ issue: 'not-readable' }, { status: 400 })
+  const { year, to: end } = asked
   const { postings, names } = await readStudio(async (client) => {
     const found = postingsOf(
       await listMovements(client, end),
@@ -31,11 +32,11 @@ export async function GET(request: Request): Promise<Response> {
     )
     const own = found.filter(({ at }) => dayOf(at, studio.zone).startsWith(`${year}-`))
     const ids = [...new Set(own.flatMap(({ pieceId }) => pieceId ?? []))]
-    return { postings: found, names: by === 'posting' ? await listPieceNames(client, ids) : new Map<string, string>() }
+    return { postings: found, names: by.data === 'posting' ? await listPieceNames(client, ids) : new Map<string, string>() }
   })
   const money = (minor: number) => plainMoney(minor, studio.currency)
   const rows: Record<string, string>[] =
-    by === 'month'
+    by.data === 'month'
       ? monthsOf(postings, year, studio.zone).map(({ month, account, opening, debit, credit, closing }) => ({
           Month: month,
           Account: accounts[account],
@@ -57,7 +58,7 @@ export async function GET(request: Request): Promise<Response> {
   return new Response(`\uFEFF${Papa.unparse(rows)}`, {
     headers: {
       'content-type': 'text/csv; charset=utf-8',
-      'content-disposition': `attachment; filename="books-${year}-${by}.csv"`,
+      'content-disposition': `attachment; filename="books-${year}-${by.data}.csv"`,
       'cache-control': 'no-store',
     },
   })
