@@ -164,12 +164,15 @@ function nearestOf(look: LookCode, paint: FamilyCode, near: Near, { part, done =
       const amounts = sumAmounts(outcome.steps)
       learn(outcome.steps, chosen)
       const { left, lacking } = takeFrom(means.shelf, amounts)
-      // another colour may want another primer, or fewer coats; it wants the same wax
-      if (lacking.some((family) => family !== paint && getFamily(family).role !== 'primer')) {
+      // another colour may want another primer, or nothing between itself and the next; it wants the same wax over it
+      if (lacking.some((family) => !isByColour(family, paint)) || lacksOver(outcome.steps, means.shelf)) {
         wantsOther = true
         break
       }
-      if (lacking.length > 0) continue
+      if (lacking.length > 0) {
+        wantsOther ||= lacking.some((family) => family !== paint)
+        continue
+      }
       const draws = drawsOf(amounts, means.shelf, left)
       const over = draws.reduce((sum, draw) => sum + draw.left, 0)
       best = { look, paint, wish, distance, draws, over, figures: figuresOf(outcome.steps, means) }
@@ -180,6 +183,14 @@ function nearestOf(look: LookCode, paint: FamilyCode, near: Near, { part, done =
   }
   return best ? [best] : []
 }
+/** Whether the colours of a finish say how much of it is taken: of its paint, of what primes it, of a clear between two of them. */
+const isByColour = (family: FamilyCode, paint: FamilyCode): boolean => {
+  const { role } = getFamily(family)
+  return family === paint || role === 'primer' || role === 'clear'
+}
+/** Whether what lies over the last colour is more by itself than the shelf has: no other colour mends that. */
+const lacksOver = (steps: readonly PlannedStep[], shelf: Shelf): boolean =>
+  takeFrom(shelf, sumAmounts(steps.slice(steps.findLastIndex(({ colour }) => colour !== null) + 1))).lacking.length > 0
 /** Of each colour, what is taken and what is left of it. */
 const drawsOf = (amounts: readonly Amount[], shelf: Shelf, left: readonly number[]): Draw[] =>
   amounts.flatMap(({ family, hex, name, amount }): Draw[] => {
