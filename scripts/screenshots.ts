@@ -84,6 +84,11 @@ async function standAtKerb(on: Page): Promise<void> {
   await on.locator('[data-changes] li').nth(2).waitFor()
   await on.evaluate(() => scrollTo(0, 0))
 }
+/** Two tins pulled to what is in them. */
+async function countTwo(on: Page): Promise<void> {
+  await on.getByRole('slider').nth(2).fill('14')
+  await on.getByRole('slider').nth(5).fill('30')
+}
 /** A chest of five drawers, pulled to its size. */
 async function beginChest(on: Page): Promise<void> {
   await on.getByRole('button', { name: 'Chest of drawers' }).click()
@@ -103,7 +108,7 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
     ['layers', plan, wide, 'light', makeLayers],
     ['around', `${bureau}/around`, wide, 'light'],
     ['find', plan.replace('/plan/', '/find/'), wide, 'light'],
-    ['way', `${bureau}/way`, wide, 'light'],
+    ['shelf', '/shelf/count', wide, 'light', countTwo],
     ['money', `${bookcase}/money`, wide, 'light', showChances],
     ['record', `${chest}/record`, wide, 'light'],
     ['client', `${bookcase}/client`, phone, 'light', openAsClient],

@@ -67,6 +67,10 @@ export const neededMoney = (house: Reckoning) =>
     return z.NEVER
   })
 
+/** Money that moves: above nothing. */
+export const moneyAboveNothing = (house: Reckoning) =>
+  neededMoney(house).refine((amount) => amount > 0, 'Write an amount above nothing.')
+
 export const length = (house: House) =>
   z.string().transform((text, context) => {
     const mm = parseLength(text, house)

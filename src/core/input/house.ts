@@ -111,14 +111,18 @@ function withSize<Typed extends { size: string }>(typed: Typed, unit: AmountUnit
   return z.NEVER
 }
 
+/** What stands on a tin: of which family, of which colour where it has one. */
+export const tinFields = {
+  name: words('what stands on the tin', 120),
+  family: z.enum(codesOf(families)),
+  colourName: optionalWords(60),
+  colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+}
 export const productInput = (house: House) =>
   z
     .object({
       id,
-      name: words('what stands on the tin', 120),
-      family: z.enum(codesOf(families)),
-      colourName: optionalWords(60),
-      colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+      ...tinFields,
       size: z.string(),
       price: neededMoney(house),
       /** its first tin */
@@ -151,10 +155,7 @@ export const purchaseInput = (house: House) =>
       entryId: id,
       at: instant,
       productId: z.union([id, z.literal('')]).transform((known) => known || null),
-      name: words('what stands on the tin', 120),
-      family: z.enum(codesOf(families)),
-      colourName: optionalWords(60),
-      colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+      ...tinFields,
       tins: z
         .array(z.object({ id, size: z.string(), price: neededMoney(house) }))
         .min(1)

@@ -8,7 +8,7 @@ import {
   type House,
   id,
   instant,
-  neededMoney,
+  moneyAboveNothing,
   optionalDay,
   optionalWords,
   shareOfPercent,
@@ -139,7 +139,7 @@ export const paymentInput = (house: House) =>
     at: instant,
     what: z.enum(codesOf(paymentKinds)),
     way: z.enum(codesOf(payWays)),
-    amount: neededMoney(house).refine((amount) => amount > 0, 'Write an amount above nothing.'),
+    amount: moneyAboveNothing(house),
     note: optionalWords(200),
   })
 export type PaymentText = z.input<ReturnType<typeof paymentInput>>
@@ -153,6 +153,6 @@ export const refundInput = (house: House) =>
     id,
     pieceId: id,
     paymentId: id,
-    amount: neededMoney(house).refine((amount) => amount > 0, 'Write an amount above nothing.'),
+    amount: moneyAboveNothing(house),
   })
 export type RefundText = z.input<ReturnType<typeof refundInput>>

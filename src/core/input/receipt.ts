@@ -1,7 +1,7 @@
 /** What may be entered about invoices and credit notes, and how they are kept. */
 import { z } from 'zod'
 import type { Receipt } from '@/core/price/receipt'
-import { type House, id, neededMoney, words } from './fields'
+import { type House, id, moneyAboveNothing, words } from './fields'
 
 const minor = z.number().int()
 /** As it is kept, to the letter. */
@@ -30,7 +30,7 @@ export const creditInput = (house: House) =>
     id,
     pieceId: id,
     invoiceId: id,
-    amount: neededMoney(house).refine((amount) => amount > 0, 'Write an amount above nothing.'),
+    amount: moneyAboveNothing(house),
     reason: words('why it is taken back', 200),
   })
 export type CreditText = z.input<ReturnType<typeof creditInput>>

@@ -4,11 +4,12 @@
  */
 import Papa from 'papaparse'
 import { z } from 'zod'
-import { families, familyCodes, getFamily, unitOf } from '@/core/craft/families'
+import { familyCodes, getFamily, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
 import type { Instant, ProductId } from '@/core/measure/named'
 import type { Product, ShelfLot } from '@/core/stock/product'
-import { amountHint, colourHex, type House, id, instant, neededMoney, optionalWords, readAmount, words } from './fields'
+import { amountHint, type House, id, instant, neededMoney, optionalWords, readAmount } from './fields'
+import { tinFields } from './house'
 
 /** The columns, and what else their headings may say. */
 export const shelfColumns = {
@@ -36,10 +37,7 @@ const lineInput = (house: House) =>
       known: z.boolean(),
       lotId: id,
       countId: id,
-      name: words('what stands on the tin', 120),
-      family: z.enum(codesOf(families)),
-      colourName: optionalWords(60),
-      colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+      ...tinFields,
       size: z.string(),
       price: neededMoney(house),
       left: z.string(),

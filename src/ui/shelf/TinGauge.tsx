@@ -48,13 +48,13 @@ export function TinGauge({ product, lot, found, set }: Props) {
       </svg>
       <div>
         <p className="leading-snug">
-          <span className="font-semibold">{name}</span>{' '}
-          <span className="text-soft">
+          <span className="font-semibold">{name}</span>
+          <span className="block text-soft">
             {product.colourName && `${getFamily(product.family).words} · `}thought {formatAmount(lot.remaining, unit, house)} of{' '}
             {formatAmount(lot.size, unit, house)}
           </span>
         </p>
-        <div className="flex items-center gap-1">
+        <div className="mt-1 flex items-center gap-1">
           <input
             type="range"
             aria-label={`How full: ${name}`}
@@ -63,7 +63,7 @@ export function TinGauge({ product, lot, found, set }: Props) {
             max={steps}
             value={Math.round(level * steps)}
             onChange={({ target }) => set(amountText(Math.round((Number(target.value) / steps) * lot.size), unit, house))}
-            className="mr-2 h-12 min-w-0 grow cursor-pointer accent-(--now)"
+            className="mr-2 h-11 min-w-0 outline-offset-0 grow cursor-pointer accent-(--now)"
           />
           <input
             aria-label={`In it: ${name}`}
