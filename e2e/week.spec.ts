@@ -38,7 +38,9 @@ test('the week is planned, every step stands in it, and why', async ({ page }) =
   await expect(page.getByText(/h of work ahead/)).toBeVisible()
   await expect(page.getByText(/No week is more than \d+ % better/)).toBeVisible({ timeout: 20_000 })
   const ready = page.getByRole('region', { name: 'Ready when' })
-  await expect(ready.getByText(/holds in (all|none|\d+) of 100 weeks|In 80 of 100 weeks/).first()).toBeVisible()
+  await expect(ready.getByText(/holds in (all|none|\d+) of 100 weeks|In 80 of 100 weeks/).first()).toBeVisible({
+    timeout: 40_000,
+  })
   await expectAxeClean(page)
   // a later day opens, and a step of it says why it stands there
   await open(await laterLine(page))

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import type { Day } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import type { WeekOutlook } from '@/core/week/ask'
+import { hoursOn } from '@/core/week/hands'
 import type { WeekData } from '@/core/week/weekData'
 import { ChoiceField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -17,12 +18,12 @@ const daysShown = 7
 export function WhatIf({ week, data, outlook, nowMs }: { week: Week; data: WeekData; outlook: WeekOutlook; nowMs: number }) {
   const house = useHouse()
   const today = dayOf(new Date(nowMs).toISOString(), house.zone)
-  const [day, setDay] = useState(today)
+  const shown = Array.from({ length: daysShown }, (_, k) => dayAfter(today, k))
+  // somebody who is off today is no question: it begins with the next day of work
+  const [day, setDay] = useState(() => shown.find((each) => data.hands[0] && hoursOn(data.hands[0], data.others, each)) ?? today)
   const [who, setWho] = useState(data.hands[0]?.id ?? '')
   const [pieceId, setPieceId] = useState(outlook.pieces[0]?.pieceId ?? '')
-  const days = Array.from({ length: daysShown }, (_, k) => dayAfter(today, k)).map(
-    (each) => [each, `${promiseWords(each, today, house)}, ${shortDayWords(each, house, true)}`] as const,
-  )
+  const days = shown.map((each) => [each, `${promiseWords(each, today, house)}, ${shortDayWords(each, house, true)}`] as const)
   const piece = outlook.pieces.find((each) => each.pieceId === pieceId) ?? outlook.pieces[0]
   const hand = data.hands.find(({ id }) => (id ?? '') === who) ?? data.hands[0]
   const offers = thoughtsOf({
