@@ -4,8 +4,8 @@ import { families } from '@/core/craft/families'
 import { checkCodes } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { remedies } from '@/core/craft/remedies'
+import { sheens } from '@/core/craft/sheen'
 import { assistKinds, costKinds, type EntryKind, type EntryOf, severities, touches, verdicts } from '@/core/log/entry'
-import { sheens } from '@/core/log/figures'
 import { films } from '@/core/measure/film'
 
 const family = z.enum(codesOf(families))

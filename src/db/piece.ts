@@ -96,7 +96,7 @@ const facesOfParts = query(
 const plansOfParts = query(
   'a plan',
   planRow,
-  `select id, part_id as "partId", look, extras as "with", paint, colours, seal, departures, touches, edits, care,
+  `select id, part_id as "partId", look, extras as "with", paint, colours, seal, sheen, departures, touches, edits, care,
           made_at as "madeAt"
    from plan where part_id = any($1) order by made_at desc, id desc`,
 )
@@ -104,7 +104,7 @@ const plansOfParts = query(
 const stepsOfPlans = query(
   'a step',
   stepRow,
-  `select s.id, s.plan_id as "planId", s.position, s.operation, s.family, s.colour, s.mix, s.applicator, s.grit, s.film, s.minutes,
+  `select s.id, s.plan_id as "planId", s.position, s.operation, s.family, s.colour, s.mix, s.applicator, s.grit, s.film, s.sheen, s.minutes,
           s.amount, s.window_label as "window", s.check_code as "check", s.cautions, s.reason, s.needed, s.mends, s.touch, s.rule,
           s.where_on as "where", s.words, s.side, s.own, s.changed, s.turns,
           case when s.coat_number is not null then json_build_object('number', s.coat_number, 'of', s.coat_of) end as coat

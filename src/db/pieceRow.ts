@@ -9,6 +9,7 @@ import type { HouseMethod } from '@/core/craft/method'
 import { checkCodes, operations } from '@/core/craft/operations'
 import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { reasonCodes } from '@/core/craft/recipe'
+import { sheenCodes } from '@/core/craft/sheen'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { stepEdits } from '@/core/input/stepEdits'
 import { colour, touches, where } from '@/core/input/touch'
@@ -81,6 +82,7 @@ export const planRow = z.object({
     .object({ a: colour.optional(), b: colour.optional() })
     .transform(({ a, b }) => ({ ...(a && { a }), ...(b && { b }) })),
   seal: z.enum(topcoatCodes).nullable(),
+  sheen: unsaid(z.enum(sheenCodes)),
   touches: unsaid(touches),
   edits: unsaid(stepEdits),
   departures: z.record(z.string(), z.string()).transform((given) => given as Partial<HouseMethod>),
@@ -105,6 +107,7 @@ export const stepRow = z.object({
   applicator: words,
   grit: words,
   film: z.enum(codesOf(films)),
+  sheen: unsaid(z.enum(sheenCodes)),
   minutes: z.number(),
   amount: z.number().nullable(),
   window: stepWindow.nullable().transform((given) => given as PlanStep['window']),

@@ -159,8 +159,8 @@ export async function addParts(
 /** Puts a plan on a part. */
 export async function addPlan(client: Client, studioId: StudioId, partId: PartId, plan: Plan): Promise<void> {
   await client.query(
-    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at, touches, care, edits)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+    `insert into plan (id, studio_id, part_id, look, extras, paint, colours, seal, departures, made_at, touches, care, edits, sheen)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
     [
       plan.id,
       studioId,
@@ -175,17 +175,18 @@ export async function addPlan(client: Client, studioId: StudioId, partId: PartId
       plan.touches ? JSON.stringify(plan.touches) : null,
       plan.care ?? null,
       plan.edits ? JSON.stringify(plan.edits) : null,
+      plan.sheen ?? null,
     ],
   )
   await client.query(
-    `insert into step (id, studio_id, plan_id, part_id, position, operation, family, colour, mix, applicator, grit, film, minutes,
+    `insert into step (id, studio_id, plan_id, part_id, position, operation, family, colour, mix, applicator, grit, film, sheen, minutes,
                        amount, window_label, check_code, cautions, reason, needed, mends, touch, rule, where_on, words, side,
                        own, changed, turns, coat_number, coat_of)
-     select id, $2, $3, $4, position, operation, family, colour, mix, applicator, grit, film, minutes, amount, "window",
+     select id, $2, $3, $4, position, operation, family, colour, mix, applicator, grit, film, sheen, minutes, amount, "window",
             "check", array(select jsonb_array_elements_text(cautions)), reason, needed, mends, touch, rule, "where", words, side,
             own, coalesce(changed, false), turns, (coat ->> 'number')::int, (coat ->> 'of')::int
      from jsonb_to_recordset($1::jsonb) as s(id uuid, position int, operation text, family text, colour jsonb, mix text,
-       applicator text, grit text, film text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
+       applicator text, grit text, film text, sheen text, minutes int, amount numeric, "window" jsonb, "check" text, cautions jsonb,
        reason text, needed boolean, mends uuid, touch text, rule text, "where" jsonb, words text, side text, own text,
        changed boolean, turns int, coat jsonb)`,
     [JSON.stringify(plan.steps), studioId, plan.id, partId],

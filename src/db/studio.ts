@@ -4,6 +4,7 @@ import { type ConsumablePrices, usualPrices } from '@/core/craft/consumables'
 import { families } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { codesOf } from '@/core/craft/parts'
+import { sheenCodes } from '@/core/craft/sheen'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
 import { pricingKept } from '@/core/input/pricing'
 import type { ProductId, StudioId } from '@/core/measure/named'
@@ -160,7 +161,8 @@ export async function savePerson(client: Client, studioId: StudioId, person: Per
   )
 }
 
-const productColumns = 'id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price, formula'
+const productColumns =
+  'id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price, formula, sheen'
 const productRow = z.object({
   id: z.string(),
   name: z.string(),
@@ -171,6 +173,7 @@ const productRow = z.object({
   unit: z.enum(['ml', 'g']),
   price: z.number(),
   formula: z.string().nullable(),
+  sheen: z.enum(sheenCodes).nullable(),
 }) satisfies z.ZodType<Product>
 const products = query('a product', productRow, `select ${productColumns} from seen_product order by family, name, id`)
 export const listProducts = (client: Client): Promise<Product[]> => many(client, products)
@@ -181,16 +184,16 @@ export const findProduct = (client: Client, id: ProductId): Promise<Product | nu
 /** Products that did not stand there before. */
 export async function addProducts(client: Client, studioId: StudioId, products: readonly Product[]): Promise<void> {
   await client.query(
-    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price)
-     select id, $2, name, family, "colourName", "colourHex", size, unit, price from jsonb_to_recordset($1::jsonb)
-     as p(id uuid, name text, family text, "colourName" text, "colourHex" text, size numeric, unit text, price bigint)`,
+    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price, sheen)
+     select id, $2, name, family, "colourName", "colourHex", size, unit, price, sheen from jsonb_to_recordset($1::jsonb)
+     as p(id uuid, name text, family text, "colourName" text, "colourHex" text, size numeric, unit text, price bigint, sheen text)`,
     [JSON.stringify(products), studioId],
   )
 }
 export async function saveProduct(client: Client, studioId: StudioId, product: Product): Promise<void> {
   const { rowCount } = await client.query(
-    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price, formula)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+    `insert into product (id, studio_id, name, family, colour_name, colour_hex, size, unit, price, formula, sheen)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
      on conflict (id) do nothing`,
     [
       product.id,
@@ -203,6 +206,7 @@ export async function saveProduct(client: Client, studioId: StudioId, product: P
       product.unit,
       product.price,
       product.formula ?? null,
+      product.sheen ?? null,
     ],
   )
   if (rowCount === 0)

@@ -74,6 +74,8 @@ export const conflictWords: Record<ConflictCode, string> = {
   'topcoat-missing': 'The topcoat of this plan is missing.',
   'wax-in-hard-use': 'Wax or bare paint does not stand up to this use.',
   'not-for-outdoors': 'Damp and weather want a hard exterior clear.',
+  'sheen-other': 'It was laid in another sheen than was wished: one more thin coat, in the right one.',
+  'sheen-missed': 'It shines otherwise than was wished, and the last coat decides: one more, in the right sheen.',
   'too-few-clears': 'Fewer clear coats than this use asks for.',
   'soiled-under-stripper': 'Polish and grease under the stripper: it works unevenly.',
   'stain-cannot-soak': 'A stain needs bare wood: it can’t soak through what is there.',

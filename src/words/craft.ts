@@ -150,6 +150,7 @@ export const refusalWords: Record<RefusalCode, string> = {
   paint: 'This paint can’t be worked this way.',
   'not-combinable': 'These looks can’t be laid over each other.',
   'seal-use': 'This topcoat does not stand up to this use, or does not hold on this paint.',
+  sheen: 'No topcoat that this part can have is made in this sheen.',
   'no-seal': 'No topcoat of this look stands up to this use.',
   'colour-missing': 'Choose the colours first.',
   layers: 'Two of these layers won’t hold together, whatever is put between them.',

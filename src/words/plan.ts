@@ -1,6 +1,7 @@
 /** What the plan desk says of a plan: against the one in force, of the whole piece, of what can't be had. */
 import { getFamily } from '@/core/craft/families'
 import { getLook } from '@/core/craft/looks'
+import { sheens } from '@/core/craft/sheen'
 import { getTopcoat } from '@/core/craft/topcoats'
 import type { MoveAsked } from '@/core/desk/moveAsks'
 import type { FinishRefusal, Nearest } from '@/core/finish/refusal'
@@ -44,11 +45,12 @@ const changeOfAmount = ({ family, name, amount }: Amount, house: Measuring) =>
 export const whyNot = ({ code, rule }: FinishRefusal): string => (rule ? conflictWords[rule as ConflictCode] : refusalWords[code])
 
 /** The nearest that can be had. */
-export function nearestWords({ look, paint, seal, with: extras, touches }: Nearest): string {
+export function nearestWords({ look, paint, seal, sheen, with: extras, touches }: Nearest): string {
   return [
     look && getLook(look).words,
     paint && getFamily(paint).words,
     seal && getTopcoat(seal).words,
+    sheen && sheens[sheen],
     !look && extras?.length === 0 && 'without what is laid over it',
     touches && 'the layers that hold',
   ]

@@ -58,9 +58,9 @@ export async function planPart(typed: PlanText): Promise<Answer> {
       const journey = file && readPiece(file, { climate: [], nowMs: Date.parse(at) })
       const current = journey?.parts.find(({ part }) => part.id === partId)
       if (!current) throw new Refused('not-found')
-      const { look, paint, seal, departures, touches } = entered
+      const { look, paint, seal, sheen, departures, touches } = entered
       const colours = { a: entered.colours.a, ...(entered.colours.b && { b: entered.colours.b }) }
-      const wish = { look, with: entered.with, paint, colours, seal: seal ?? undefined, touches }
+      const wish = { look, with: entered.with, paint, colours, seal: seal ?? undefined, sheen, touches }
       const facts = factsOf(current.part)
       const method = { ...studio.method, ...departures }
       const done = doneOn(current)

@@ -55,13 +55,13 @@ export const putPurchaseOnShelf = (typed: unknown): Promise<Answer> =>
     purchaseInput,
     typed,
     ({ entryId }) => entryId,
-    async (client, studio, { entryId, at, productId, tins, name, family, colourName, colourHex }) => {
+    async (client, studio, { entryId, at, productId, tins, name, family, colourName, colourHex, sheen }) => {
       const known = productId && (await findProduct(client, productId))
       if (productId && !known) throw new Refused('not-found')
       if (known && known.family !== family) throw new Refused('not-readable')
       const coloured = colourName !== null && colourHex !== null
       const fresh = {
-        ...{ id: entryId as ProductId, name, family, unit: unitOf(family) },
+        ...{ id: entryId as ProductId, name, family, sheen, unit: unitOf(family) },
         ...{ colourName: coloured ? colourName : null, colourHex: coloured ? colourHex : null },
       }
       const product = known || fresh
@@ -125,8 +125,8 @@ export const putTableOnShelf = (typed: unknown): Promise<Answer> =>
       await addProducts(
         client,
         studio.id,
-        [...made].map(([id, { name, family, unit, colourName, colourHex, size, price }]) => ({
-          ...{ id, name, family, unit, colourName, colourHex, size, price },
+        [...made].map(([id, { name, family, unit, colourName, colourHex, sheen, size, price }]) => ({
+          ...{ id, name, family, unit, colourName, colourHex, sheen, size, price },
         })),
       )
       await addLots(

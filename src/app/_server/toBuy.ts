@@ -3,7 +3,7 @@ import 'server-only'
 import { takeOf, takesBy } from '@/core/learn/takes'
 import { needsOf, type PiecesNeed } from '@/core/piece/needs'
 import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
-import { type Product, type ShelfLot, shelfOf } from '@/core/stock/product'
+import { type Product, type ShelfLot, shelfOf, shines } from '@/core/stock/product'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { listTakes } from '@/db/takes'
@@ -20,9 +20,9 @@ export interface ShopOffer extends Offer {
   name: string
 }
 /** In what a need is sold: as its own colour was bought, else as other colours of its family were. */
-function offersFor({ family, hex }: Need, products: readonly Product[], lots: readonly ShelfLot[]): ShopOffer[] {
+function offersFor({ family, hex, sheen }: Need, products: readonly Product[], lots: readonly ShelfLot[]): ShopOffer[] {
   const sold = products.filter((product) => product.family === family && !product.formula)
-  const own = sold.filter(({ colourHex }) => hex === null || colourHex === hex)
+  const own = sold.filter((product) => (hex === null || product.colourHex === hex) && shines(product, sheen))
   const offers = new Map<number, ShopOffer>()
   for (const { id, name, size, price } of own.length > 0 ? own : sold)
     for (const tin of [{ size, price }, ...lots.filter(({ productId }) => productId === id)]) {

@@ -1,6 +1,7 @@
 /** What a coat is likely to be: its amount, mix, tool and tin, from the plan, the mixes made up, and how a like one went. Pure. */
 import { type FamilyCode, getFamily, isPaint, unitOf } from '@/core/craft/families'
 import { componentsOf, type NamedColour, shadeMix } from '@/core/craft/mixes'
+import type { Sheen } from '@/core/craft/sheen'
 import { type Batch, batchesFor, batchesIn, isGood, volumeFor } from '@/core/log/batch'
 import { effectiveLog } from '@/core/log/effectiveLog'
 import type { Entry } from '@/core/log/entry'
@@ -10,7 +11,7 @@ import { parseMix } from '@/core/measure/mixParts'
 import type { EntryId, ProductId, StepId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
-import { lotsInTurn, type Product, productFor, type ShelfLot } from '@/core/stock/product'
+import { lotsInTurn, type Product, productFor, type ShelfLot, shines } from '@/core/stock/product'
 import { coatsAhead, stepsAhead } from './coatsAhead'
 
 export interface ShelfProduct {
@@ -30,6 +31,8 @@ export interface CoatPlan {
   mix: string
   applicator: string
   film: Film
+  /** as it is planned, else as the tin says; '' where neither does */
+  sheen: Sheen | ''
   productId: ProductId
   /** of the coat's own family */
   products: ShelfProduct[]
@@ -98,9 +101,11 @@ export function coatPlanOf(
   const { family, operation } = step
   if (!family || step.amount === null) return null
   const hex = step.colour?.hex ?? null
-  const fitting = products.filter((product) => product.family === family && (hex === null || product.colourHex === hex))
+  const fitting = products.filter(
+    (product) => product.family === family && (hex === null || product.colourHex === hex) && shines(product, step.sheen),
+  )
   const last = findLastLike(coats, { operation, family, productIds: new Set(fitting.map(({ id }) => id)) })
-  const usual = productFor(products, family, hex)
+  const usual = productFor(products, family, hex, step.sheen)
   const shade = step.colour?.parts
   // a shade is mixed of its colours, unless it stands on the shelf ready mixed; then its tin says of what
   const mix = shade && !usual?.colourHex ? shadeMix(shade, step.mix) : (step.mix ?? last?.mix ?? '')
@@ -115,6 +120,7 @@ export function coatPlanOf(
     mix,
     applicator: last?.applicator ?? step.applicator ?? '',
     film: step.film,
+    sheen: step.sheen ?? products.find(({ id }) => id === productId)?.sheen ?? '',
     productId,
     products: products.filter((product) => product.family === family).map((product) => onShelf(product, lots)),
     batches: all,

@@ -104,3 +104,6 @@ export function componentsOf(
     return colour ? { ...share, family: coloured, hex: colour.hex } : { ...share, family: familyOfComponent(name, own, paint) }
   })
 }
+
+/** Cut with clear wax, a tinted wax may go straight on where the tint is wanted all over. */
+export const isCut = (mix: string | null | undefined): boolean => /clear wax/i.test(mix ?? '')

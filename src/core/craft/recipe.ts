@@ -6,6 +6,7 @@ import type { Film } from '@/core/measure/film'
 import type { FamilyCode } from './families'
 import type { SchoolsAsked } from './method'
 import type { OperationCode } from './operations'
+import type { Sheen } from './sheen'
 
 /** Colours of a look: A lies under B. */
 export type Slot = 'a' | 'b'
@@ -50,6 +51,8 @@ export interface RecipeLine {
   /** makes it better; nothing breaks without it */
   optional?: boolean
   film?: Film
+  /** the sheen of its tin, where it matters which */
+  sheen?: Sheen
   applicator?: string
   mix?: string
   /** the mix of the first coat, where it differs */

@@ -5,6 +5,7 @@ import { type FamilyCode, getFamily } from './families'
 import type { UseCode } from './parts'
 import { waxed } from './preparation'
 import type { RecipeLine } from './recipe'
+import { type Sheen, sheensOf } from './sheen'
 
 export interface Topcoat {
   words: string
@@ -49,6 +50,7 @@ const satinFirst: RecipeLine = {
   operation: 'clear-coat',
   family: 'water-clear',
   film: 'thin',
+  sheen: 'satin',
   onlyFor: thirsty,
   applicator: 'foam brush',
   reason: 'thirsty-first',
@@ -111,6 +113,10 @@ export const topcoatCodes = Object.keys(topcoats) as [TopcoatCode, ...TopcoatCod
 export function getTopcoat(code: TopcoatCode): Topcoat {
   return topcoats[code]
 }
+
+/** What the finish may shine like under a topcoat: as its last coat does, the paint itself where nothing lies over it. */
+export const sheensUnder = (code: TopcoatCode, paint: FamilyCode): readonly Sheen[] =>
+  sheensOf(getTopcoat(code).recipe.findLast(({ family }) => family !== undefined)?.family ?? paint)
 
 /** Wax stands no heat, standing water or weather, whatever lies below it. */
 export const noWax: readonly UseCode[] = ['heat', 'damp', 'outdoors']

@@ -40,6 +40,7 @@ export function beginDesk(
     extras: before?.with ?? [],
     paint,
     seal: before?.seal ?? null,
+    sheen: before?.sheen ?? null,
     departures: before?.departures ?? {},
     colours: { ...fallbackColours, ...twoTins(tins, paint, before?.colours.a), ...before?.colours },
     touches: before?.touches ?? null,

@@ -6,6 +6,7 @@ import type { FamilyCode } from '@/core/craft/families'
 import { type LookCode, paintFor } from '@/core/craft/looks'
 import type { HouseMethod, SchoolCode } from '@/core/craft/method'
 import type { Slot } from '@/core/craft/recipe'
+import type { Sheen } from '@/core/craft/sheen'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Nearest } from '@/core/finish/refusal'
 import { findRefusal } from '@/core/finish/refusals'
@@ -24,6 +25,7 @@ export type DeskAct =
   | { kind: 'over'; look: LookCode; on: boolean }
   | { kind: 'paint'; to: FamilyCode }
   | { kind: 'seal'; to: TopcoatCode | null }
+  | { kind: 'sheen'; to: Sheen | null }
   | { kind: 'school'; code: SchoolCode; to: string | null }
   | { kind: 'colour'; slot: Slot; to: Colour }
   /** a look's list becomes the painter's own; `then`: and is changed at once */
@@ -44,12 +46,13 @@ export type DeskAct =
   | { kind: 'as-planned' }
 
 /** The wish with another look, in the same paint and colours. */
-export const wishForLook = ({ look, extras, paint, colours, seal }: DeskState, code: LookCode): FinishWish => ({
+export const wishForLook = ({ look, extras, paint, colours, seal, sheen }: DeskState, code: LookCode): FinishWish => ({
   look: code,
   with: code === look ? extras.filter((each) => each !== code) : [],
   paint: paintFor(code, paint),
   colours,
   seal: code === look ? (seal ?? undefined) : undefined,
+  sheen: sheen ?? undefined,
 })
 export const wishOf = (state: DeskState): FinishWish => ({
   ...wishForLook(state, state.look),
@@ -100,6 +103,7 @@ const withWish = (state: DeskState, wish: HouseRecipe['wish']): DeskState => ({
   extras: [...(wish.with ?? [])],
   paint: wish.paint,
   seal: wish.seal ?? null,
+  sheen: wish.sheen ?? null,
   colours: { ...state.colours, ...wish.colours },
 })
 
@@ -155,6 +159,8 @@ export function deskAfter(state: DeskState, act: DeskAct, around: DeskAround): D
       return inFamily(state, act.to, around)
     case 'seal':
       return { ...state, seal: act.to }
+    case 'sheen':
+      return { ...state, sheen: act.to }
     case 'school': {
       const { [act.code]: _, ...rest } = state.departures
       return { ...state, departures: act.to === null ? rest : { ...rest, [act.code]: act.to } }
@@ -179,13 +185,14 @@ export function deskAfter(state: DeskState, act: DeskAct, around: DeskAround): D
     case 'wish':
       return withWish(state, act.wish)
     case 'nearest': {
-      const { look, paint, seal, touches } = act.nearest
+      const { look, paint, seal, sheen, touches } = act.nearest
       let next = look ? inLook(state, look, around) : state
       if (paint) next = inFamily(next, paint, around)
       return {
         ...next,
         ...(act.nearest.with && { extras: act.nearest.with }),
         ...(seal && { seal }),
+        ...(sheen && { sheen }),
         ...(touches && { touches }),
       }
     }

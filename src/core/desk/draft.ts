@@ -4,6 +4,7 @@ import { familyCodes } from '@/core/craft/families'
 import { lookCodes } from '@/core/craft/looks'
 import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
+import { sheenCodes } from '@/core/craft/sheen'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { methodInput } from '@/core/input/piece'
 import { stepEdits } from '@/core/input/stepEdits'
@@ -17,6 +18,7 @@ const state = z.object({
   extras: z.array(z.enum(lookCodes)),
   paint: z.enum(familyCodes),
   seal: z.enum(topcoatCodes).nullable(),
+  sheen: z.enum(sheenCodes).nullable().default(null),
   departures: methodInput.partial(),
   colours: z.object({ a: colour, b: colour }),
   touches: list.nullable(),

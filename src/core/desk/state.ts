@@ -3,6 +3,7 @@ import type { FamilyCode } from '@/core/craft/families'
 import type { LookCode } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
 import type { Slot } from '@/core/craft/recipe'
+import type { Sheen } from '@/core/craft/sheen'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Touch } from '@/core/finish/touch'
 import type { Colour, FinishablePart } from '@/core/finish/wish'
@@ -16,7 +17,10 @@ export interface DeskTin {
   hex: string
 }
 /** What a plan in force says of the wish. */
-export type PlanBefore = Pick<Plan, 'id' | 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'departures' | 'touches' | 'edits'>
+export type PlanBefore = Pick<
+  Plan,
+  'id' | 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'sheen' | 'departures' | 'touches' | 'edits'
+>
 
 export interface DeskState {
   look: LookCode
@@ -25,6 +29,8 @@ export interface DeskState {
   paint: FamilyCode
   /** as the house does unless chosen */
   seal: TopcoatCode | null
+  /** as it comes unless chosen */
+  sheen: Sheen | null
   departures: Partial<HouseMethod>
   colours: Record<Slot, Colour>
   /** the painter's own list; null while a look is planned */

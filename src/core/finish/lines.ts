@@ -48,7 +48,7 @@ export function coverOf(part: FinishablePart, touches: readonly Touch[], primed:
 
 export interface Line extends Pick<
   RecipeLine,
-  'phase' | 'operation' | 'family' | 'optional' | 'film' | 'applicator' | 'mix' | 'grit' | 'reason'
+  'phase' | 'operation' | 'family' | 'optional' | 'film' | 'sheen' | 'applicator' | 'mix' | 'grit' | 'reason'
 > {
   colour?: Colour | undefined
   coat?: { number: number; of: number }
@@ -131,11 +131,25 @@ export function orderedTouches(part: FinishablePart, wish: FinishWish, method: H
 /** Touches worked out for one part: coats counted, each coat a line of its own. */
 export function linesOf(touches: readonly LookTouch[], use: UseCode, seal: TopcoatCode, cover: CoverByTouch): Line[] {
   return touches.flatMap((touch) => {
-    const { id, phase, operation, family, colour, where, film, applicator, mix, grit, optional, reason = 'as-wished' } = touch
+    const {
+      id,
+      phase,
+      operation,
+      family,
+      colour,
+      where,
+      film,
+      sheen,
+      applicator,
+      mix,
+      grit,
+      optional,
+      reason = 'as-wished',
+    } = touch
     const of = timesOf(touch, use, seal, cover)
     // a clear more than the use asks for at least is a choice
     const needed = touch.repeat === 'by-use' ? (getTopcoat(seal).least[use] ?? of) : of
-    const line = { phase, operation, family, colour, where, film, applicator, mix, grit, optional, reason, touch: id }
+    const line = { phase, operation, family, colour, where, film, sheen, applicator, mix, grit, optional, reason, touch: id }
     const opened: Line[] = standsOpen(mix) ? [{ phase, operation: 'stand-open', reason: 'thickens-open' }] : []
     const laid = Array.from({ length: of }, (_, k): Line[] => [
       ...(k > 0 && touch.between ? [{ phase, operation: 'smooth', optional: true, touch: id, ...touch.between } as const] : []),

@@ -8,6 +8,7 @@ import { getSubstrate, isSoft, kindOf } from '@/core/craft/parts'
 import { noWax, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import { listRefusal } from './listRefusal'
 import type { FinishRefusal, Nearest, RefusalCode } from './refusal'
+import { sheenRefused } from './sheen'
 import { findTopcoat } from './topcoat'
 import { type FinishablePart, type FinishWish, looksOf } from './wish'
 
@@ -27,7 +28,7 @@ interface Reason {
 }
 
 /** Asked whoever made the list. */
-const always: readonly RefusalCode[] = ['pile', 'soft-use']
+const always: readonly RefusalCode[] = ['pile', 'soft-use', 'sheen']
 
 const waxesTinted = ({ recipe }: Look) => recipe.some(({ operation }) => operation === 'tinted-wax')
 
@@ -89,6 +90,11 @@ const reasons: readonly Reason[] = [
     },
   },
   {
+    code: 'sheen',
+    stands: (part, wish) => sheenRefused(part, wish) !== null,
+    nearest: sheenRefused,
+  },
+  {
     code: 'no-seal',
     stands: (part, wish) => wish.seal === undefined && findTopcoat(part, wish) === null,
     nearest: (part, { paint }) => nearestLook(part, paint),
@@ -105,6 +111,11 @@ export function findRefusal(part: FinishablePart, wish: FinishWish): FinishRefus
   const looks = looksOf(wish)
   const asked = wish.touches ? reasons.filter(({ code }) => always.includes(code)) : reasons
   const reason = asked.find(({ stands }) => stands(part, wish, looks))
-  if (reason) return { code: reason.code, nearest: reason.nearest(part, wish, looks) }
-  return wish.touches ? listRefusal(part, { ...wish, touches: wish.touches }) : null
+  if (reason) return { code: reason.code, nearest: shining(part, wish, reason.nearest(part, wish, looks)) }
+  const fault = wish.touches ? listRefusal(part, { ...wish, touches: wish.touches }) : null
+  return fault && { ...fault, nearest: shining(part, wish, fault.nearest) }
+}
+/** What is nearest, in a sheen that it can be had in. */
+function shining(part: FinishablePart, wish: FinishWish, nearest: Nearest | null): Nearest | null {
+  return nearest && { ...nearest, ...sheenRefused(part, { ...wish, ...nearest }) }
 }

@@ -14,6 +14,7 @@ import { type CheckCode, getOperation, type LayerKind, type OperationCode } from
 import { getSubstrate } from '@/core/craft/parts'
 import { tapeMetres } from '@/core/craft/pattern'
 import type { ReasonCode } from '@/core/craft/recipe'
+import type { Sheen } from '@/core/craft/sheen'
 import { isSprayed } from '@/core/craft/ways'
 import { findPlannedWindow, type StepWindow, type WindowAround } from '@/core/craft/windows'
 import { filmMinutes } from '@/core/drying/windowFor'
@@ -33,6 +34,8 @@ export interface PlannedStep {
   applicator: string | null
   grit: string | null
   film: Film
+  /** the sheen that its tin is to have; any unless given */
+  sheen?: Sheen | undefined
   minutes: number
   /** of what goes on, the ready mix where it is mixed: ml, or g for wax; null where nothing is laid on */
   amount: number | null
@@ -159,6 +162,7 @@ export function toSteps(part: FinishablePart, lines: readonly Line[], around: St
       needed: line.optional !== true,
       ...(line.where && { where: line.where }),
       ...(line.touch && { touch: line.touch }),
+      ...(line.sheen && { sheen: line.sheen }),
       ...turned(line, part),
     }
   })

@@ -1,10 +1,12 @@
 /** Which topcoat a finish gets: as wished, as the house likes it, as look, use and paint allow. Pure. */
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import type { HouseMethod } from '@/core/craft/method'
+import { isCut } from '@/core/craft/mixes'
 import { laysColour, type OperationCode } from '@/core/craft/operations'
 import type { UseCode } from '@/core/craft/parts'
+import { type Sheen, sheensOf } from '@/core/craft/sheen'
 import { usualFamily } from '@/core/craft/takes'
-import { type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
+import { sheensUnder, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import type { Touch } from './touch'
 import { type FinishablePart, type FinishWish, looksOf } from './wish'
 
@@ -40,23 +42,37 @@ function firstBy(use: UseCode, paint: FamilyCode): TopcoatCode[] {
   return use === 'display' ? ['none', 'wax'] : []
 }
 
-/** The first topcoat of the look, or of all for the painter's own list, that the use allows; null where none does. */
-export function findTopcoat(part: FinishablePart, wish: FinishWish): TopcoatCode | null {
+/** The topcoats of the look, or all for the painter's own list, that the use allows, the one to take first. */
+export function topcoatsFor(part: FinishablePart, wish: FinishWish): TopcoatCode[] {
   const looks = looksOf(wish)
   const paint = lastPaintOf(wish)
   const first = firstBy(part.use, paint)
   const looked = [...first, ...(looks[0]?.seals ?? [])].filter((code) => looks.every(({ seals }) => seals.includes(code)))
   // the painter's own list began as a look: what suits that comes first
   const order = wish.touches ? [...looked, ...first, ...topcoatCodes] : looked
-  return order.find((code) => topcoatFits(code, part.use, paint)) ?? null
+  return [...new Set(order)].filter((code) => topcoatFits(code, part.use, paint))
 }
+/** Whether it can be laid so that the finish shines as it is wished. */
+export const shinesAs = (code: TopcoatCode, wish: FinishWish): boolean =>
+  wish.sheen === undefined || sheensWith(code, wish).includes(wish.sheen)
+/** What the finish may shine like under it; a tinted wax over neither wax nor clear has a clear wax laid below it. */
+export const sheensWith = (code: TopcoatCode, wish: FinishWish): readonly Sheen[] =>
+  !barriers.includes(code) && wantsBarrier(wish) ? sheensOf('clear-wax') : sheensUnder(code, lastPaintOf(wish))
+const barriers: readonly TopcoatCode[] = ['wax', 'clear', 'hard']
+const wantsBarrier = (wish: FinishWish): boolean =>
+  (wish.touches ?? looksOf(wish).flatMap(({ recipe }): Pick<Touch, 'operation' | 'mix'>[] => [...recipe])).some(
+    ({ operation, mix }) => operation === 'tinted-wax' && !isCut(mix),
+  )
+/** The first that shines as it is wished; null where none does. */
+export const findTopcoat = (part: FinishablePart, wish: FinishWish): TopcoatCode | null =>
+  topcoatsFor(part, wish).find((code) => shinesAs(code, wish)) ?? null
 
 /** The topcoat. Throws where none can be had: such a wish is refused before. */
 export function chooseTopcoat(part: FinishablePart, wish: FinishWish, method: HouseMethod): TopcoatCode {
   const asked = ownTopcoat(wish) ?? wish.seal
   if (asked) return asked
   const house = method.topcoat
-  if (house !== 'by-look' && topcoatFits(house, part.use, lastPaintOf(wish))) {
+  if (house !== 'by-look' && topcoatFits(house, part.use, lastPaintOf(wish)) && shinesAs(house, wish)) {
     if (wish.touches || looksOf(wish).every(({ seals }) => seals.includes(house))) return house
   }
   const usual = findTopcoat(part, wish)

@@ -6,6 +6,7 @@ import type { FamilyCode } from '@/core/craft/families'
 import type { OperationCode } from '@/core/craft/operations'
 import type { Pattern } from '@/core/craft/pattern'
 import type { PhaseCode, ReasonCode, Slot } from '@/core/craft/recipe'
+import type { Sheen } from '@/core/craft/sheen'
 import type { Film } from '@/core/measure/film'
 import type { Colour } from './shade'
 
@@ -40,6 +41,8 @@ export interface Touch {
   mix?: string | undefined
   where?: Where | undefined
   film?: Film | undefined
+  /** the sheen of its tin, where it matters which */
+  sheen?: Sheen | undefined
   applicator?: string | undefined
   grit?: string | undefined
   /** how often; once unless given */

@@ -5,6 +5,7 @@ import { getLook, type Look, type LookCode } from '@/core/craft/looks'
 import type { ExistingFinishCode, Polish, SubstrateCode, UseCode } from '@/core/craft/parts'
 import type { Face } from '@/core/craft/pattern'
 import type { Slot } from '@/core/craft/recipe'
+import type { Sheen } from '@/core/craft/sheen'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Colour } from './shade'
 import type { Touch } from './touch'
@@ -41,6 +42,8 @@ export interface FinishWish {
   colours: Partial<Record<Slot, Colour>>
   /** the topcoat, where the house's and the look's own is not wanted */
   seal?: TopcoatCode | undefined
+  /** how much it is to shine; as it comes unless given */
+  sheen?: Sheen | undefined
   /** the painter's own list, bottom up, where it is no longer the look's; a topcoat in it is the topcoat */
   touches?: readonly Touch[] | undefined
 }

@@ -6,5 +6,7 @@ import type { RecipeId } from '@/core/measure/named'
 export interface HouseRecipe {
   id: RecipeId
   name: string
-  wish: Pick<FinishWish, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'touches'> & { departures?: Partial<HouseMethod> }
+  wish: Pick<FinishWish, 'look' | 'with' | 'paint' | 'colours' | 'seal' | 'sheen' | 'touches'> & {
+    departures?: Partial<HouseMethod>
+  }
 }

@@ -3,8 +3,8 @@ import { z } from 'zod'
 import { families, type FamilyCode, unitOf } from '@/core/craft/families'
 import { checkCodes } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
+import { sheens } from '@/core/craft/sheen'
 import { costKinds } from '@/core/log/entry'
-import { sheens } from '@/core/log/figures'
 import { films } from '@/core/measure/film'
 import {
   amountHint,

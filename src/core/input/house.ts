@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { type ConsumableCode, consumableCodes } from '@/core/craft/consumables'
 import { families, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
+import { sheenCodes } from '@/core/craft/sheen'
 import type { AmountUnit } from '@/core/measure/amount'
 import { locales } from '@/core/measure/number'
 import { unitSystems } from '@/core/measure/units'
@@ -117,6 +118,10 @@ export const tinFields = {
   family: z.enum(codesOf(families)),
   colourName: optionalWords(60),
   colourHex: z.union([z.literal('').transform(() => null), colourHex]),
+  sheen: z
+    .enum(['', ...sheenCodes])
+    .default('')
+    .transform((sheen) => (sheen === '' ? null : sheen)),
 }
 export const productInput = (house: House) =>
   z

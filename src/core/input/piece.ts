@@ -8,6 +8,7 @@ import { type HouseMethod, schoolCodes, schools } from '@/core/craft/method'
 import { checkCodes } from '@/core/craft/operations'
 import { codesOf, existingFinishes, partKinds, polishes, substrates, uses } from '@/core/craft/parts'
 import { remedyCodes } from '@/core/craft/remedies'
+import { sheenCodes } from '@/core/craft/sheen'
 import { topcoatCodes } from '@/core/craft/topcoats'
 import { outcomes, severities } from '@/core/log/entry'
 import { articles } from '@/core/piece/articles'
@@ -129,6 +130,7 @@ export const planInput = z.object({
   look: z.enum(lookCodes),
   with: z.array(z.enum(lookCodes)).max(4),
   seal: z.enum(['', ...topcoatCodes]).transform((seal) => (seal === '' ? null : seal)),
+  sheen: z.enum(sheenCodes).optional(),
   departures: methodInput.partial(),
   paint: z.enum(paintCodes),
   colours: z.object({ a: colour, b: colour.optional() }),
@@ -231,6 +233,7 @@ export const recipeWish = z.object({
   paint: z.enum(paintCodes),
   colours: z.object({ a: colour, b: colour.optional() }).transform(({ a, b }) => ({ a, ...(b && { b }) })),
   seal: z.enum(topcoatCodes).optional(),
+  sheen: z.enum(sheenCodes).optional(),
   touches: touches.optional(),
   departures: methodInput.partial().default({}),
 })

@@ -5,6 +5,7 @@ import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { type Pattern, runs } from '@/core/craft/pattern'
 import { reasonCodes } from '@/core/craft/recipe'
+import { sheenCodes } from '@/core/craft/sheen'
 import { type Colour, shadeOf } from '@/core/finish/shade'
 import { ground, places, type Touch } from '@/core/finish/touch'
 import { films } from '@/core/measure/film'
@@ -61,6 +62,7 @@ const touch = z.object({
   mix: short('what it is mixed of'),
   where: where.optional(),
   film: z.enum(codesOf(films)).optional(),
+  sheen: z.enum(sheenCodes).optional(),
   applicator: short('what it is laid on with'),
   grit: short('the grit'),
   repeat: z

@@ -1,10 +1,8 @@
 /** What went on and what was mixed, in figures: amounts in ml or g, money in minor units. */
 import type { FamilyCode } from '@/core/craft/families'
+import type { Sheen } from '@/core/craft/sheen'
 import type { Film } from '@/core/measure/film'
 import type { EntryId, LotId, ProductId, StepId } from '@/core/measure/named'
-
-export const sheens = { flat: 'dead flat', matt: 'matt', satin: 'satin', gloss: 'gloss' } as const
-export type Sheen = keyof typeof sheens
 
 export interface CoatFigures {
   productId: ProductId | null

@@ -26,9 +26,13 @@ export interface Judged {
 /** A step as it was really worked: another product, mix or film than planned. */
 function asLogged(step: PlanStep, { coat }: StepState): Act {
   if (!coat) return step
-  const { family, mix, film, applicator } = coat.coat
+  const { family, mix, film, applicator, sheen } = coat.coat
   // powder is never used as it comes: an empty mix there says nothing
-  return { ...step, family, mix: family === 'casein' ? (mix ?? step.mix) : mix, film, applicator: applicator ?? step.applicator }
+  return {
+    ...{ ...step, family, film, sheen: sheen ?? step.sheen },
+    mix: family === 'casein' ? (mix ?? step.mix) : mix,
+    applicator: applicator ?? step.applicator,
+  }
 }
 
 /** Whether water must leave it to dry. */

@@ -2,7 +2,7 @@
 import { getFamily } from '@/core/craft/families'
 import { isAhead } from '@/core/log/stepStates'
 import type { PieceId, StepId } from '@/core/measure/named'
-import { materialsOf } from '@/core/plan/amounts'
+import { materialsOf, productKey } from '@/core/plan/amounts'
 import type { Need } from '@/core/stock/buy'
 import type { Journey } from './journey'
 
@@ -20,10 +20,10 @@ export function needsOf(journeys: readonly Journey[], startsAt: ReadonlyMap<Step
     for (const { part, steps } of parts)
       for (const { step, state } of steps) {
         if (state.coat !== null || !isAhead(state)) continue
-        for (const { family, hex, name, amount } of materialsOf(step, part.plan?.paint ?? null)) {
+        for (const { family, hex, name, sheen, amount } of materialsOf(step, part.plan?.paint ?? null)) {
           if (getFamily(family).role === 'cleaner' || amount <= 0) continue
-          const key = `${family} ${hex}`
-          const need = needs.get(key) ?? { family, hex, name, uses: [], pieces: [], byMs: null }
+          const key = productKey({ family, hex, sheen })
+          const need = needs.get(key) ?? { family, hex, name, sheen, uses: [], pieces: [], byMs: null }
           needs.set(key, need)
           need.uses.push(amount)
           if (need.pieces.at(-1)?.id !== file.piece.id) need.pieces.push({ id: file.piece.id, name: file.piece.name })

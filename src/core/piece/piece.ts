@@ -6,6 +6,7 @@ import type { LookCode } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
 import type { ExistingFinishCode, PartKind, Polish, SubstrateCode, UseCode } from '@/core/craft/parts'
 import type { Slot } from '@/core/craft/recipe'
+import type { Sheen } from '@/core/craft/sheen'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { Reading } from '@/core/drying/windowFor'
 import type { PlannedStep } from '@/core/finish/step'
@@ -65,6 +66,8 @@ export interface Plan {
   colours: Partial<Record<Slot, Colour>>
   /** the topcoat, where it was chosen by hand */
   seal: TopcoatCode | null
+  /** how much it is to shine; as it comes unless given */
+  sheen?: Sheen | undefined
   /** the painter's own list of layers, where it is no longer the look's */
   touches?: readonly Touch[] | undefined
   /** what the painter did to its steps: the desk opens on it */

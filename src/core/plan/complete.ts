@@ -174,6 +174,9 @@ const sealing = new Set<ConflictCode>([
   'too-few-clears',
 ])
 
+/** Mended by the last coat of the topcoat alone. */
+const oneMore: ConflictCode = 'sheen-missed'
+
 /** The steps of a remedy on this part; none where its material takes none of them. */
 function askedBy(
   rule: ConflictCode,
@@ -193,7 +196,8 @@ function askedBy(
       ...(rubsOff.includes(step.operation) && top?.family && { family: top.family }),
       ...(optional && { optional }),
     }))
-  const sealed = sealing.has(rule) ? topcoatLines(part, wish, method, seal) : []
+  const topcoat = sealing.has(rule) || rule === oneMore ? topcoatLines(part, wish, method, seal) : []
+  const sealed = rule === oneMore ? topcoat.filter(({ operation }) => operation === 'clear-coat').slice(-1) : topcoat
   const lines = sealed.length > 0 ? sealed : asked
   // what is laid goes where it is wanted; the rest of the work is done all over, and knots are sealed wherever they are
   const goes = ({ operation }: Line) =>

@@ -7,6 +7,7 @@ import { type FamilyCode, getFamily, paintCodes } from '@/core/craft/families'
 import { getLook, type LookCode, lookCodes } from '@/core/craft/looks'
 import type { HouseMethod } from '@/core/craft/method'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
+import type { Sheen } from '@/core/craft/sheen'
 import { topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import { bleedsThrough } from '@/core/finish/ground'
 import { primerHex } from '@/core/finish/lines'
@@ -43,6 +44,8 @@ export interface MakeAsk {
   done?: readonly Act[]
   wanted: { a: Colour; b: Colour }
   method: HouseMethod
+  /** how much it is to shine; as it comes unless given */
+  sheen?: Sheen | undefined
   means: HouseResources
 }
 
@@ -141,7 +144,12 @@ const mixName = ({ hex, parts }: Colour): string => (parts ? parts.map((each) =>
 /** Amounts are summed to a tenth. */
 const hair = 0.2
 
-function nearestOf(look: LookCode, paint: FamilyCode, near: Near, { part, done = [], method, means }: MakeAsk): Makeable[] {
+function nearestOf(
+  look: LookCode,
+  paint: FamilyCode,
+  near: Near,
+  { part, done = [], method, sheen, means }: MakeAsk,
+): Makeable[] {
   const pairs = pairsFor(getLook(look).slots, near)
   const seals = [undefined, ...topcoatCodes.filter((code) => topcoatFits(code, part.use, paint))]
   const { learn, goRound } = knownNeeds(part)
@@ -154,7 +162,7 @@ function nearestOf(look: LookCode, paint: FamilyCode, near: Near, { part, done =
       if (tried >= mostTried || (best && distance >= best.distance)) break
       if (!goRound(chosen)) continue
       tried += 1
-      const wish: FinishWish = { look, paint, colours, seal }
+      const wish: FinishWish = { look, paint, colours, seal, sheen }
       const outcome = replan(part, wish, done, method)
       // what refuses a look refuses it in any colour
       if ('refusal' in outcome) {

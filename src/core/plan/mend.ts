@@ -6,6 +6,7 @@ import { defaultMethod } from '@/core/craft/method'
 import type { OperationCode } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import type { Remedy } from '@/core/craft/remedies/remedy'
+import { inSheen } from '@/core/finish/sheen'
 import type { PlannedStep } from '@/core/finish/step'
 import { checkStack } from '@/core/stack/checkStack'
 import { complete } from './complete'
@@ -33,7 +34,7 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
     .map(({ code: known }) => known)
   const wanted: PlanAhead[] = [...remedy.map((step) => ({ ...step, mends: snag })), ...left]
   const steps = complete<PlanAhead>({ part, wish, method, done, wanted, departed, small: { share, until: remedy.length } })
-  return steps.map((step) => ('mends' in step ? step : { ...step, mends: snag }))
+  return inSheen(steps, wish.sheen).map((step) => ('mends' in step ? step : { ...step, mends: snag }))
 }
 
 /** The first of each of these operations among the steps ahead, before anything else is laid. */

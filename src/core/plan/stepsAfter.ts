@@ -3,6 +3,7 @@ import type { HouseMethod } from '@/core/craft/method'
 import { getOperation } from '@/core/craft/operations'
 import { isProven } from '@/core/finish/ground'
 import { isPrimed, wishedLines } from '@/core/finish/lines'
+import { inSheen } from '@/core/finish/sheen'
 import { type PlannedStep, toSteps } from '@/core/finish/step'
 import { chooseTopcoat } from '@/core/finish/topcoat'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
@@ -37,7 +38,7 @@ export function positionAfter(steps: readonly Act[], done: readonly Act[]): numb
 export function stepsAfter(done: readonly Act[], part: FinishablePart, wish: FinishWish, method: HouseMethod): PlannedStep[] {
   const plan = (primed: boolean) => {
     const whole = wantedSteps(part, wish, method, primed)
-    return complete({ part, wish, method, done, wanted: whole.slice(positionAfter(whole, done)) })
+    return inSheen(complete({ part, wish, method, done, wanted: whole.slice(positionAfter(whole, done)) }), wish.sheen)
   }
   const first = plan(isPrimed(done))
   // over a primer colours cover otherwise, and milk paint is mixed otherwise

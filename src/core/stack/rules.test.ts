@@ -32,6 +32,8 @@ const clothed = {
   part: { substrate: 'fabric', existing: 'bare' },
   wish: { look: 'painted-fabric', paint: 'chalk-style' },
 } as const
+/** The clear from another tin than was asked for. */
+const inSatin: Damage = (acts) => acts.map((each) => (each.operation === 'clear-coat' ? { ...each, sheen: 'satin' } : each))
 const oldLead = { lead: 'suspected', existing: 'oil-paint' } as const
 
 const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-before-cure'>, Case> = {
@@ -211,6 +213,8 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     wrong: putBefore('resist', act('coat', { family: 'latex', colour: pale })),
   },
   'other-order': { wish: { look: 'two-colour-distress', paint: 'chalk-style' }, wrong: swapCoats },
+  'sheen-other': { wish: { seal: 'clear', sheen: 'flat' }, wrong: inSatin },
+  'sheen-missed': { wish: { seal: 'clear', sheen: 'flat' }, wrong: inSatin },
   'scratched-topcoat': { wrong: append(act('smooth', { grit: '320' })) },
   'tape-pulled-early': { wish: striped, wrong: putAfter('tape', act('pull-tape')) },
   'tape-on-weave': { ...clothed, wrong: putAfter('fabric-coat', act('tape')) },

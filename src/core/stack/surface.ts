@@ -6,6 +6,7 @@ import { type FamilyCode, getFamily } from '@/core/craft/families'
 import { mayHoldLead } from '@/core/craft/lead'
 import { type CheckCode, getOperation, laysColour, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, isBareMetal, isSoft, kindOf } from '@/core/craft/parts'
+import type { Sheen } from '@/core/craft/sheen'
 import type { Where } from '@/core/finish/touch'
 import type { Colour, FinishablePart } from '@/core/finish/wish'
 import type { Film } from '@/core/measure/film'
@@ -18,6 +19,8 @@ export interface Act {
   mix: string | null
   grit: string | null
   film: Film
+  /** how it shines when dry, where that was asked for or noted */
+  sheen?: Sheen | null | undefined
   check: CheckCode | null
   cautions: readonly CautionCode[]
   /** the tool, in the painter's words; not known unless given */

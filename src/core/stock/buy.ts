@@ -5,8 +5,9 @@
 import { randomNormal } from 'd3-random'
 import { solve } from 'yalps'
 import type { FamilyCode } from '@/core/craft/families'
+import type { Sheen } from '@/core/craft/sheen'
 import { randomFrom } from '@/core/measure/random'
-import type { Shelf } from '@/core/plan/amounts'
+import { mostAskedFirst, serve, type Shelf } from '@/core/plan/amounts'
 import { quantile, shareWithin } from '@/core/price/spread'
 
 /** What coats ahead take of a product: each by itself, at the middle. */
@@ -15,6 +16,8 @@ export interface Need {
   /** null: it has no colour */
   hex: string | null
   name: string | null
+  /** the sheen that its tin is to have; any unless given */
+  sheen?: Sheen | undefined
   uses: readonly number[]
 }
 /** A tin as it is sold. */
@@ -122,29 +125,17 @@ interface Around<O extends Offer> {
   /** in how many of such jobs it is to be enough */
   share: number
 }
-/** All that is needed, with what is short; what has its own colour is served by that colour alone, the rest by what is left. */
+/** All that is needed, with what is short; what has its own colour is served by that colour alone, its own sheen by that, the rest by what is left. */
 export function toBuy<N extends Need, O extends Offer>(
   needs: readonly N[],
   { shelf, offersFor, takeOf, share }: Around<O>,
 ): ToBuy<N, O>[] {
-  const left = shelf.map(({ family, hex, amount }) => ({ family, hex, amount }))
-  const served = (need: N, wanted: number): number => {
-    let there = 0
-    for (const tin of left) {
-      if (tin.family !== need.family || (need.hex !== null && tin.hex !== need.hex)) continue
-      const taken = Math.min(tin.amount, wanted - there)
-      tin.amount -= taken
-      there += taken
-    }
-    return there
-  }
-  // coloured needs first: what has no colour takes any tin of its family
-  const inTurn = [...needs].sort((one, other) => Number(one.hex === null) - Number(other.hex === null))
+  const left = shelf.map(({ amount }) => amount)
   const lines = new Map(
-    inTurn.map((need) => {
+    mostAskedFirst(needs).map((need) => {
       const take = takeOf(need.family)
       const wanted = enoughFor(need.uses, share, take)
-      const there = served(need, wanted)
+      const there = serve(shelf, left, need, wanted)
       // a hair of what was summed is nothing
       const short = Math.max(0, Math.ceil(wanted - there - 1e-9))
       const tins = cheapestTins(short, offersFor(need))

@@ -1,5 +1,6 @@
 /** A tin on the shelf: its family, its colour where it has one, its size and price. Size in ml or g, money in minor units. */
 import type { FamilyCode } from '@/core/craft/families'
+import type { Sheen } from '@/core/craft/sheen'
 import type { ProductId } from '@/core/measure/named'
 import type { Shelf } from '@/core/plan/amounts'
 import { compareLots, type Lot } from './drawFromLots'
@@ -10,6 +11,8 @@ export interface Product {
   family: FamilyCode
   colourName: string | null
   colourHex: string | null
+  /** as its tin says; absent or null where it does not */
+  sheen?: Sheen | null
   size: number
   unit: 'ml' | 'g'
   price: number
@@ -30,9 +33,21 @@ export interface ShelfLot extends Lot {
 export const lotsInTurn = (lots: readonly ShelfLot[], productId: ProductId): ShelfLot[] =>
   lots.filter((lot) => lot.productId === productId && lot.remaining > 0).sort(compareLots)
 
-/** The tin to reach for: the family and colour wanted, else the family alone; null where the shelf has none. */
-export function productFor(products: readonly Product[], family: FamilyCode, hex: string | null): Product | null {
-  const own = products.filter((product) => product.family === family)
+/** Whether a tin serves where a sheen is wanted: it says that one, or none. */
+export const shines = ({ sheen }: Pick<Product, 'sheen'>, wanted: Sheen | undefined): boolean =>
+  wanted === undefined || (sheen ?? wanted) === wanted
+
+/** The tin to reach for: the family, colour and sheen wanted, else the family alone; null where the shelf has none. */
+export function productFor(
+  products: readonly Product[],
+  family: FamilyCode,
+  hex: string | null,
+  sheen?: Sheen | undefined,
+): Product | null {
+  // one that says its sheen is surer than one that says none
+  const own = products
+    .filter((product) => product.family === family && shines(product, sheen))
+    .sort((one, other) => (sheen ? Number(!one.sheen) - Number(!other.sheen) : 0))
   // what is left of a mix is nobody's usual tin; it is reached for by its colour alone
   const alike = own.filter(isBought)
   return (
@@ -48,10 +63,11 @@ export function shelfOf(products: readonly Product[], lots: readonly ShelfLot[])
   for (const { productId, remaining } of lots) left.set(productId, (left.get(productId) ?? 0) + remaining)
   // a mix without a colour of its own stands for no product
   const told = products.filter((product) => isBought(product) || product.colourHex !== null)
-  return told.map(({ id, family, colourHex, colourName }) => ({
+  return told.map(({ id, family, colourHex, colourName, sheen }) => ({
     family,
     hex: colourHex,
     name: colourName,
+    ...(sheen && { sheen }),
     amount: left.get(id) ?? 0,
   }))
 }

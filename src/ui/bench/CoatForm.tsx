@@ -45,7 +45,7 @@ const coatText = ({ card, plan, endedAt, air }: Props, entryId: EntryId, house: 
   amount: amountText(plan.amount, plan.unit, house),
   applicator: plan.applicator,
   film: plan.film,
-  sheen: '',
+  sheen: plan.sheen,
   place: '',
   temperature: air ? String(air.temperature) : '',
   humidity: air ? String(air.humidity) : '',

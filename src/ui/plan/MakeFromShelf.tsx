@@ -31,7 +31,13 @@ export function MakeFromShelf({ part, desk, tins, means }: Props) {
   const [open, setOpen] = useState(false)
   const [picked, setPicked] = useState<Colour | null>(null)
   const wanted = picked ?? { name: state.colours.a.name, hex: state.colours.a.hex }
-  const found = useMakeable({ part: facts, done: part.done, wanted: { a: wanted, b: state.colours.b }, method, means }, open)
+  const found = useMakeable(
+    {
+      ...{ part: facts, done: part.done, wanted: { a: wanted, b: state.colours.b } },
+      ...{ method, sheen: state.sheen ?? undefined, means },
+    },
+    open,
+  )
   return (
     <details className="border-t-2 border-ink" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="flex min-h-16 cursor-pointer flex-wrap items-baseline gap-x-4 py-3">

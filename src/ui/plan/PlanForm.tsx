@@ -1,13 +1,10 @@
 'use client'
 /** The plan desk of one part: look or layers, paint, colours and topcoat on one side, the way there on the other, following at once. */
-import { getTopcoat, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import type { DeskTin } from '@/core/desk/state'
-import { lastPaintOf } from '@/core/finish/topcoat'
 import type { HouseRecipe } from '@/core/house/recipe'
 import type { HouseResources } from '@/core/plan/figures'
 import { Layers } from '@/ui/desk/Layers'
 import { TakeBar } from '@/ui/desk/TakeBar'
-import { ChoiceField } from '@/ui/form/Field'
 import { ReadyLine } from '@/ui/week/ReadyLine'
 import { schoolChoiceWords, schoolWords } from '@/words/method'
 import { LookFields } from './LookFields'
@@ -16,6 +13,7 @@ import { OtherWays } from './OtherWays'
 import { plannedSection } from './plannedSection'
 import type { PlanPart } from './planPart'
 import { RecipeForm } from './RecipeForm'
+import { TopcoatFields } from './TopcoatFields'
 import { useDesk } from './useDesk'
 import { WayThere } from './WayThere'
 
@@ -31,28 +29,19 @@ export function PlanForm({
   recipes: HouseRecipe[]
 }) {
   const desk = useDesk(part, tins, means)
-  const { state, act, wish, plan, ways, figures, shownSection } = desk
-  const topcoat = (
-    <ChoiceField
-      label="Topcoat"
-      value={state.seal ?? ''}
-      onChange={(event) => act({ kind: 'seal', to: (event.target.value as TopcoatCode | '') || null })}
-      options={[
-        ['', plan ? `as the house does: ${getTopcoat(plan.seal).words}` : 'as the house does'],
-        ...topcoatCodes.map((code) => {
-          const fits = topcoatFits(code, part.use, lastPaintOf(wish))
-          return [code, `${getTopcoat(code).words}${fits ? '' : ': not for this use, or not on this paint'}`, !fits] as const
-        }),
-      ]}
-    />
-  )
+  const { state, act, plan, ways, figures, shownSection } = desk
+  const topcoat = <TopcoatFields part={part} desk={desk} />
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         <div>
           <Layers part={part} desk={desk} tins={tins} />
           <div className="mt-6">
-            {state.touches ? <div className="sm:w-1/2">{topcoat}</div> : <LookFields desk={desk} tins={tins} topcoat={topcoat} />}
+            {state.touches ? (
+              <div className="grid gap-4 sm:grid-cols-2">{topcoat}</div>
+            ) : (
+              <LookFields desk={desk} tins={tins} topcoat={topcoat} />
+            )}
           </div>
           <RecipeForm recipes={recipes} wish={desk.recipe} take={(wish) => act({ kind: 'recipe', wish })} />
           {desk.departed.length > 0 && (

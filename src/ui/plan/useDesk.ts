@@ -72,7 +72,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
   const [stepIds] = useState(() => Array.from({ length: 200 }, () => uuidv7()))
   const [openedAt] = useState(() => new Date().toISOString())
   const { state, around, act, ...history } = useDeskHistory(part, tins)
-  const { look, extras, seal, colours, departures, touches, edits } = state
+  const { look, extras, seal, sheen, colours, departures, touches, edits } = state
   const { facts } = around
   const method = methodOf(state, part.method)
   const wish = wishOf(state)
@@ -85,6 +85,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     paint: wish.paint,
     colours: { a: colours.a, ...(slots.includes('b') && { b: colours.b }) },
     departures,
+    ...(sheen && { sheen }),
     ...(touches && { touches: [...touches] }),
   }
   const typed: PlanText = {

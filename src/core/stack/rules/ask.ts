@@ -4,7 +4,7 @@ import { coarsest, readGrit } from '@/core/craft/grit'
 import { mayHoldLead } from '@/core/craft/lead'
 import type { OperationCode } from '@/core/craft/operations'
 import { getSubstrate } from '@/core/craft/parts'
-import type { FinishablePart } from '@/core/finish/wish'
+import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { parseMix } from '@/core/measure/mixParts'
 import { type Act, isLaid, isPainted, isPartial, type Laid, type SurfaceState } from '@/core/stack/surface'
 import type { Intent, Meeting, RemedyStep } from './rule'
@@ -62,6 +62,10 @@ export const bareLook = ({ aims }: Intent) => aims.bareWood
 export const hardUse = (part: FinishablePart) => !['display', 'light'].includes(part.use)
 export const isVeneer = (part: FinishablePart) => getSubstrate(part.substrate).veneer === true
 export const clears = (on: SurfaceState) => on.layers.filter(({ act }) => act.operation === 'clear-coat').length
+
+/** In a sheen that was noted, and is not the one that was wished for. */
+export const isOtherSheen = ({ sheen }: Act, wish: Pick<FinishWish, 'sheen'>) =>
+  wish.sheen !== undefined && sheen !== undefined && sheen !== null && sheen !== wish.sheen
 
 /** The coarsest grit of an act. */
 export const gritOf = (act: Act) => coarsest(readGrit(act.grit, act.applicator))

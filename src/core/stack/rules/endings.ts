@@ -6,11 +6,12 @@ import { getTopcoat, noWax } from '@/core/craft/topcoats'
 import { adapt } from '@/core/finish/adapt'
 import { leastOf, timesOf } from '@/core/finish/lines'
 import { seenContrast } from '@/core/finish/seen'
+import { decidesSheen } from '@/core/finish/sheen'
 import { sealsItself } from '@/core/finish/topcoat'
 import type { Touch } from '@/core/finish/touch'
 import type { FinishablePart } from '@/core/finish/wish'
 import { type Act, isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
-import { clears, finish, gritOf, hardUse, isPrimer, lastPaint, openPaints, sealedAbove } from './ask'
+import { clears, finish, gritOf, hardUse, isOtherSheen, isPrimer, lastPaint, openPaints, sealedAbove } from './ask'
 import type { EndingRule, StackEnding } from './rule'
 
 export const endingRules = {
@@ -139,6 +140,15 @@ export const endingRules = {
       on.layers.length > 0 &&
       !on.layers.some(({ act }) => act.family === 'hard-clear') &&
       !standsAlone(on, part),
+  },
+  // the last coat decides it; one more in the right sheen lies well on any clear
+  'sheen-missed': {
+    severity: 'caution',
+    remedies: [{ operation: 'clear-coat' }],
+    ends: ({ on, wish }) => {
+      const last = on.layers.findLast(({ act }) => decidesSheen(act))
+      return last?.role === 'clear' && isOtherSheen(last.act, wish)
+    },
   },
   'too-few-clears': {
     severity: 'caution',

@@ -1,16 +1,16 @@
 /** What lies over all: clears, waxes, oils and gilding; and the rags they leave. Source: the craft, on sealing and harm. */
 import type { CautionCode } from '@/core/craft/cautions'
 import { getFamily } from '@/core/craft/families'
+import { isCut } from '@/core/craft/mixes'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
+import { decidesSheen } from '@/core/finish/sheen'
 import { type Act, isTopcoat, topLayer } from '@/core/stack/surface'
-import { hasRole, isClear, lastPaint, leadUnder, topRole, waxedOff } from './ask'
+import { hasRole, isClear, isOtherSheen, lastPaint, leadUnder, topRole, waxedOff } from './ask'
 import type { Meeting, MeetingRule } from './rule'
 
 const tints = (act: Act) => act.operation === 'tinted-wax'
 /** Wax, or a clear, that keeps the tint off the paint; a clear worn through keeps nothing off. */
 const barred = ({ on }: Meeting) => (topRole(on) === 'wax' || topRole(on) === 'clear') && !on.worn
-/** Cut with clear wax, a tinted wax may go straight on where the tint is wanted all over. */
-const cut = (act: Act) => /clear wax/i.test(act.mix ?? '')
 
 export const sealingRules = {
   'lint-under-clear': {
@@ -18,10 +18,16 @@ export const sealingRules = {
     remedies: [{ operation: 'de-lint' }],
     meets: (m) => m.on.lint && (m.act.operation === 'clear-coat' || m.act.operation === 'oil') && !hasRole(m.on, 'oil'),
   },
+  'sheen-other': {
+    severity: 'caution',
+    remedies: [{ operation: 'clear-coat' }],
+    instead: true,
+    meets: (m) => decidesSheen(m.act) && isOtherSheen(m.act, m.wish) && !m.ahead().some(decidesSheen),
+  },
   'dark-wax-on-bare-paint': {
     severity: 'stop',
     remedies: [{ operation: 'clear-wax', reason: 'wax-barrier' }],
-    meets: (m) => tints(m.act) && !barred(m) && !cut(m.act),
+    meets: (m) => tints(m.act) && !barred(m) && !isCut(m.act.mix),
   },
   'clear-over-wax': {
     severity: 'stop',
