@@ -12,6 +12,7 @@ import { type FamilyCode, unitOf } from '@/core/craft/families'
 import type { Counted } from '@/core/craft/job'
 import type { LookCode } from '@/core/craft/looks'
 import type { RemedyCode } from '@/core/craft/remedies'
+import type { Sheen } from '@/core/craft/sheen'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import { type ClientLanguage, clientShows } from '@/core/house/clientPage'
 import type { Role } from '@/core/house/roles'
@@ -25,6 +26,7 @@ import type { Photo, PlanStep, Source } from '@/core/piece/piece'
 import { plainPlan } from '@/core/piece/plainPlan'
 import { jobPlanStep, proposeJob } from '@/core/plan/job'
 import { planFinish } from '@/core/plan/planFinish'
+import { shines } from '@/core/stock/product'
 import { addAccount, addMembership } from '@/db/account'
 import { saveClientPage } from '@/db/clientPage'
 import { addReading, addReadings, saveRoom } from '@/db/climate'
@@ -47,6 +49,7 @@ interface StudioData {
   products: {
     name: string
     family: FamilyCode
+    sheen?: Sheen
     colour?: [string, string]
     size: number
     price: number
@@ -73,6 +76,7 @@ interface PartData extends Omit<NewPart, 'id' | 'surfaces' | keyof typeof unsaid
     with?: LookCode[]
     paint: FamilyCode
     seal?: TopcoatCode
+    sheen?: Sheen
     a: [string, string]
     b?: [string, string]
     at: Instant
@@ -424,9 +428,16 @@ async function loadPlan(
   part: PartData & { id: string },
   madeAt: Instant,
 ): Promise<PlanStep[]> {
-  const { look, with: extras = [], paint, seal, a, b } = part.plan as NonNullable<PartData['plan']>
+  const { look, with: extras = [], paint, seal, sheen, a, b } = part.plan as NonNullable<PartData['plan']>
   const named = ([name, hex]: [string, string]) => ({ name, hex })
-  const wish = { look, with: extras, paint, colours: { a: named(a), ...(b && { b: named(b) }) }, ...(seal && { seal }) }
+  const wish = {
+    look,
+    with: extras,
+    paint,
+    colours: { a: named(a), ...(b && { b: named(b) }) },
+    ...(seal && { seal }),
+    ...(sheen && { sheen }),
+  }
   const outcome = planFinish({ ...part, knots: part.knots ?? undefined, areaM2: areaOfPart(part) }, wish)
   if ('refusal' in outcome) throw new Error(`${part.name}: ${outcome.refusal.code}`)
   const steps = outcome.plan.steps.map((step, position) => ({ ...step, id: uuidv7(), position }))
@@ -454,7 +465,7 @@ function work(
     add(new Date(Date.parse(when) + done.dryAfter * 60_000).toISOString(), { kind: 'seen', ...onStep, result: 'dry' })
   if (!step.family || step.amount === null) return
   const family = step.family
-  const tins = products.filter((product) => product.family === family)
+  const tins = products.filter((product) => product.family === family && shines(product, step.sheen))
   const tin = tins.find(({ colourHex }) => colourHex === step.colour?.hex) ?? tins[0]
   const amount = Math.max(1, Math.round(step.amount * (0.9 + ((done.minutes ?? 0) % 5) * 0.05)))
   add(when, {
@@ -471,7 +482,7 @@ function work(
       unit: unitOf(family),
       applicator: step.applicator,
       film: step.film,
-      sheen: null,
+      sheen: step.sheen ?? null,
       place: null,
     },
   })

@@ -5,6 +5,7 @@ import type { CoverReason } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
 import { type CheckCode, getOperation } from '@/core/craft/operations'
 import type { ReasonCode } from '@/core/craft/recipe'
+import { sheens } from '@/core/craft/sheen'
 import type { PastCode } from '@/core/craft/windows'
 import type { RefusalCode } from '@/core/finish/refusal'
 import type { PlannedStep } from '@/core/finish/step'
@@ -195,10 +196,13 @@ export const whyWords = ({ reason, own, changed }: Pick<PlannedStep, 'reason' | 
   `${reasonWords[reason]}${own ? ' Your own step.' : changed ? ' Changed by you.' : ''}`
 
 /** "clay paint, paint : water 1 : 1, bristle brush, 220": with what. */
-export function withWhat(step: Pick<PlannedStep, 'family' | 'mix' | 'applicator' | 'grit' | 'film' | 'where' | 'turns'>): string {
+export function withWhat(
+  step: Pick<PlannedStep, 'family' | 'mix' | 'applicator' | 'grit' | 'film' | 'sheen' | 'where' | 'turns'>,
+): string {
   const film = step.film === 'normal' ? null : `${step.film} film`
   const parts = [
     step.family ? getFamily(step.family).words : null,
+    step.sheen ? sheens[step.sheen] : null,
     step.mix,
     step.applicator,
     step.grit ? `abrasive ${step.grit}` : null,

@@ -1,6 +1,7 @@
 /** The work around the paint in words: what is counted, where a step stands, what is done instead of a finish. */
 import type { CountCode, Side } from '@/core/craft/job'
 import { getLook } from '@/core/craft/looks'
+import { sheens } from '@/core/craft/sheen'
 import type { Held } from '@/core/piece/lanes'
 import type { CareCode, Plan } from '@/core/piece/piece'
 
@@ -28,4 +29,5 @@ export const heldWords: Record<Held, string> = {
   'paint-first': 'It comes when every part is painted and may be handled.',
 }
 /** What a plan makes of a part. */
-export const planWords = ({ care, look }: Pick<Plan, 'care' | 'look'>): string => (care ? careWords[care] : getLook(look).words)
+export const planWords = ({ care, look, sheen }: Pick<Plan, 'care' | 'look' | 'sheen'>): string =>
+  care ? careWords[care] : [getLook(look).words, sheen && sheens[sheen]].filter(Boolean).join(', ')

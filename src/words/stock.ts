@@ -1,6 +1,7 @@
 /** Tins and mixes, in words. */
 import type { CoatPlan } from '@/core/bench/coatPlan'
 import { getFamily } from '@/core/craft/families'
+import { sheens } from '@/core/craft/sheen'
 import type { CoatText } from '@/core/input/entry'
 import type { House } from '@/core/input/fields'
 import type { Batch } from '@/core/log/batch'
@@ -36,14 +37,23 @@ export function coatWords(said: Partial<CoatText>, plan: CoatPlan): string {
     batch ? null : said.mix,
     said.applicator,
     said.film === 'normal' ? null : `${said.film} film`,
+    said.sheen ? sheens[said.sheen] : null,
   ]
     .filter(Boolean)
     .join(', ')
 }
 
 /** "clay paint, 80 ml, paint : water 1 : 1, bristle brush": a coat as a record tells it. */
-export const laidWords = ({ family, amount, unit, mix, applicator, film, place }: CoatFigures, house: Measuring): string =>
-  [getFamily(family).words, formatAmount(amount, unit, house), mix, applicator, film === 'normal' ? null : `${film} film`, place]
+export const laidWords = ({ family, amount, unit, mix, applicator, film, sheen, place }: CoatFigures, house: Measuring): string =>
+  [
+    getFamily(family).words,
+    formatAmount(amount, unit, house),
+    mix,
+    applicator,
+    film === 'normal' ? null : `${film} film`,
+    sheen && sheens[sheen],
+    place,
+  ]
     .filter(Boolean)
     .join(', ')
 

@@ -67,12 +67,13 @@ function withoutSteps(part: PartJourney): Way[] {
   })
 }
 /** Looks and topcoats that ask for less of what is still ahead, and hold on what lies there. */
-function quicker({ part, steps }: PartJourney, method: HouseMethod): Way[] {
+function quicker(journey: PartJourney, method: HouseMethod): Way[] {
+  const { part } = journey
   const { plan } = part
   if (!plan || plan.care) return []
   const facts = factsOf(part)
-  const done = doneOn({ part, steps })
-  const ahead = aheadOn({ steps })
+  const done = doneOn(journey)
+  const ahead = aheadOn(journey)
   if (ahead.length === 0) return []
   const wish: FinishWish = { ...plan, seal: plan.seal ?? undefined }
   const tried: [Extract<Change, { kind: 'look' | 'seal' }>, FinishWish][] = [

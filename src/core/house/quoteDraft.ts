@@ -2,8 +2,11 @@
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import type { HouseMethod } from '@/core/craft/method'
 import { getOperation } from '@/core/craft/operations'
+import { sheens } from '@/core/craft/sheen'
 import { getTopcoat, type TopcoatCode, topcoatCodes } from '@/core/craft/topcoats'
+import { findRefusal } from '@/core/finish/refusals'
 import type { PlannedStep } from '@/core/finish/step'
+import { chooseTopcoat, sheensWith } from '@/core/finish/topcoat'
 import type { PartId } from '@/core/measure/named'
 import { factsOf } from '@/core/piece/facts'
 import type { Journey, PartJourney } from '@/core/piece/journey'
@@ -80,6 +83,21 @@ export interface OtherWay {
   partId: PartId
   /** as it is planned first */
   ways: { words: string; extra: number }[]
+}
+/** In what else a part's topcoat is made: a tin of it costs as much, so a client may choose. As it is planned first. */
+export function otherSheens(journey: Journey, method: HouseMethod): OtherWay[] {
+  return journey.parts.flatMap(({ part }): OtherWay[] => {
+    const { plan } = part
+    if (!plan || plan.care) return []
+    const facts = factsOf(part)
+    const wish = { ...plan, seal: plan.seal ?? undefined }
+    const planned = { ...wish, seal: chooseTopcoat(facts, wish, { ...method, ...plan.departures }) }
+    const had = sheensWith(planned.seal, planned)
+    const [usual] = plan.sheen ? [plan.sheen] : had
+    const others = had.filter((sheen) => sheen !== usual)
+    if (!usual || others.length === 0 || findRefusal(facts, planned)) return []
+    return [{ partId: part.id, ways: [usual, ...others].map((sheen) => ({ words: sheens[sheen], extra: 0 })) }]
+  })
 }
 /** How each painted part may be protected instead, of what suits its use, each by its own plan; parts with one way alone are left out. */
 export function otherWays(

@@ -6,6 +6,7 @@ import Papa from 'papaparse'
 import { z } from 'zod'
 import { familyCodes, getFamily, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
+import { type Sheen, sheenCodes, sheens, sheensOf } from '@/core/craft/sheen'
 import type { Instant, ProductId } from '@/core/measure/named'
 import type { Product, ShelfLot } from '@/core/stock/product'
 import { amountHint, type House, id, instant, neededMoney, optionalWords, readAmount } from './fields'
@@ -16,6 +17,7 @@ export const shelfColumns = {
   name: ['name', 'product', 'tin', 'what'],
   family: ['family', 'kind', 'paint', 'type'],
   colour: ['colour', 'color', 'colour name', 'color name', 'shade'],
+  sheen: ['sheen', 'gloss', 'shine'],
   value: ['value', 'hex', 'colour value', 'color value'],
   size: ['size', 'holds', 'full'],
   price: ['price', 'cost', 'paid'],
@@ -115,12 +117,20 @@ const familyByWords = new Map(
   familyCodes.flatMap((code) => [code, getFamily(code).words].map((said) => [said.toLowerCase(), code])),
 )
 
+const sheenByWords = new Map<string, Sheen>([
+  ...sheenCodes.flatMap((code) => [code, sheens[code]].map((said) => [said, code] as const)),
+  ['matte', 'matt'],
+])
+
 /** A line at a time: a product that stands there, or stood in a line before, is one product. */
 function readerOf(house: House, { products, lots }: Standing, newId: () => string) {
-  const nameOf = (name: string, family: string, colour: string | null) =>
-    [name, family, colour ?? ''].join('\n').trim().toLowerCase()
+  const nameOf = (name: string, family: string, colour: string | null, sheen: string | null | undefined) =>
+    [name, family, colour ?? '', sheen ?? ''].join('\n').trim().toLowerCase()
   const known = new Map(
-    products.map(({ id: productId, name, family, colourName }) => [nameOf(name, family, colourName), productId]),
+    products
+      .map(({ id: productId, name, family, colourName, sheen }) => [nameOf(name, family, colourName, sheen), productId] as const)
+      // a table that says no sheen means what stands there, whatever it shines like
+      .concat(products.map(({ id: productId, name, family, colourName }) => [nameOf(name, family, colourName, null), productId])),
   )
   const fresh = new Map<string, string>()
   const stamped = new Set(lots.flatMap(({ productId, code }) => (code ? [`${productId} ${code.toLowerCase()}`] : [])))
@@ -133,14 +143,15 @@ function readerOf(house: House, { products, lots }: Standing, newId: () => strin
     }
     const cells = Object.fromEntries(columns.filter((column) => at[column] !== undefined).map((each) => [each, cellOf(each)]))
     const family = familyByWords.get(cellOf('family').toLowerCase())
-    const name = nameOf(cellOf('name'), family ?? '', cellOf('colour'))
+    const sheen = sheenByWords.get(cellOf('sheen').toLowerCase())
+    const name = nameOf(cellOf('name'), family ?? '', cellOf('colour'), sheen)
     const standing = known.get(name)
     if (!standing && !fresh.has(name)) fresh.set(name, newId())
     const productId = (standing ?? fresh.get(name)) as ProductId
     const hex = cellOf('value')
     const typed: ShelfLineText = {
       ...{ productId, known: standing !== undefined, lotId: newId(), countId: newId() },
-      ...{ name: cellOf('name'), family: family as ShelfLineText['family'], colourName: cellOf('colour') },
+      ...{ name: cellOf('name'), family: family as ShelfLineText['family'], colourName: cellOf('colour'), sheen: sheen ?? '' },
       ...{ colourHex: hex === '' || hex.startsWith('#') ? hex : `#${hex}`, size: cellOf('size'), price: cellOf('price') },
       ...{ left: cellOf('left'), code: cellOf('code') },
     }
@@ -152,6 +163,9 @@ function readerOf(house: House, { products, lots }: Standing, newId: () => strin
       troubles[of[path] ?? (path as ShelfColumn)] ??= issue.message
     }
     if (!family) troubles.family = cellOf('family') === '' ? 'Which family it is of.' : 'No family is called so here.'
+    if (cellOf('sheen') !== '' && !sheen) troubles.sheen = `No sheen is called so: ${Object.values(sheens).join(', ')}.`
+    else if (family && sheen && !sheensOf(family).includes(sheen))
+      troubles.sheen = `It is not made in it: ${getFamily(family).words}.`
     if (row.length > width) troubles.name ??= 'It has more cells than there are columns.'
     const mark = `${productId} ${cellOf('code').toLowerCase()}`
     if (cellOf('code') !== '' && stamped.has(mark)) troubles.code ??= 'A tin stamped so stands there already.'

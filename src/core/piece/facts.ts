@@ -22,12 +22,13 @@ export const factsOf = (part: Omit<Part, 'plan' | 'earlier'>): FinishablePart =>
 
 /**
  * Steps that a new plan need not ask for again, in the order they were worked: what is behind the part, of its plan and of
- * earlier ones, and what is being worked now, whose clock goes on.
+ * earlier ones, and what is being worked now, whose clock goes on. Each in the sheen that was noted, where one was.
  */
-export const doneOn = ({ part, steps }: Pick<PartJourney, 'part' | 'steps'>): PlanStep[] => [
-  ...part.earlier,
-  ...steps.filter(({ state }) => state.status !== 'waiting').map(({ step }) => step),
-]
+export function doneOn({ part, steps, done }: Pick<PartJourney, 'part' | 'steps' | 'done'>): PlanStep[] {
+  const noted = new Map(done.flatMap(({ step, state }) => (state.coat?.coat.sheen ? [[step.id, state.coat.coat.sheen]] : [])))
+  const begun = steps.filter(({ state }) => state.status !== 'waiting').map(({ step }) => step)
+  return [...part.earlier, ...begun].map((step) => ({ ...step, sheen: noted.get(step.id) ?? step.sheen }))
+}
 
 /** Steps of the plan in force that nobody has begun. */
 export const aheadOn = ({ steps }: Pick<PartJourney, 'steps'>): PlanStep[] =>

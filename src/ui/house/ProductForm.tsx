@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { families, type FamilyCode, isPaint, unitOf } from '@/core/craft/families'
+import { saidByTin, sheens, sheensOf } from '@/core/craft/sheen'
 import { productInput, type ProductText } from '@/core/input/house'
 import { smallUnit } from '@/core/measure/amount'
 import { useActions } from '@/ui/form/actions'
@@ -22,6 +23,7 @@ export function ProductForm() {
     family: 'clay',
     colourName: '',
     colourHex: '',
+    sheen: '',
     size: '',
     price: '',
     lotId: uuidv7(),
@@ -42,7 +44,12 @@ export function ProductForm() {
     <form onSubmit={(event) => void submit(event)} noValidate className="mt-4 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
       <ChoiceField
         label="Family"
-        {...register('family', { onChange: (event: { target: { value: FamilyCode } }) => setFamily(event.target.value) })}
+        {...register('family', {
+          onChange: (event: { target: { value: FamilyCode } }) => {
+            setFamily(event.target.value)
+            form.setValue('sheen', '')
+          },
+        })}
         options={pairs(families)}
       />
       <TextField label="What stands on it" {...register('name')} trouble={troubleOf('name')} />
@@ -53,6 +60,13 @@ export function ProductForm() {
       />
       <TextField label={`Price, ${house.currency}`} inputMode="decimal" {...register('price')} trouble={troubleOf('price')} />
       <TextField label="Stamped on it" placeholder="4417" {...register('code')} trouble={troubleOf('code')} />
+      {saidByTin(family) && (
+        <ChoiceField
+          label="Sheen"
+          {...register('sheen')}
+          options={[['', 'it does not say'], ...sheensOf(family).map((code) => [code, sheens[code]] as const)]}
+        />
+      )}
       {isPaint(family) && (
         <>
           <TextField label="Colour’s name" {...register('colourName')} trouble={troubleOf('colourName')} />

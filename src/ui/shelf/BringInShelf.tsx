@@ -34,7 +34,7 @@ export function BringInShelf({ products, lots }: Props) {
     <div className="mt-4 space-y-6">
       <p className="max-w-prose text-lg text-soft">
         A table as CSV, its first line naming the columns: <strong>name, family, size</strong> and <strong>price</strong>, and
-        where you have them colour, value (#51636b), left and stamped. Sizes and money as you write them here.
+        where you have them colour, value (#51636b), sheen, left and stamped. Sizes and money as you write them here.
       </p>
       <div className="flex flex-wrap items-center gap-3">
         <label className="press press-now cursor-pointer focus-within:outline-3">

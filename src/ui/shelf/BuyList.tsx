@@ -4,6 +4,7 @@ import { useMemo } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { z } from 'zod'
 import { type FamilyCode, getFamily, unitOf } from '@/core/craft/families'
+import { type Sheen, sheens } from '@/core/craft/sheen'
 import { formatAmount, plainAmount } from '@/core/measure/amount'
 import { formatMoney, moneyText } from '@/core/measure/money'
 import type { PieceId } from '@/core/measure/named'
@@ -22,6 +23,7 @@ export interface BuyLine {
   family: FamilyCode
   hex: string | null
   colour: string | null
+  sheen: Sheen | null
   byMs: number | null
   pieces: { id: PieceId; name: string }[]
   coats: number
@@ -32,7 +34,7 @@ export interface BuyLine {
   cost: number
   enough: number
 }
-const keyOf = ({ family, hex }: BuyLine) => `${family} ${hex}`
+const keyOf = ({ family, hex, sheen }: BuyLine) => `${family} ${hex} ${sheen}`
 /** What lies in the basket, by line: when the list was read that it was ticked on. */
 const basketKey = 'itinerum.basket'
 const basketOf = z.record(z.string(), z.string())
@@ -53,7 +55,9 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
   const { kept } = useOutbox()
   // what waits on this device says itself what was bought; once it is sent, a list that was read anew knows of it
   const waiting = new Set(
-    kept.flatMap(({ action, typed }) => (action === 'buyTins' ? [`${typed.family} ${typed.colourHex || null}`] : [])),
+    kept.flatMap(({ action, typed }) =>
+      action === 'buyTins' ? [`${typed.family} ${typed.colourHex || null} ${typed.sheen || null}`] : [],
+    ),
   )
   const isIn = (line: BuyLine) => waiting.has(keyOf(line)) || basket[keyOf(line)] === readAt
   const short = lines.filter(({ short: lacks }) => lacks > 0)
@@ -102,7 +106,8 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
   )
 }
 
-const nameOf = ({ family, colour }: BuyLine) => [colour, capital(getFamily(family).words)].filter(Boolean).join(', ')
+const nameOf = ({ family, colour, sheen }: BuyLine) =>
+  [colour, capital(getFamily(family).words), sheen && sheens[sheen]].filter(Boolean).join(', ')
 function chanceWords(share: number): string {
   const count = ofTwenty(share)
   return count === 20 ? 'enough' : typeof count === 'number' ? `enough in ${count} of 20` : 'not enough'
@@ -181,7 +186,7 @@ function useBuying(line: BuyLine, put: () => void) {
       ...{ entryId, at: new Date().toISOString(), family: line.family, name: nameOf(line) },
       // a colour that was never bought comes onto the shelf with its first tin
       productId: tins.find(({ productId }) => productId !== null)?.productId ?? '',
-      ...{ colourName: line.colour ?? '', colourHex: line.hex ?? '' },
+      ...{ colourName: line.colour ?? '', colourHex: line.hex ?? '', sheen: line.sheen ?? ('' as const) },
       tins: tins.map(({ size, price }) => ({
         ...{ id: uuidv7(), size: plainAmount(size, unitOf(line.family)), price: moneyText(price, house) },
       })),

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { getFamily } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
+import { sheens } from '@/core/craft/sheen'
 import { type ReadLine, type ReadTable, shelfColumns, shelfTableText } from '@/core/input/shelfTable'
 import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
@@ -87,6 +88,7 @@ function Line({ line: { row, cells, typed, troubles } }: { line: ReadLine }) {
           {[
             cells.colour && cells.name,
             troubles.family ? cells.family : getFamily(typed.family).words,
+            typed.sheen && sheens[typed.sheen],
             cells.code && `stamped ${cells.code}`,
           ]
             .filter(Boolean)

@@ -49,6 +49,7 @@ export default async function Buy({ searchParams }: { searchParams: Promise<{ be
             family: need.family,
             hex: need.hex,
             colour: need.name,
+            sheen: need.sheen ?? null,
             byMs: need.byMs,
             pieces: need.pieces,
             coats: need.uses.length,

@@ -5,7 +5,7 @@ import { whatMay } from '@/app/_server/may'
 import { hasPaymentService } from '@/app/_server/paymentService'
 import { type Basis, basisOf, readyFor } from '@/app/_server/quoting'
 import { loadHouse, readStudio } from '@/app/_server/session'
-import { draftLines, otherWays } from '@/core/house/quoteDraft'
+import { draftLines, otherSheens, otherWays } from '@/core/house/quoteDraft'
 import { payWays } from '@/core/input/quote'
 import { formatMoney } from '@/core/measure/money'
 import { dayAfter } from '@/core/measure/time'
@@ -166,10 +166,10 @@ async function draftOf({ view, kind, today, quotes, basis }: Asked): Promise<Dra
       const plan = partOf.get(partId)?.plan
       return { ...{ partId, words, money }, detail: [plan ? planWords(plan) : null, protection].filter(Boolean).join(', ') }
     }),
-    suggested: otherWays(journey, basis.price, studio.step, around).map(({ partId, ways }) => ({
-      words: `protection, ${partOf.get(partId)?.name ?? ''}`,
-      choices: ways,
-    })),
+    suggested: [
+      ...otherWays(journey, basis.price, studio.step, around).map((each) => ({ what: 'protection', ...each })),
+      ...otherSheens(journey, studio.method).map((each) => ({ what: 'sheen', ...each })),
+    ].map(({ what, partId, ways }) => ({ words: `${what}, ${partOf.get(partId)?.name ?? ''}`, choices: ways })),
     depositPercent: usual.depositPercent,
     validUntil,
     readyOn,
