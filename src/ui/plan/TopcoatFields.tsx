@@ -1,11 +1,12 @@
 'use client'
 /** What lies over the paint, and how much it shines: the two hang together, for not every topcoat is made in every sheen. */
-import { type Sheen, sheenCodes, sheens } from '@/core/craft/sheen'
+import { sheens } from '@/core/craft/sheen'
 import { getTopcoat, sheensUnder, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import { sheensToHave } from '@/core/finish/sheen'
 import { lastPaintOf, shinesAs } from '@/core/finish/topcoat'
 import { ChoiceField } from '@/ui/form/Field'
 import type { PlanPart } from './planPart'
+import { SheenChoice } from './SheenChoice'
 import type { Desk } from './useDesk'
 
 export function TopcoatFields({ part, desk }: { part: PlanPart; desk: Desk }) {
@@ -31,17 +32,11 @@ export function TopcoatFields({ part, desk }: { part: PlanPart; desk: Desk }) {
           }),
         ]}
       />
-      <ChoiceField
-        label="Sheen"
-        value={state.sheen ?? ''}
-        onChange={(event) => act({ kind: 'sheen', to: (event.target.value as Sheen | '') || null })}
-        options={[
-          ['', usual ? `as it comes: ${sheens[usual]}` : 'as it comes'],
-          ...sheenCodes.map((code) => {
-            const can = had.length === 0 || had.includes(code)
-            return [code, `${sheens[code]}${can ? '' : ': under no topcoat that it can have'}`, !can] as const
-          }),
-        ]}
+      <SheenChoice
+        value={state.sheen}
+        choose={(to) => act({ kind: 'sheen', to })}
+        {...{ usual, had }}
+        hex={(wish.touches?.findLast(({ colour }) => colour)?.colour ?? state.colours.a).hex}
       />
     </>
   )
