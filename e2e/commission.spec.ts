@@ -1,4 +1,4 @@
-/** One commission, with its client in a browser of their own: offered, chosen, accepted to the letter, paid ahead, changed twice, paid, handed over. */
+/** One commission from the enquiry, with its client in a browser of their own: taken in, planned, offered, chosen, accepted to the letter, paid ahead, changed twice, worked with a snag, paid, handed over. */
 import { type ChildProcess, spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
@@ -8,6 +8,7 @@ import { textOfPdf } from '../src/papers/testing/textOfPdf'
 import { signed } from '../src/paymentSignature'
 import { expectAxeClean } from './axe'
 import { freePort, ownServer } from './ownServer'
+import { begin, lane, takenIn, takeThisWay, workOne, workPiece } from './work'
 
 const key = 'of the tests alone'
 const more: Record<string, string> = { ITINERUM_PAYMENTS_KEY: key }
@@ -32,11 +33,16 @@ test.describe.configure({ mode: 'serial' })
 
 let link = ''
 const piecePath = async () =>
-  `${own.address()}/pieces/${(await own.ask<{ id: string }>(`select id from piece where name like 'Nursery%'`))[0]?.id ?? ''}`
+  `${own.address()}/pieces/${(await own.ask<{ id: string }>(`select id from piece where name like 'Playroom%'`))[0]?.id ?? ''}`
 const asClient = async (browser: Browser): Promise<Page> => {
   const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
   await page.goto(link)
   return page
+}
+const atDesk = async (browser: Browser): Promise<Page> => {
+  const context = await browser.newContext({ baseURL: own.address() })
+  await own.letIn(context, 'Wenna')
+  return context.newPage()
 }
 const figures = async (page: Page) => {
   const all: Record<string, string> = {}
@@ -51,6 +57,23 @@ const comesTo = (page: Page, expected: Record<string, string>) =>
     expect(await figures(page)).toEqual(expected)
   }).toPass({ timeout: 30_000 })
 
+test('an enquiry: a bookcase they would like painted, matt, is taken in for its client and planned', async ({ browser }) => {
+  test.setTimeout(180_000)
+  const desk = await atDesk(browser)
+  await begin(desk, 'Playroom bookcase', 'Bookcase', { is: 'solid wood, close-grained', on: 'varnish or polyurethane' })
+  await desk.getByLabel('Price paid, GBP').fill('0')
+  await desk.getByLabel('From', { exact: true }).selectOption({ label: 'commission' })
+  await desk.getByLabel('Client, for a commission').fill('The Ferrow household')
+  await takenIn(desk, 'Playroom bookcase')
+  await lane(desk, 'Case').getByRole('link', { name: 'Choose a finish' }).click()
+  await desk.getByRole('radio', { name: 'Smooth solid' }).click()
+  await desk.getByLabel('Paint', { exact: true }).selectOption({ label: 'clay paint' })
+  await desk.getByRole('group', { name: 'Sheen' }).getByRole('button', { name: 'matt', exact: true }).click()
+  await desk.getByRole('checkbox', { name: /^The same on/ }).check()
+  await takeThisWay(desk, 'Playroom bookcase')
+  for (const part of ['Case', 'Shelves']) await expect(lane(desk, part).getByText('Smooth solid, matt')).toBeVisible()
+})
+
 test('an offer by part, with a way to choose, is read by the client, accepted by name, and kept to the letter', async ({
   browser,
   context,
@@ -64,6 +87,7 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   await expect(desk.getByRole('heading', { level: 1, name: 'Offered to The Ferrow household' })).toBeVisible()
   // what the plan makes of it: a line a part, in whole steps of the house's prices
   await expect(desk.getByText(/As planned it costs you £[\d.]+ and takes/)).toBeVisible()
+  await expect(desk.getByLabel('Look and sheen').first()).toHaveValue('Smooth solid, matt, water-based clear')
   await desk.locator('[name="lines.0.money"]').fill('175')
   await desk.locator('[name="lines.1.money"]').fill('110')
   await desk.getByRole('button', { name: 'Another line' }).click()
@@ -71,7 +95,10 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   await desk.locator('[name="lines.2.money"]').fill('-5')
   await expect(desk.locator('[data-figure="offered"]')).toHaveText('£280.00')
   await desk.getByRole('button', { name: 'Let them choose: protection, Case' }).click()
-  await desk.locator('[name="options.0.choices.1.extra"]').fill('45')
+  const ways = await desk
+    .locator('[name^="options.0.choices."][name$=".words"]')
+    .evaluateAll((all) => all.map((each) => (each as HTMLInputElement).value))
+  await desk.locator(`[name="options.0.choices.${ways.indexOf('hard exterior clear')}.extra"]`).fill('45')
   await desk.getByLabel('Not in it').fill('New shelves')
   // the day that the week gives, with what it pushes aside; then one with room in it
   await desk.getByRole('button', { name: 'When could it be ready?' }).click()
@@ -102,7 +129,7 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   await client.getByLabel('Your name').fill('Ode Ferrow')
   await client.getByRole('button', { name: 'I accept this' }).click()
   await expect(client.getByText('Choose one of each first.')).toBeVisible()
-  await client.getByRole('radio', { name: /£45\.00/ }).check()
+  await client.getByRole('radio', { name: /hard exterior clear .*£45\.00/ }).check()
   // 175 + 110 − 5 + 45, of it 30 %
   await expect(client.locator('[data-figure="total"]')).toHaveText('£325.00')
   await expect(client.locator('[data-figure="deposit"]')).toHaveText('£97.50')
@@ -122,7 +149,7 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   )
   const text = await textOfPdf(await paper.body())
   for (const said of [
-    'Nursery bookcase',
+    'Playroom bookcase',
     'for The Ferrow household',
     '£325.00',
     '£97.50',
@@ -136,8 +163,26 @@ test('an offer by part, with a way to choose, is read by the client, accepted by
   await elsewhere.getByRole('button', { name: 'No, thank you' }).click()
   await expect(elsewhere.getByText(/Accepted by Ode Ferrow on/)).toBeVisible()
   await desk.goto(`${own.address()}/pieces`)
-  await desk.getByRole('link', { name: /Nursery bookcase: they accepted the offer, £325\.00/ }).click()
+  await desk.getByRole('link', { name: /Playroom bookcase: they accepted the offer, £325\.00/ }).click()
   await expect(desk.getByText(digest)).toBeVisible()
+  // what they chose is not what was planned: planned so by one press, on the page of the piece too
+  await expect(desk.getByText('They chose hard exterior clear for case; its plan is another still.')).toBeVisible()
+  await desk.goto(piece)
+  const chosen = desk.getByText('They chose hard exterior clear for case; its plan is another still.')
+  await expect(chosen).toBeVisible()
+  await expectAxeClean(desk)
+  await desk.getByRole('button', { name: 'Plan it so' }).click()
+  await expect(chosen).toHaveCount(0)
+  expect(
+    await own.ask(
+      `select distinct s.family, s.sheen from step s join plan p on p.id = s.plan_id join part on part.id = p.part_id
+       where part.name = 'Case' and s.operation = 'clear-coat' and p.seal = 'hard' order by 1`,
+    ),
+  ).toEqual([
+    { family: 'hard-clear', sheen: 'matt' },
+    { family: 'water-clear', sheen: 'satin' },
+  ])
+  await desk.goto(`${piece}/offer`)
   const kept = (await desk.getByRole('link', { name: 'The file', exact: true }).getAttribute('href')) ?? ''
   const letter = await (await desk.request.get(new URL(kept, link).href)).body()
   expect(createHash('sha256').update(letter).digest('hex')).toBe(digest)
@@ -162,10 +207,10 @@ test('the deposit is told twice and booked once; a silent service takes nothing;
   await client.getByRole('button', { name: 'Pay; it is told twice' }).click()
   await comesTo(client, { agreed: '£325.00', paid: '£97.50', balance: '£227.50' })
   expect(
-    await own.ask('select amount::int, way from payment p join piece on piece.id = piece_id where name like $1', ['Nursery%']),
+    await own.ask('select amount::int, way from payment p join piece on piece.id = piece_id where name like $1', ['Playroom%']),
   ).toEqual([{ amount: 9_750, way: 'service' }])
   const [asked] = await own.ask<{ id: string }>(
-    `select r.id from payment_request r join piece on piece.id = piece_id where name like 'Nursery%' order by r.at desc limit 1`,
+    `select r.id from payment_request r join piece on piece.id = piece_id where name like 'Playroom%' order by r.at desc limit 1`,
   )
   const notice = {
     request: asked?.id,
@@ -192,11 +237,11 @@ test('the deposit is told twice and booked once; a silent service takes nothing;
   expect(await figures(desk)).toEqual({ agreed: '£325.00', paid: '£97.50', balance: '£227.50' })
 })
 
-test('two changes of mind: each waits for a yes; then the balance, something back, and it is handed over', async ({
+test('two changes of mind: each waits for a yes; a snag is mended; the balance, something back, and it is handed over', async ({
   browser,
   context,
 }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(480_000)
   await own.letIn(context, 'Wenna')
   const desk = await context.newPage()
   const piece = await piecePath()
@@ -216,7 +261,7 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
   await expect(desk.getByRole('button', { name: /^Start: / })).toHaveCount(0)
   await desk.goto(`${own.address()}/`)
   await expect(desk.getByRole('heading', { name: 'Waits for its client' })).toBeVisible()
-  await expect(desk.getByRole('link', { name: 'Nursery bookcase' }).last()).toBeVisible()
+  await expect(desk.getByRole('link', { name: 'Playroom bookcase' }).last()).toBeVisible()
   const client = await asClient(browser)
   await expect(client.getByRole('heading', { name: 'A change of what was agreed' })).toBeVisible()
   await client.getByLabel('Your name').fill('Ode Ferrow')
@@ -234,6 +279,19 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
   await expect(desk.getByRole('link', { name: 'Its record' })).toBeVisible()
   await expect(desk.getByText(/A change waits/)).toHaveCount(0)
 
+  // it is worked; on the way there is something wrong, and it is mended
+  const bench = await atDesk(browser)
+  await bench.goto(piece)
+  const on = lane(bench, 'Case')
+  const heading = on.getByRole('heading', { level: 3 }).first()
+  for (let worked = 0; worked < 25 && !((await heading.textContent()) ?? '').startsWith('Coat 2'); worked += 1)
+    if ((await workOne(bench, on, '20')) === null) await workPiece(bench, '20')
+  await on.getByText('Something went wrong').click()
+  await on.getByLabel('What is wrong').selectOption({ label: 'Brush marks' })
+  await on.getByRole('button', { name: 'Put the mending into the plan' }).click()
+  await expect(on.getByRole('list', { name: 'Snags' })).toContainText('Brush marks')
+  await workPiece(bench, '20')
+  await expect(on.getByRole('list', { name: 'Snags' })).toContainText(/mended/)
   await client.reload()
   await client.getByRole('button', { name: 'Pay the balance, £242.50' }).click()
   await client.getByRole('button', { name: 'Pay; it is told late' }).click()
@@ -287,7 +345,8 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
       ).body(),
     )
   const invoice = await paperOf('Invoice 1')
-  for (const part of ['Invoice 1', 'Nursery bookcase', '£340.00', '£330.00', '£10.00', 'SHA-256']) expect(invoice).toContain(part)
+  for (const part of ['Invoice 1', 'Playroom bookcase', '£340.00', '£330.00', '£10.00', 'SHA-256'])
+    expect(invoice).toContain(part)
   const note = await paperOf('Credit note 2')
   for (const part of ['Credit note 2', 'Taken back of invoice 1: A scratch on the way', '£10.00']) expect(note).toContain(part)
   const year = new Date().getFullYear()
@@ -302,14 +361,14 @@ test('two changes of mind: each waits for a yes; then the balance, something bac
     new URL((await client.getByRole('link', { name: 'Handover (PDF)' }).getAttribute('href')) ?? '', link).href,
   )
   const said = await textOfPdf(await handed.body())
-  for (const part of ['Handover', 'Nursery bookcase', 'Case', 'Shelves', 'Tall furniture is fixed to the wall', 'To touch up'])
+  for (const part of ['Handover', 'Playroom bookcase', 'Case', 'Shelves', 'Tall furniture is fixed to the wall', 'To touch up'])
     expect(said).toContain(part)
   const desks = await desk.request.get(`${piece.replace('/pieces/', '/api/pieces/')}/paper`)
   expect(await textOfPdf(await desks.body())).toContain('What was laid, and when')
   const books = await (
     await desk.request.get(`${own.address()}/api/studio/books?by=posting&year=${new Date().getFullYear()}`)
   ).text()
-  const lines = books.split(/\r?\n/).filter((line) => line.includes('Nursery bookcase') && line.includes('Clients'))
+  const lines = books.split(/\r?\n/).filter((line) => line.includes('Playroom bookcase') && line.includes('Clients'))
   // 97.50 and 242.50 came, 10.00 went back, 10.00 were written and struck; 340.00 is the sale, 10.00 of it taken back
   const amounts = lines.map((line) => line.split(',').at(-1)).toSorted()
   expect(amounts).toEqual(['10.00', '10.00', '10.00', '10.00', '242.50', '340.00', '97.50'])

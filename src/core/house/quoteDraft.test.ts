@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { defaultMethod } from '@/core/craft/method'
 import { readPiece } from '@/core/piece/journey'
 import { at, entry, fileWith, ms, partWith, planStep, worked } from '@/core/testing/piece'
-import { costOfPart, draftLines, draftSections, otherWays } from './quoteDraft'
+import { costOfPart, draftLines, draftSections, otherSheens, otherWays } from './quoteDraft'
 
 const around = { terms: { hourRate: 1800 }, unitPrice: { 'chalk-style': 4 }, method: defaultMethod } as const
 const topSteps = [planStep('t1'), planStep('t2')]
@@ -40,6 +40,27 @@ describe('the offer that a plan makes', () => {
       expect(new Set(all.map(({ words }) => words)).size).toBe(all.length)
       for (const { extra } of all) expect(Math.abs(extra % 500)).toBe(0)
     }
+    // each says how it would be planned, the first as it is
+    expect(ways[0]?.ways.map(({ plans }) => plans?.partId)).toEqual(ways[0]?.ways.map(() => ways[0]?.partId))
+    expect(new Set(ways[0]?.ways.map(({ plans }) => plans?.seal)).size).toBe(ways[0]?.ways.length)
     expect(otherWays(journey, 0, 500, { ...around, terms: { hourRate: 0 }, unitPrice: {} })).toEqual([])
+  })
+  test('what its topcoat is made in is chosen at nothing more, as planned first', () => {
+    const cleared = readPiece(
+      fileWith(
+        [partWith(topSteps, { id: 'top', name: 'Top' })].map((part) => ({
+          ...part,
+          plan: part.plan && ({ ...part.plan, seal: 'hard', sheen: 'matt' } as const),
+        })),
+        [],
+      ),
+      { climate: [], nowMs: ms('20:00') },
+    )
+    expect(otherSheens(cleared, defaultMethod)).toEqual([
+      {
+        partId: 'top',
+        ways: ['matt', 'satin', 'gloss'].map((sheen) => ({ words: sheen, extra: 0, plans: { partId: 'top', sheen } })),
+      },
+    ])
   })
 })

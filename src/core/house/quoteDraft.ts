@@ -16,7 +16,7 @@ import { gathered, sectionOf } from '@/core/piece/section'
 import { usedUpCost } from '@/core/piece/usedUp'
 import { materialsOf } from '@/core/plan/amounts'
 import { replan } from '@/core/plan/replan'
-import { type OfferSection, shareOut } from '@/core/price/offer'
+import { type OfferChoice, type OfferSection, shareOut } from '@/core/price/offer'
 
 export interface PartCosts {
   terms: Pick<PricingTerms, 'hourRate' | 'consumables'>
@@ -82,7 +82,7 @@ function protectionOf(steps: readonly PlannedStep[]): string | null {
 export interface OtherWay {
   partId: PartId
   /** as it is planned first */
-  ways: { words: string; extra: number }[]
+  ways: Pick<OfferChoice, 'words' | 'extra' | 'plans'>[]
 }
 /** In what else a part's topcoat is made: a tin of it costs as much, so a client may choose. As it is planned first. */
 export function otherSheens(journey: Journey, method: HouseMethod): OtherWay[] {
@@ -91,12 +91,18 @@ export function otherSheens(journey: Journey, method: HouseMethod): OtherWay[] {
     if (!plan || plan.care) return []
     const facts = factsOf(part)
     const wish = { ...plan, seal: plan.seal ?? undefined }
+    if (findRefusal(facts, wish)) return []
     const planned = { ...wish, seal: chooseTopcoat(facts, wish, { ...method, ...plan.departures }) }
     const had = sheensWith(planned.seal, planned)
     const [usual] = plan.sheen ? [plan.sheen] : had
     const others = had.filter((sheen) => sheen !== usual)
-    if (!usual || others.length === 0 || findRefusal(facts, planned)) return []
-    return [{ partId: part.id, ways: [usual, ...others].map((sheen) => ({ words: sheens[sheen], extra: 0 })) }]
+    if (!usual || others.length === 0) return []
+    return [
+      {
+        partId: part.id,
+        ways: [usual, ...others].map((sheen) => ({ words: sheens[sheen], extra: 0, plans: { partId: part.id, sheen } })),
+      },
+    ]
   })
 }
 /** How each painted part may be protected instead, of what suits its use, each by its own plan; parts with one way alone are left out. */
@@ -112,25 +118,27 @@ export function otherWays(
     const { plan } = part
     if (!plan || plan.care) return []
     const facts = factsOf(part)
+    const method = { ...around.method, ...plan.departures }
     const planWith = (seal: TopcoatCode | undefined) => {
-      const outcome = replan(facts, { ...plan, seal }, [], around.method)
+      const outcome = replan(facts, { ...plan, seal }, [], method)
       if (!('steps' in outcome)) return null
       const cost = outcome.steps.reduce((sum, each) => sum + costOfStep(each, part, around), 0)
       return { cost, words: protectionOf(outcome.steps) }
     }
-    const planned = planWith(plan.seal ?? undefined)
+    const wish = { ...plan, seal: plan.seal ?? undefined }
+    const planned = planWith(wish.seal)
     if (!planned?.words) return []
+    const plansOf = (seal: TopcoatCode) => ({ partId: part.id, seal })
     const known = new Set([planned.words])
     const others = topcoatCodes.flatMap((code) => {
       const other = getTopcoat(code).uses.includes(part.use) ? planWith(code) : null
       if (!other?.words || known.has(other.words)) return []
       known.add(other.words)
       const extra = Math.round((((other.cost - planned.cost) / all) * price) / step) * step || 0
-      return [{ words: other.words, extra }]
+      return [{ words: other.words, extra, plans: plansOf(code) }]
     })
     if (others.length === 0) return []
-    return [
-      { partId: part.id, ways: [{ words: planned.words, extra: 0 }, ...others.sort((one, other) => one.extra - other.extra)] },
-    ]
+    const asPlanned = { words: planned.words, extra: 0, plans: plansOf(chooseTopcoat(facts, wish, method)) }
+    return [{ partId: part.id, ways: [asPlanned, ...others.sort((one, other) => one.extra - other.extra)] }]
   })
 }

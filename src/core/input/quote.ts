@@ -2,6 +2,8 @@
 import { z } from 'zod'
 import { layerKinds } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
+import { sheenCodes } from '@/core/craft/sheen'
+import { topcoatCodes } from '@/core/craft/topcoats'
 import { type Accepted, type Offer, paymentKinds, quoteKinds } from '@/core/price/offer'
 import {
   day,
@@ -33,6 +35,8 @@ const section = z.object({
     )
     .max(80),
 })
+/** How the plan makes a way, where it was the plan that offered it. */
+const plans = z.object({ partId: id, seal: z.enum(topcoatCodes).optional(), sheen: z.enum(sheenCodes).optional() })
 /** An offer as it is typed: its lines, what may be chosen, what else is said. */
 export const quoteInput = (house: House) =>
   z
@@ -58,7 +62,7 @@ export const quoteInput = (house: House) =>
             id,
             words: words('what is to be chosen', 120),
             choices: z
-              .array(z.object({ id, words: words('what this way is', 160), extra: signedMoney(house) }))
+              .array(z.object({ id, words: words('what this way is', 160), extra: signedMoney(house), plans: plans.optional() }))
               .min(2, 'A choice has two ways at least.')
               .max(6, 'At most six ways.'),
           }),
@@ -89,7 +93,7 @@ export const offerShape: z.ZodType<Offer> = z.object({
     z.object({
       id: z.string(),
       words: z.string(),
-      choices: z.array(z.object({ id: z.string(), words: z.string(), extra: minor })),
+      choices: z.array(z.object({ id: z.string(), words: z.string(), extra: minor, plans: plans.optional() })),
     }),
   ),
   excluded: z.string().nullable(),

@@ -3,6 +3,8 @@
  * is agreed and owed when changes and payments have come. Money in minor units, days as YYYY-MM-DD; pure.
  */
 import type { LayerKind } from '@/core/craft/operations'
+import type { Sheen } from '@/core/craft/sheen'
+import type { TopcoatCode } from '@/core/craft/topcoats'
 import { roundMoney } from '@/core/measure/money'
 import type { Instant, PartId } from '@/core/measure/named'
 
@@ -16,11 +18,19 @@ export interface OfferLine {
   /** of a change: less than nothing where it costs less */
   money: number
 }
+/** How a way is planned: a part under a topcoat, or in a sheen. */
+export interface ChoicePlans {
+  partId: PartId
+  seal?: TopcoatCode | undefined
+  sheen?: Sheen | undefined
+}
 export interface OfferChoice {
   id: string
   words: string
   /** beside what the lines come to */
   extra: number
+  /** absent where no plan knows of it */
+  plans?: ChoicePlans | undefined
 }
 /** One way of several: the first is what the lines hold. */
 export interface OfferOption {

@@ -103,7 +103,7 @@ export function QuoteForm({ pieceId, kind, draft }: Props) {
           {formatMoney(total, house)}
         </span>
       </p>
-      <QuoteOptions {...{ control, register, troubleOf, watch }} suggested={draft.suggested} />
+      <QuoteOptions {...{ control, register, troubleOf, watch }} setValue={form.setValue} suggested={draft.suggested} />
       <div className="mt-6 grid items-end gap-4 sm:grid-cols-2">
         <AreaField label="Not in it" rows={2} {...register('excluded')} trouble={troubleOf('excluded')} />
         <div className="grid grid-cols-2 items-end gap-4">

@@ -1,26 +1,35 @@
 'use client'
 /** What a client chooses from, as it is written into an offer. */
-import { type Control, type FieldPath, useFieldArray, type UseFormRegister, type UseFormWatch } from 'react-hook-form'
+import {
+  type Control,
+  type FieldPath,
+  useFieldArray,
+  type UseFormRegister,
+  type UseFormSetValue,
+  type UseFormWatch,
+} from 'react-hook-form'
 import { v7 as uuidv7 } from 'uuid'
 import type { QuoteText } from '@/core/input/quote'
 import { signedMoneyText } from '@/core/measure/money'
+import type { OfferChoice } from '@/core/price/offer'
 import { TextField } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 
 /** A choice that the plan itself makes: the same part, protected another way. */
 export interface Suggested {
   words: string
-  choices: { words: string; extra: number }[]
+  choices: Pick<OfferChoice, 'words' | 'extra' | 'plans'>[]
 }
 interface OptionsProps {
   control: Control<QuoteText>
   register: UseFormRegister<QuoteText>
   troubleOf: (path: FieldPath<QuoteText>) => string | undefined
   watch: UseFormWatch<QuoteText>
+  setValue: UseFormSetValue<QuoteText>
   suggested: readonly Suggested[]
 }
 /** What the client chooses from; the first way is what the lines hold. */
-export function QuoteOptions({ control, register, troubleOf, watch, suggested }: OptionsProps) {
+export function QuoteOptions({ control, register, troubleOf, watch, setValue, suggested }: OptionsProps) {
   const house = useHouse()
   const options = useFieldArray({ control, name: 'options', keyName: 'key' })
   const there = watch('options')
@@ -40,7 +49,7 @@ export function QuoteOptions({ control, register, troubleOf, watch, suggested }:
                 Strike it
               </button>
             </div>
-            <Ways {...{ control, register, troubleOf, index }} />
+            <Ways {...{ control, register, troubleOf, setValue, index }} />
           </li>
         ))}
       </ul>
@@ -54,10 +63,11 @@ export function QuoteOptions({ control, register, troubleOf, watch, suggested }:
               options.append({
                 id: uuidv7(),
                 words: each.words,
-                choices: each.choices.map(({ words, extra }) => ({
+                choices: each.choices.map(({ words, extra, plans }) => ({
                   id: uuidv7(),
                   words,
                   extra: signedMoneyText(extra, house),
+                  plans,
                 })),
               })
             }
@@ -89,8 +99,9 @@ function Ways({
   control,
   register,
   troubleOf,
+  setValue,
   index,
-}: Pick<OptionsProps, 'control' | 'register' | 'troubleOf'> & { index: number }) {
+}: Pick<OptionsProps, 'control' | 'register' | 'troubleOf' | 'setValue'> & { index: number }) {
   const house = useHouse()
   const ways = useFieldArray({ control, name: `options.${index}.choices`, keyName: 'key' })
   return (
@@ -100,7 +111,10 @@ function Ways({
           <li key={field.key} className="grid grid-cols-[1fr_8rem] items-end gap-3">
             <TextField
               label={at === 0 ? 'As it stands in the lines' : 'Or'}
-              {...register(`options.${index}.choices.${at}.words`)}
+              {...register(`options.${index}.choices.${at}.words`, {
+                // in other words it is another thing: no plan knows of it
+                onChange: () => setValue(`options.${index}.choices.${at}.plans`, undefined),
+              })}
               trouble={troubleOf(`options.${index}.choices.${at}.words`)}
             />
             <TextField

@@ -2,11 +2,12 @@
 import { getPieceView as getView, loadStock, type PieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { loadHouse, readStudio } from '@/app/_server/session'
+import { chosenWays } from '@/core/house/chosenWay'
 import { formatMoney } from '@/core/measure/money'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
 import { restsOf } from '@/core/piece/rests'
-import { listWaiting } from '@/db/quote'
+import { listQuotes, listWaiting } from '@/db/quote'
 import { DoneSheetProvider } from '@/ui/bench/DoneSheet'
 import { Link } from '@/ui/frame/Link'
 import { AddPhotos } from '@/ui/photo/AddPhotos'
@@ -19,6 +20,7 @@ import { PartProgress } from '@/ui/piece/PartProgress'
 import { nextWords, StageLine } from '@/ui/piece/PieceRow'
 import { RestList } from '@/ui/piece/RestList'
 import { isFirst, WholeProgress } from '@/ui/piece/WholeProgress'
+import { PlanChosen } from '@/ui/quote/PlanChosen'
 import { stageWords } from '@/words/piece'
 import { dateWords, dayDateWords, hoursWords } from '@/words/time'
 
@@ -35,12 +37,15 @@ export default async function PiecePage({ params }: Params) {
   const view = await getView(params)
   const { studio, journey, channels, air, nowMs } = view
   const { piece, photos } = journey.file
-  const [shelf, { people }, may, waiting] = await Promise.all([
+  const may = await whatMay()
+  const asksQuotes = piece.client !== null && journey.ending === null && may('quote') && !studio.hidesMoney
+  const [shelf, { people }, waiting, quotes] = await Promise.all([
     loadStock(view),
     loadHouse(),
-    whatMay(),
     readStudio((client) => listWaiting(client, piece.id)),
+    asksQuotes ? readStudio((client) => listQuotes(client, piece.id)) : [],
   ])
+  const chosen = chosenWays(quotes, journey.parts)
   const stock = { ...shelf, waiting: new Set(waiting.map(({ pieceId }) => pieceId)) }
   const wholeProps = { journey, stock, house: studio, nowMs }
   const first = photos.find(({ moment }) => moment === 'before')
@@ -48,6 +53,7 @@ export default async function PiecePage({ params }: Params) {
   return (
     <DoneSheetProvider air={air}>
       <Head view={view} may={may} />
+      {chosen.length > 0 && <PlanChosen pieceId={piece.id} ways={chosen} />}
       {waiting.length > 0 && (
         <p role="status" className="mb-6 max-w-prose border-l-4 border-late pl-4 text-lg font-semibold">
           A change waits for the client’s yes: leave what it changes alone until then.

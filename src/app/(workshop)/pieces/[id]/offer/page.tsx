@@ -5,6 +5,7 @@ import { whatMay } from '@/app/_server/may'
 import { hasPaymentService } from '@/app/_server/paymentService'
 import { type Basis, basisOf, readyFor } from '@/app/_server/quoting'
 import { loadHouse, readStudio } from '@/app/_server/session'
+import { chosenWays } from '@/core/house/chosenWay'
 import { draftLines, otherSheens, otherWays } from '@/core/house/quoteDraft'
 import { payWays } from '@/core/input/quote'
 import { formatMoney } from '@/core/measure/money'
@@ -16,6 +17,7 @@ import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
 import { MadeQuotes } from '@/ui/quote/MadeQuotes'
 import { type PaidLine, Payments } from '@/ui/quote/Payments'
+import { PlanChosen } from '@/ui/quote/PlanChosen'
 import { type Draft, QuoteForm } from '@/ui/quote/QuoteForm'
 import { planWords } from '@/words/job'
 import { dayDateWords, hoursWords, loggedWords } from '@/words/time'
@@ -44,6 +46,7 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
       : agreed.balance > 0
         ? { what: 'balance' as const, amount: agreed.balance }
         : null
+  const chosen = journey.ending ? [] : chosenWays(quotes, journey.parts)
   const asked: Asked = { view, kind, today, quotes, basis: await basisOf(view) }
   return (
     <div className="pt-6">
@@ -56,6 +59,7 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
           A change waits for their yes. What it changes is not worked on until they say it, or you write why it goes on.
         </p>
       )}
+      {chosen.length > 0 && <PlanChosen pieceId={piece.id} ways={chosen} />}
       {agreed.total !== null && <Figures agreed={agreed} money={(minor) => formatMoney(minor, studio)} />}
       {quotes.length > 0 && (
         <div className="mt-8 grid grid-cols-1 gap-x-14 gap-y-10 lg:grid-cols-2">
