@@ -12,6 +12,7 @@ import { topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import { bleedsThrough } from '@/core/finish/ground'
 import { primerHex } from '@/core/finish/lines'
 import { asTheyStand, type Reachable, reachableFrom } from '@/core/finish/reachable'
+import type { RefusalCode } from '@/core/finish/refusal'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Colour, FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Act } from '@/core/stack/surface'
@@ -55,6 +56,7 @@ const mostTried = 40
 /** All that can be made, what leaves the least behind first; of a look in a paint the nearest colour alone. */
 export function whatCanBeMade(asked: MakeAsk): Makeable[] {
   const { shelf } = asked.means
+  const coverOf = remembered(coverKind(asked.part))
   const paints = paintCodes.filter((code) => shelf.some(({ family, amount }) => family === code && amount > 0))
   return paints
     .flatMap((paint) => {
@@ -62,11 +64,23 @@ export function whatCanBeMade(asked: MakeAsk): Makeable[] {
         a: reachableFrom(asked.wanted.a.hex, tinsOf(shelf, paint)),
         b: asTheyStand(asked.wanted.b.hex, tinsOf(shelf, paint)),
       }
+      // looks with as many colours choose from the same
+      const pairs = remembered((slots: string) => pairsFor(slots, near))
       return lookCodes
         .filter((look) => getLook(look).paints.includes(paint))
-        .flatMap((look) => nearestOf(look, paint, near, asked))
+        .flatMap((look) => nearestOf(look, paint, pairs(getLook(look).slots.join('')), { ...asked, coverOf }))
     })
     .sort((one, other) => one.over - other.over || one.figures.minutes - other.figures.minutes)
+}
+
+/** What was worked out for a word before. */
+function remembered<T>(work: (key: string) => T): (key: string) => T {
+  const known = new Map<string, T>()
+  return (key) => {
+    const made = known.get(key) ?? work(key)
+    known.set(key, made)
+    return made
+  }
 }
 
 const tinsOf = (shelf: Shelf, paint: FamilyCode) =>
@@ -78,7 +92,7 @@ interface Pair {
   distance: number
 }
 /** Colours for the places a look has, nearest first. The second is taken as it stands in a tin. */
-function pairsFor(slots: readonly string[], { a: firsts, b: seconds }: Near): Pair[] {
+function pairsFor(slots: string, { a: firsts, b: seconds }: Near): Pair[] {
   const apart = ({ distance }: Pair) => distance
   if (!slots.includes('a')) return [{ chosen: [], colours: {}, distance: 0 }]
   if (!slots.includes('b')) return firsts.map((a) => ({ chosen: [a], colours: { a: a.colour }, distance: a.distance }))
@@ -95,24 +109,33 @@ interface Near {
   b: readonly Reachable[]
 }
 
+type CoverOf = (hex: string) => string
+/** How a colour covers by itself, on the part as it was found and over a primer. */
+function coverKind(part: FinishablePart): CoverOf {
+  const existing = getExistingFinish(part.existing)
+  const found = part.foundColour ?? existing.tone ?? getSubstrate(part.substrate).tone
+  return (hex) =>
+    [
+      coverFor(hex, found, existing.layer === 'oldPaint').coats,
+      coverFor(hex, primerHex, true).coats,
+      ...[isPale(hex), hidesBadly(hex), lchOf(hex).lightness > 0.3],
+    ].join()
+}
+
 /**
  * What colours are known to take, so that a tin that can't give it is not planned with again: colours that cover alike over whatever may
  * lie below them take the same at the same place, and any colour what the thinnest coat seen there takes.
  */
-function knownNeeds(part: FinishablePart) {
+function knownNeeds(part: FinishablePart, coverOf: CoverOf) {
   const known = new Map<string, number>()
   // a colour laid all over takes another amount than the same brushed over it here and there: each place has its own
   const coat = new Map<number, number>()
-  const existing = getExistingFinish(part.existing)
-  const found = part.foundColour ?? existing.tone ?? getSubstrate(part.substrate).tone
   const kindOf = (place: number, { colour: { hex } }: Reachable, chosen: readonly Reachable[]) => {
     const other = chosen.find((_, k) => k !== place)
     return [
       place,
       other && coverFor(hex, other.colour.hex, true).coats,
-      coverFor(hex, found, existing.layer === 'oldPaint').coats,
-      coverFor(hex, primerHex, true).coats,
-      ...[isPale(hex), hidesBadly(hex), lchOf(hex).lightness > 0.3],
+      coverOf(hex),
       bleedsThrough(
         part,
         chosen.map((each) => each.colour.hex),
@@ -147,12 +170,11 @@ const hair = 0.2
 function nearestOf(
   look: LookCode,
   paint: FamilyCode,
-  near: Near,
-  { part, done = [], method, sheen, means }: MakeAsk,
+  pairs: readonly Pair[],
+  { part, done = [], method, sheen, means, coverOf }: MakeAsk & { coverOf: CoverOf },
 ): Makeable[] {
-  const pairs = pairsFor(getLook(look).slots, near)
   const seals = [undefined, ...topcoatCodes.filter((code) => topcoatFits(code, part.use, paint))]
-  const { learn, goRound } = knownNeeds(part)
+  const { learn, goRound } = knownNeeds(part, coverOf)
   let best: Makeable | null = null
   for (const seal of seals) {
     let tried = 0
@@ -166,7 +188,7 @@ function nearestOf(
       const outcome = replan(part, wish, done, method)
       // what refuses a look refuses it in any colour
       if ('refusal' in outcome) {
-        wantsOther = true
+        wantsOther = byTopcoat.includes(outcome.refusal.code)
         break
       }
       const amounts = sumAmounts(outcome.steps)
@@ -174,7 +196,7 @@ function nearestOf(
       const { left, lacking } = takeFrom(means.shelf, amounts)
       // another colour may want another primer, or nothing between itself and the next; it wants the same wax over it
       if (lacking.some((family) => !isByColour(family, paint)) || lacksOver(outcome.steps, means.shelf)) {
-        wantsOther = true
+        wantsOther = !lacksBelow(outcome.steps, paint, means.shelf)
         break
       }
       if (lacking.length > 0) {
@@ -195,6 +217,15 @@ function nearestOf(
 const isByColour = (family: FamilyCode, paint: FamilyCode): boolean => {
   const { role } = getFamily(family)
   return family === paint || role === 'primer' || role === 'clear'
+}
+/** What another topcoat may mend. */
+const byTopcoat: readonly RefusalCode[] = ['seal-use', 'no-seal', 'sheen', 'layers']
+/** Whether the look itself, and what prepares it, ask for more than there is of what has no colour: no other topcoat mends that. */
+function lacksBelow(steps: readonly PlannedStep[], paint: FamilyCode, shelf: Shelf): boolean {
+  const first = steps.findIndex(({ colour }) => colour !== null)
+  const own = steps.filter(({ touch, rule }, k) => k < first || (touch && !rule && !touch.startsWith('topcoat')))
+  const plain = sumAmounts(own).filter(({ family, hex }) => hex === null && !isByColour(family, paint))
+  return takeFrom(shelf, plain).lacking.length > 0
 }
 /** Whether what lies over the last colour is more by itself than the shelf has: no other colour mends that. */
 const lacksOver = (steps: readonly PlannedStep[], shelf: Shelf): boolean =>
