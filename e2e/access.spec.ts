@@ -42,6 +42,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   'to buy': () => Promise.resolve('/shelf/buy'),
   'counting the shelf': () => Promise.resolve('/shelf/count'),
   'a shelf brought in': () => Promise.resolve('/shelf/table'),
+  'what labels say': () => Promise.resolve('/shelf/labels'),
   house: () => Promise.resolve('/house'),
   'at the kerb': () => Promise.resolve('/kerb'),
   'how prices are made': () => Promise.resolve('/house/prices'),

@@ -357,6 +357,9 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
         },
       ],
     }),
+    keepLabels: () => ({
+      labels: [{ productId: ids.product, unit: 'ml', touchDry: '30 min', recoat: '2 h', cure: '30', coverage: '12' }],
+    }),
     emptyTin: () => ({ id: uuidv7(), at, back: false }),
     keepRoom: () => ({ id: uuidv7(), name: 'Room', sensor: '' }),
     takeDryingFigure: () => ({ id: uuidv7(), family: 'clay', at, back: true }),

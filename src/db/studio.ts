@@ -2,10 +2,12 @@
 import { z } from 'zod'
 import { type ConsumablePrices, usualPrices } from '@/core/craft/consumables'
 import { families } from '@/core/craft/families'
+import type { Label, LabelledTin } from '@/core/craft/label'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { codesOf } from '@/core/craft/parts'
 import { sheenCodes } from '@/core/craft/sheen'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
+import { labelShape } from '@/core/input/label'
 import { pricingKept } from '@/core/input/pricing'
 import type { ProductId, StudioId } from '@/core/measure/named'
 import { locales } from '@/core/measure/number'
@@ -162,7 +164,7 @@ export async function savePerson(client: Client, studioId: StudioId, person: Per
 }
 
 const productColumns =
-  'id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price, formula, sheen'
+  'id, name, family, colour_name as "colourName", colour_hex as "colourHex", size, unit, price, formula, sheen, label'
 const productRow = z.object({
   id: z.string(),
   name: z.string(),
@@ -174,12 +176,35 @@ const productRow = z.object({
   price: z.number(),
   formula: z.string().nullable(),
   sheen: z.enum(sheenCodes).nullable(),
+  label: labelShape.nullable(),
 }) satisfies z.ZodType<Product>
 const products = query('a product', productRow, `select ${productColumns} from seen_product order by family, name, id`)
 export const listProducts = (client: Client): Promise<Product[]> => many(client, products)
 
 const productById = query('a product', productRow, `select ${productColumns} from seen_product where id = $1`)
 export const findProduct = (client: Client, id: ProductId): Promise<Product | null> => maybe(client, productById, [id])
+
+const labelled = query(
+  'a label',
+  z.object({
+    ...{ id: z.string(), family: z.enum(codesOf(families)), colourHex: z.string().nullable() },
+    ...{ sheen: z.enum(sheenCodes).nullable(), label: labelShape },
+  }) satisfies z.ZodType<LabelledTin>,
+  'select id, family, colour_hex as "colourHex", sheen, label from product where label is not null order by id limit 500',
+)
+/** Tins whose label says otherwise than their family. */
+export const listLabelled = (client: Client): Promise<LabelledTin[]> => many(client, labelled)
+/** False where there is no such product. */
+export async function saveLabels(
+  client: Client,
+  labels: readonly { productId: ProductId; label: Label | null }[],
+): Promise<boolean> {
+  const { rowCount } = await client.query(
+    `update product p set label = l.label from jsonb_to_recordset($1::jsonb) as l("productId" uuid, label jsonb) where p.id = l."productId"`,
+    [JSON.stringify(labels)],
+  )
+  return rowCount === labels.length
+}
 
 /** Products that did not stand there before. */
 export async function addProducts(client: Client, studioId: StudioId, products: readonly Product[]): Promise<void> {

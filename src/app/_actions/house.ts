@@ -25,6 +25,7 @@ import {
   type StudioText,
 } from '@/core/input/house'
 import type { Answer } from '@/core/input/issues'
+import { labelInput, type LabelsText } from '@/core/input/label'
 import { methodInput, type MethodText } from '@/core/input/piece'
 import { pricingInput, type PricingText } from '@/core/input/pricing'
 import type { ShelfTableText } from '@/core/input/shelfTable'
@@ -32,7 +33,7 @@ import type { CountText } from '@/core/input/stock'
 import { addCalendarFeed, revokeCalendarFeed } from '@/db/calendarFeed'
 import { addDryingFigure, listRooms, saveRoom } from '@/db/climate'
 import { emptyLot, putLotBack } from '@/db/stock'
-import { listChannels, saveChannel, saveConsumables, saveMethod, savePricing, saveStudio } from '@/db/studio'
+import { listChannels, saveChannel, saveConsumables, saveLabels, saveMethod, savePricing, saveStudio } from '@/db/studio'
 
 export async function changeStudio(typed: StudioText): Promise<Answer> {
   return write(studioInput, typed, (client, studio, { wishKind, wishValue, ...entered }) =>
@@ -82,6 +83,12 @@ export const buyLot = async (typed: LotText): Promise<Answer> => putTinOnShelf(t
 export const countTins = async (typed: CountText): Promise<Answer> => countOnShelf(typed)
 /** A shelf brought in as a table. */
 export const bringInShelf = async (typed: ShelfTableText): Promise<Answer> => putTableOnShelf(typed)
+/** What stands on the labels of tins, one or many. */
+export async function keepLabels(typed: LabelsText): Promise<Answer> {
+  return write(labelInput, typed, async (client, _studio, { labels }) => {
+    if (!(await saveLabels(client, labels))) throw new Refused('not-found')
+  })
+}
 export async function emptyTin(typed: EmptyLotText): Promise<Answer> {
   return write(emptyLotInput, typed, async (client, _studio, { id, at, back }) => {
     await (back ? putLotBack(client, id) : emptyLot(client, id, at))

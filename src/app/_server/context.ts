@@ -6,7 +6,7 @@ import type { PieceFile } from '@/core/piece/piece'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
 import { listOtherWork } from '@/db/entry'
 import type { Client } from '@/db/pool'
-import { getStudio } from '@/db/studio'
+import { getStudio, listLabelled } from '@/db/studio'
 
 /** How far back the air still matters: the longest cure is 30 days. */
 const airDays = 45
@@ -41,7 +41,7 @@ export async function loadContext(client: Client, nowMs: number, files: readonly
     studio: await getStudio(client),
     rooms,
     climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
-    learned: await listLearned(client),
+    learned: { ...(await listLearned(client)), labels: await listLabelled(client) },
     others: await listOtherWork(
       client,
       files.map(({ piece }) => piece.id),

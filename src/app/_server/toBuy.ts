@@ -3,7 +3,7 @@ import 'server-only'
 import { takeOf, takesBy } from '@/core/learn/takes'
 import { needsOf, type PiecesNeed } from '@/core/piece/needs'
 import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
-import { type Product, type ShelfLot, shelfOf, shines } from '@/core/stock/product'
+import { labelledTins, type Product, type ShelfLot, shelfOf, shines } from '@/core/stock/product'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { listTakes } from '@/db/takes'
@@ -43,7 +43,7 @@ export async function loadToBuy(share: number): Promise<Shopping> {
     const [products, lots] = [await listProducts(client), await listLots(client)]
     const week = await findWeek(client)
     const takes = takesBy(await listTakes(client, mostTakes))
-    const needs = needsOf(journeys, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])))
+    const needs = needsOf(journeys, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])), labelledTins(products))
     const lines = toBuy(needs, {
       shelf: shelfOf(products, lots),
       offersFor: (need) => offersFor(need, products, lots),

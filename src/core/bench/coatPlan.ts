@@ -1,5 +1,6 @@
 /** What a coat is likely to be: its amount, mix, tool and tin, from the plan, the mixes made up, and how a like one went. Pure. */
 import { type FamilyCode, getFamily, isPaint, unitOf } from '@/core/craft/families'
+import { amountBy } from '@/core/craft/label'
 import { componentsOf, type NamedColour, shadeMix } from '@/core/craft/mixes'
 import type { Sheen } from '@/core/craft/sheen'
 import { type Batch, batchesFor, batchesIn, isGood, volumeFor } from '@/core/log/batch'
@@ -115,7 +116,7 @@ export function coatPlanOf(
   const mixed = parseMix(formula) !== null || getFamily(family).potLife !== undefined
   return {
     family,
-    amount: step.amount,
+    amount: Math.round(amountBy(step.amount, family, products.find(({ id }) => id === productId)?.label ?? null) * 10) / 10,
     unit: usual?.unit ?? unitOf(family),
     mix,
     applicator: last?.applicator ?? step.applicator ?? '',

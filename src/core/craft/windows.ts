@@ -26,6 +26,8 @@ export type PastCode =
 
 export interface StepWindow {
   clock: ClockKind
+  /** which figure of a label it is; absent where labels say nothing of it */
+  from?: 'recoat' | 'touchDry' | undefined
   opens: Range
   closes?: Range | undefined
   past?: PastCode | undefined
@@ -42,7 +44,7 @@ interface Row {
   on?: readonly SubstrateKind[]
   /** only where the house works so */
   school?: SchoolsAsked
-  window: Partial<StepWindow> & { from?: 'recoat' | 'touchDry' }
+  window: Partial<StepWindow>
 }
 
 const waxes: readonly FamilyCode[] = ['clear-wax', 'dark-wax', 'black-wax', 'white-wax', 'metallic-wax']
@@ -73,7 +75,7 @@ export const windowRows: readonly Row[] = [
     window: { opens: [20, 20], closes: [40, 40], past: 'abrade-instead' },
   },
   { after: ['texture-coat', 'knock-down'], window: { clock: 'evaporation', opens: [night, night] } },
-  { after: ['crackle-medium'], window: { opens: [night, night] } },
+  { after: ['crackle-medium'], window: { from: 'recoat' } },
   {
     after: ['coat'],
     family: ['chalk-mineral'],
@@ -121,11 +123,11 @@ export const windowRows: readonly Row[] = [
   {
     after: ['seal-between', 'clear-coat'],
     before: ['clear-coat', 'coat', 'seal-between', 'tape', 'resist'],
-    window: { opens: [120, 120], closes: [1440, 1440], past: 'scuff-first' },
+    window: { from: 'recoat', closes: [1440, 1440], past: 'scuff-first' },
   },
   // a solvent wax on a young acrylic clear bites it
   { after: ['clear-coat', 'seal-between'], before: ['clear-wax', 'tinted-wax'], window: { opens: [night, night] } },
-  { after: ['seal-between', 'clear-coat'], window: { opens: [120, 120] } },
+  { after: ['seal-between', 'clear-coat'], window: { from: 'recoat' } },
   { after: ['clear-wax'], on: ['leather'], before: ['wax-off'], window: { clock: 'reaction', opens: [night, 1440] } },
   {
     after: ['clear-wax'],
@@ -195,7 +197,7 @@ export function findStepWindow(
   const known = family === null ? null : getFamily(family)
   const { from, clock, opens = from && known?.[from], closes, past, source = 'craft' } = row.window
   if (!opens) return null
-  return { clock: clock ?? known?.clock ?? 'evaporation', opens, closes, past, source }
+  return { clock: clock ?? known?.clock ?? 'evaporation', opens, closes, past, source, ...(from && { from }) }
 }
 
 /** Moved air dries these unevenly, or tears them. */
@@ -220,8 +222,11 @@ export const curingFamily = (family: FamilyCode | null): FamilyCode =>
  * When a last coat may be handled, and used in full: after the house's days (21 or 30), never before the coat's own. Neither is
  * shortened by a thin film.
  */
-export function curingOf(family: FamilyCode, houseDays: number): { handle: StepWindow; use: StepWindow } {
-  const [low, high] = getFamily(family).cureDays ?? [21, 30]
+export function curingOf(
+  family: FamilyCode,
+  houseDays: number,
+  [low, high]: Range = getFamily(family).cureDays ?? [21, 30],
+): { handle: StepWindow; use: StepWindow } {
   const days = Math.max(houseDays, houseDays >= high ? high : low)
   return {
     handle: { clock: waxes.includes(family) ? 'reaction' : 'evaporation', opens: [dayMinutes, dayMinutes], source: 'craft' },

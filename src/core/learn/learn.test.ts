@@ -95,17 +95,17 @@ describe('what fingers found', () => {
 describe('a figure taken up', () => {
   const learned = { clay: { p50: 1.2, p80: 1.5, count: 6 } }
   test('opens later by the careful factor, and says whose figure it is', () => {
-    expect(asLearned(label, 'clay', learned)).toEqual({ ...label, opens: [72, 180], source: 'studio' })
+    expect(asLearned(label, { family: 'clay' }, learned)).toEqual({ ...label, opens: [72, 180], source: 'studio' })
   })
   test('never closes later than the label, and sooner where it dries faster', () => {
     const closing = { ...label, closes: [150, 180] as const }
-    expect(asLearned(closing, 'clay', learned).closes).toEqual([150, 180])
-    expect(asLearned(closing, 'clay', { clay: { p50: 0.8, p80: 0.9, count: 6 } }).closes).toEqual([120, 144])
+    expect(asLearned(closing, { family: 'clay' }, learned).closes).toEqual([150, 180])
+    expect(asLearned(closing, { family: 'clay' }, { clay: { p50: 0.8, p80: 0.9, count: 6 } }).closes).toEqual([120, 144])
   })
   test('leaves other products, and what goes on at once, alone', () => {
-    expect(asLearned(label, 'casein', learned)).toBe(label)
-    expect(asLearned(label, null, learned)).toBe(label)
+    expect(asLearned(label, { family: 'casein' }, learned)).toBe(label)
+    expect(asLearned(label, { family: null }, learned)).toBe(label)
     const now = { ...label, opens: [0, 0] as const }
-    expect(asLearned(now, 'clay', learned)).toBe(now)
+    expect(asLearned(now, { family: 'clay' }, learned)).toBe(now)
   })
 })

@@ -3,6 +3,7 @@
  * What opens is pushed to the careful factor, what closes is never pushed later than the label.
  */
 import type { FamilyCode } from '@/core/craft/families'
+import { asLabelled, type LabelledTin, labelOf, type LaidOf } from '@/core/craft/label'
 import type { StepWindow } from '@/core/craft/windows'
 
 export interface DryingFactor {
@@ -10,11 +11,19 @@ export interface DryingFactor {
   p80: number
   count: number
 }
-export type Learned = Partial<Record<FamilyCode, DryingFactor>>
+export type Learned = Partial<Record<FamilyCode, DryingFactor>> & {
+  /** tins whose label says otherwise than their family */
+  labels?: readonly LabelledTin[] | undefined
+}
 
-/** A label's window as this studio has seen it; unchanged where it has learned nothing. */
-export function asLearned(window: StepWindow, family: FamilyCode | null, learned: Learned): StepWindow {
+/** A window as this studio has seen it, else as the tin's own label says; as the family has it where nobody knows better. */
+export function asLearned(window: StepWindow, laid: LaidOf, learned: Learned): StepWindow {
+  const { family } = laid
   const factor = family === null ? undefined : learned[family]
+  if (!factor && family !== null && learned.labels) {
+    const label = labelOf(learned.labels, laid)
+    if (label) return asLabelled(window, family, label)
+  }
   if (!factor || window.opens[1] === 0) return window
   const { opens, closes } = window
   const sooner = Math.min(1, factor.p50)

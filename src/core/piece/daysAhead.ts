@@ -35,8 +35,9 @@ export const dryDay = 1440
 
 /** What must pass after a step in this air; for ever where it is too cold. */
 export function waitIn(air: Air, learned: Learned): (step: PlannedStep) => Wait {
-  return ({ window, family, film }) => {
-    const own = window && asLearned(window, family, learned)
+  return (step) => {
+    const { window, film } = step
+    const own = window && asLearned(window, step, learned)
     return waitOf(own, film, own ? dryingSpeed(own.clock, air) : 1)
   }
 }

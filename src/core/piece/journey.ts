@@ -19,6 +19,7 @@ import { isAhead, stateOf, type StepState, stepStates } from '@/core/log/stepSta
 import { compareText } from '@/core/measure/compareText'
 import type { Film } from '@/core/measure/film'
 import type { Instant, StepId } from '@/core/measure/named'
+import { cureOf, laidOf } from './laid'
 import { lanesOf, type StageCode, stageOf } from './lanes'
 import type { Climate, Part, PieceFile, PlanStep } from './piece'
 
@@ -115,7 +116,7 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
   const next = steps.find(({ state }) => state.status === 'waiting')?.step ?? null
   const assistance = assistanceOf(assistsIn(log), part.id)
   const open = ({ step, state }: DoneStep, own: StepWindow, filmOf = (film: Film) => film): OpenWindow => {
-    const label = asLearned(own, step.family, learned)
+    const label = asLearned(own, laidOf(step, state), learned)
     const { endedAt } = state
     const film = filmOf(state.coat?.coat.film ?? step.film)
     const times = windowFor({ endedAt, kind: label.clock, film, label, climate, assistance })
@@ -127,13 +128,13 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
   const finished = part.plan !== null && !running && (left ?? worked.length > 0) && steps.every(({ state }) => !isAhead(state))
   const own = { ...method, ...part.plan?.departures }
   const lastCoat = done.findLast(({ step }) => step.amount !== null)
-  const curing = finished && lastCoat ? curingOf(curingFamily(lastCoat.step.family), Number(own.fullUse)) : null
+  const curing =
+    finished && lastCoat ? curingOf(curingFamily(lastCoat.step.family), Number(own.fullUse), cureOf(lastCoat, learned)) : null
   // after a change of plan what holds a part back is the window to what follows by the new one
   const replanned = last !== undefined && part.earlier.includes(last.step)
   // what was planned with a fan dries so much faster only while one is on: that is read off the log
-  const fanned = own.drying === 'fan'
   const label =
-    last && (replanned || fanned)
+    last && (replanned || own.drying === 'fan')
       ? findStepWindow(last.step, next?.operation ?? null, { kind: kindOf(part), method: own })
       : (last?.step.window ?? null)
   const laidAt = running?.state.status === 'paused' ? running.state.laidAt : null

@@ -1,5 +1,6 @@
 /** What all pieces together still take from the shelf, by product family and colour. Amounts in ml or g; pure. */
 import { getFamily } from '@/core/craft/families'
+import { amountBy, type LabelledTin, labelOf } from '@/core/craft/label'
 import { isAhead } from '@/core/log/stepStates'
 import type { PieceId, StepId } from '@/core/measure/named'
 import { materialsOf, productKey } from '@/core/plan/amounts'
@@ -13,8 +14,12 @@ export interface PiecesNeed extends Need {
   byMs: number | null
 }
 
-/** `startsAt`: when a step begins by the week in force, ms. Cleaners are not reckoned: nobody runs out of water. */
-export function needsOf(journeys: readonly Journey[], startsAt: ReadonlyMap<StepId, number>): PiecesNeed[] {
+/** `startsAt`: when a step begins by the week in force, ms. `labels`: tins that go further, or less far, than their family. Cleaners are not reckoned: nobody runs out of water. */
+export function needsOf(
+  journeys: readonly Journey[],
+  startsAt: ReadonlyMap<StepId, number>,
+  labels: readonly LabelledTin[] = [],
+): PiecesNeed[] {
   const needs = new Map<string, PiecesNeed>()
   for (const { file, parts } of journeys)
     for (const { part, steps } of parts)
@@ -25,7 +30,8 @@ export function needsOf(journeys: readonly Journey[], startsAt: ReadonlyMap<Step
           const key = productKey({ family, hex, sheen })
           const need = needs.get(key) ?? { family, hex, name, sheen, uses: [], pieces: [], byMs: null }
           needs.set(key, need)
-          need.uses.push(amount)
+          const label = labelOf(labels, { family, colour: hex === null ? null : { hex }, sheen })
+          need.uses.push(amountBy(amount, family, label))
           if (need.pieces.at(-1)?.id !== file.piece.id) need.pieces.push({ id: file.piece.id, name: file.piece.name })
           const start = startsAt.get(step.id)
           if (start !== undefined) need.byMs = Math.min(need.byMs ?? Infinity, start)

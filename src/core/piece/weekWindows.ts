@@ -23,7 +23,7 @@ export function windowsSince(journeys: readonly Journey[], climate: Climate, sin
         part.done.flatMap(({ step, state }, k): WeekWindow[] => {
           const endedMs = state.endedAt ? Date.parse(state.endedAt) : NaN
           if (!step.window || step.window.opens[1] === 0 || !(endedMs >= sinceMs)) return []
-          const label = asLearned(step.window, step.family, learned)
+          const label = asLearned(step.window, { ...step, productId: state.coat?.coat.productId }, learned)
           const times = windowFor({
             endedAt: state.endedAt ?? '',
             kind: label.clock,

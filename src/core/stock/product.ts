@@ -1,5 +1,6 @@
 /** A tin on the shelf: its family, its colour where it has one, its size and price. Size in ml or g, money in minor units. */
 import type { FamilyCode } from '@/core/craft/families'
+import type { Label, LabelledTin } from '@/core/craft/label'
 import type { Sheen } from '@/core/craft/sheen'
 import type { ProductId } from '@/core/measure/named'
 import type { Shelf } from '@/core/plan/amounts'
@@ -13,12 +14,18 @@ export interface Product {
   colourHex: string | null
   /** as its tin says; absent or null where it does not */
   sheen?: Sheen | null
+  /** what its label says otherwise than its family; absent or null where nothing does */
+  label?: Label | null
   size: number
   unit: 'ml' | 'g'
   price: number
   /** what it was mixed of here, where it is what was left of a mix: "Quince Rind : Oat Husk 3 : 1" */
   formula?: string | null
 }
+
+/** Those whose label says something of its own. */
+export const labelledTins = (products: readonly Product[]): LabelledTin[] =>
+  products.flatMap(({ id, family, colourHex, sheen, label }) => (label ? [{ id, family, colourHex, sheen, label }] : []))
 
 /** As it came from a shop, not what was left of a mix. */
 const isBought = ({ formula }: Product): boolean => !formula

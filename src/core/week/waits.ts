@@ -23,9 +23,10 @@ export function waitThrough(
   learned: Learned,
   nowMs: number,
 ): (step: PlannedStep, endMs: number | null) => WaitInAir {
-  return ({ window, family, film }, endMs) => {
+  return (step, endMs) => {
+    const { window, film } = step
     const air = airAheadAt(ahead, endMs ?? nowMs)
-    const own = window && asLearned(window, family, learned)
+    const own = window && asLearned(window, step, learned)
     if (!own) return { opens: 0, closes: Infinity, air }
     const from = endMs !== null || isSteady(ahead) ? [endMs ?? nowMs] : anyHour.map((hour) => nowMs + hour * hourMs)
     const through = (label: number) => from.map((ms) => minutesThrough(ahead, own.clock, label * filmMinutes[film], ms))

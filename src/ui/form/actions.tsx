@@ -19,6 +19,7 @@ import type {
 } from '@/core/input/house'
 import type { Answer } from '@/core/input/issues'
 import type { CareText, JobText } from '@/core/input/job'
+import type { LabelsText } from '@/core/input/label'
 import type {
   AddPartText,
   AmendText,
@@ -101,6 +102,7 @@ export interface Actions {
   emptyTin: Ask<EmptyLotText>
   countTins: Ask<CountText>
   bringInShelf: Ask<ShelfTableText>
+  keepLabels: Ask<LabelsText>
   putBy: Ask<RestText>
   keepRoom: Ask<RoomText>
   takeDryingFigure: Ask<DryingText>

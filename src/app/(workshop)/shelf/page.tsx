@@ -50,6 +50,11 @@ export default async function Shelf() {
             Count it
           </Link>
         )}
+        {may('product') && products.length > 0 && (
+          <Link href="/shelf/labels" className="press inline-flex min-h-12 items-center">
+            Labels
+          </Link>
+        )}
         {lots.length > 0 && (
           <a href="/api/shelf/cards" className="press inline-flex min-h-12 items-center">
             Cards (PDF)
