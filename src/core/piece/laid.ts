@@ -3,7 +3,6 @@ import { labelOf, type LaidOf } from '@/core/craft/label'
 import type { Range } from '@/core/drying/windowFor'
 import type { Learned } from '@/core/learn/learned'
 import type { StepState } from '@/core/log/stepStates'
-import type { DoneStep } from './journey'
 import type { PlanStep } from './piece'
 
 /** What was laid, of which tin: as it was written down. */
@@ -12,5 +11,5 @@ export const laidOf = (step: PlanStep, { coat }: StepState): LaidOf => ({
   productId: coat?.coat.productId,
 })
 /** The days that its label gives it, where it says so. */
-export const cureOf = ({ step, state }: Pick<DoneStep, 'step' | 'state'>, { labels = [] }: Learned): Range | undefined =>
+export const cureOf = ({ step, state }: { step: PlanStep; state: StepState }, { labels = [] }: Learned): Range | undefined =>
   labelOf(labels, laidOf(step, state))?.cureDays
