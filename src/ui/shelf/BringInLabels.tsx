@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { type BroughtLabels, labelText, readLabels } from '@/core/input/label'
 import type { Product } from '@/core/stock/product'
 import { useActions } from '@/ui/form/actions'
+import { ChooseFile } from '@/ui/form/ChooseFile'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { useWrite } from '@/ui/form/useWrite'
@@ -42,18 +43,7 @@ export function BringInLabels({ products }: { products: readonly Product[] }) {
             Take these along (JSON)
           </a>
         )}
-        <label className="press cursor-pointer focus-within:outline-3">
-          Bring some in
-          <input
-            type="file"
-            accept=".json,application/json"
-            className="sr-only"
-            onChange={({ target }) => {
-              void choose(target.files?.[0])
-              target.value = ''
-            }}
-          />
-        </label>
+        <ChooseFile words="Bring some in" accept=".json,application/json" choose={choose} />
       </div>
       <p role="status" className="mt-3 empty:hidden">
         {taken > 0 && `${taken === 1 ? 'One label counts' : `${taken} labels count`} now.`}

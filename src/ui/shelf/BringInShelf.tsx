@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { readShelfTable, type ReadTable } from '@/core/input/shelfTable'
 import type { Product, ShelfLot } from '@/core/stock/product'
+import { ChooseFile } from '@/ui/form/ChooseFile'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { ShelfTable } from './ShelfTable'
@@ -37,18 +38,7 @@ export function BringInShelf({ products, lots }: Props) {
         where you have them colour, value (#51636b), sheen, left and stamped. Sizes and money as you write them here.
       </p>
       <div className="flex flex-wrap items-center gap-3">
-        <label className="press press-now cursor-pointer focus-within:outline-3">
-          Choose a file
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            className="sr-only"
-            onChange={({ target }) => {
-              void choose(target.files?.[0])
-              target.value = ''
-            }}
-          />
-        </label>
+        <ChooseFile words="Choose a file" accept=".csv,.tsv,.txt,text/csv,text/plain" choose={choose} className="press-now" />
         <span className="text-soft">or put its lines here:</span>
       </div>
       <div className="max-w-3xl">
