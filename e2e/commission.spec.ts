@@ -301,6 +301,18 @@ test('two changes of mind: each waits for a yes; a snag is mended; the balance, 
   await desk.locator('[data-paid=balance]').getByLabel('GBP').fill('900')
   await desk.getByRole('button', { name: 'Give it back' }).click()
   await expect(desk.getByText('No more goes back than came.')).toBeVisible()
+  // refused, nothing is given, and it may be asked for again
+  const fault = (what: string) => fetch(`${more.ITINERUM_PAYMENTS}/fault`, { method: 'PUT', body: what })
+  await fault('refuse')
+  await desk.locator('[data-paid=balance]').getByLabel('GBP').fill('242.50')
+  await desk.getByRole('button', { name: 'Give it back' }).click()
+  await expect(async () => {
+    await desk.reload()
+    await expect(desk.getByText('The service would not give £242.50 back')).toBeVisible({ timeout: 1_000 })
+  }).toPass({ timeout: 30_000 })
+  expect(await figures(desk)).toEqual({ agreed: '£340.00', paid: '£340.00', balance: '£0.00' })
+  await fault('none')
+  await desk.locator('[data-paid=balance]').getByText('Give back', { exact: true }).click()
   await desk.locator('[data-paid=balance]').getByLabel('GBP').fill('10')
   await desk.getByRole('button', { name: 'Give it back' }).click()
   await comesTo(desk, { agreed: '£340.00', paid: '£330.00', balance: '£10.00' })

@@ -6,7 +6,7 @@
  *   POST /requests  { id, amount, currency, about, back, notice } → 201 { page }      the same id is the same request
  *   POST /refunds   { id, of, amount, currency, notice }          → 202 {}
  *   GET  /pay/ID                                                  the page; its form says what happens
- *   PUT  /fault     "none" | "down"                               → 204; down: it takes what is asked and never answers
+ *   PUT  /fault     "none" | "down" | "refuse"                    → 204; down: it takes what is asked and never answers; refuse: it gives nothing back
  *
  * Usage: ITINERUM_PAYMENTS_KEY=… tsx payments/server.ts PORT. Listens on this machine alone.
  */
@@ -30,6 +30,7 @@ interface Request extends z.output<typeof asked> {
 const requests = new Map<string, Request>()
 const refunds = new Map<string, string>()
 let isDown = false
+let isRefusing = false
 let self = ''
 
 /** Told until somebody heard it, each try signed anew. */
@@ -110,6 +111,7 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
   }
   if (pathname === '/fault') {
     isDown = text.includes('down')
+    isRefusing = text.includes('refuse')
     return response.writeHead(204).end()
   }
   // a request that is never answered
@@ -129,6 +131,10 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
     const { id, of, notice } = parsed.data
     const paid = [...requests.values()].find(({ mark }) => mark === of)
     if (!paid || paid.amount < parsed.data.amount) return json(409, { words: 'no such payment' })
+    if (isRefusing && !refunds.has(id)) {
+      void tell(notice, noticeOf(parsed.data, 'refused', randomUUID()))
+      return json(202, {})
+    }
     const mark = refunds.get(id) ?? `R-${randomUUID()}`
     refunds.set(id, mark)
     void tell(notice, noticeOf(parsed.data, 'refunded', mark))

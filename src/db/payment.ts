@@ -88,11 +88,24 @@ export const findRequest = (client: Client, id: string): Promise<PaymentRequest 
 const refundsAsked = query(
   'what was asked back',
   z.object({ sum: z.number() }),
-  `select coalesce(sum(amount), 0)::bigint as sum from seen_payment_request where piece_id = $1 and what = 'refund' and id <> $2`,
+  `select coalesce(sum(amount), 0)::bigint as sum from seen_payment_request where piece_id = $1 and what = 'refund' and id <> $2
+     and (refused_at is null or exists (select from payment p where p.request_id = seen_payment_request.id))`,
 )
-/** What the service was asked to give back so far, booked or not; beside the request of that id. */
+/** What the service was asked to give back so far and did not refuse, booked or not; beside the request of that id. */
 export const sumRefundsAsked = async (client: Client, pieceId: PieceId, beside: string): Promise<number> =>
   (await one(client, refundsAsked, [pieceId, beside])).sum
+const refusedRow = z.object({ id: z.string(), amount: z.number(), refusedAt: z.string() })
+export type RefusedRefund = z.output<typeof refusedRow>
+const refusedRefunds = query(
+  'what would not be given back',
+  refusedRow,
+  `select r.id, r.amount, r.refused_at as "refusedAt" from seen_payment_request r
+   where r.piece_id = $1 and r.what = 'refund' and r.refused_at is not null
+     and not exists (select from payment p where p.request_id = r.id) order by r.refused_at desc, r.id limit 20`,
+)
+/** What the service refused to give back, the latest first. */
+export const listRefusedRefunds = (client: Client, pieceId: PieceId): Promise<RefusedRefund[]> =>
+  many(client, refusedRefunds, [pieceId])
 /** Until the transaction ends nobody else asks for money of this piece, or offers something for it. */
 export async function oneDealAtATime(client: Client, pieceId: PieceId): Promise<void> {
   await client.query(`select pg_advisory_xact_lock(hashtextextended('a deal of ' || $1, 0))`, [pieceId])
@@ -109,3 +122,15 @@ export const takeNotice = async (
   notice: { request: string; mark: string; amount: number; currency: string; at: Instant },
 ): Promise<'booked' | 'known' | 'other' | null> =>
   (await one(client, noticed, [notice.request, notice.mark, notice.amount, notice.currency, notice.at])).became
+
+const refusedNotice = query(
+  'what became of a notice',
+  z.object({ became: z.enum(['booked', 'known', 'other']).nullable() }),
+  'select door.take_refusal($1, $2, $3, $4) as became',
+)
+/** By the door: a service told that it would not. As {@link takeNotice} answers. */
+export const takeRefusal = async (
+  client: Client,
+  notice: { request: string; amount: number; currency: string; at: Instant },
+): Promise<'booked' | 'known' | 'other' | null> =>
+  (await one(client, refusedNotice, [notice.request, notice.amount, notice.currency, notice.at])).became

@@ -8,7 +8,17 @@ import { quoteRow } from '@/db/testing/quoteRow'
 import { at, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { addClientLink, revokeClientLink } from './clientPage'
 import { eraseClient } from './erasure'
-import { addPayment, askForPayment, countPaymentsAsked, listPayments, strikePayment, takeNotice } from './payment'
+import {
+  addPayment,
+  askForPayment,
+  countPaymentsAsked,
+  listPayments,
+  listRefusedRefunds,
+  strikePayment,
+  sumRefundsAsked,
+  takeNotice,
+  takeRefusal,
+} from './payment'
 import { type Client, inSession, SignedOut, troubleOf } from './pool'
 import { addQuote, addQuoteAnswer, findAccepted, listQuotes, type NewAnswer, readAccepted, withdrawQuote } from './quote'
 import { freshSecret } from './secret'
@@ -182,6 +192,37 @@ describe('money of a client', () => {
       askForPayment(client, db.here, { id: uuidv7(), pieceId: own.piece.id, what: 'refund', amount: 5, currency: 'GBP' }),
     )
     expect(await troubleWith(back)).toBe('not-yours')
+  })
+  test('what the service would not give back is told once, counts as not asked, and stands when it was given after all', async () => {
+    const back = wish({ what: 'refund' as const, amount: 900 })
+    await here((client) => askForPayment(client, db.here, back))
+    const asked = () => here((client) => sumRefundsAsked(client, own.piece.id, uuidv7()))
+    const refused = async () => (await here((client) => listRefusedRefunds(client, own.piece.id))).map(({ amount }) => amount)
+    const tell = async (over: object = {}) => {
+      const said = told(back.id, { amount: 900, ...over })
+      const { rows } = await notices.query<{ became: string | null }>('select door.take_refusal($1, $2, $3, $4) as became', [
+        ...[said.request, said.amount, said.currency, said.at],
+      ])
+      return rows[0]?.became
+    }
+    const before = await asked()
+    expect(await tell({ amount: 901 })).toBe('other')
+    expect(await tell({ request: uuidv7() })).toBeNull()
+    expect([await refused(), await asked()]).toEqual([[], before])
+    expect([await tell(), await tell()]).toEqual(['booked', 'known'])
+    expect([await refused(), await asked()]).toEqual([[900], before - 900])
+    await expect(here((client) => takeRefusal(client, told(back.id)))).rejects.toThrow(/permission denied/)
+    // nobody writes a refusal beside the service
+    const forged = wish({ what: 'refund' as const, amount: 50 })
+    await here((client) =>
+      client.query(
+        `insert into payment_request (id, studio_id, piece_id, what, amount, currency, refused_at) values ($1, $2, $3, 'refund', 50, 'GBP', now())`,
+        [forged.id, db.here, own.piece.id],
+      ),
+    )
+    expect([await refused(), await asked()]).toEqual([[900], before - 850])
+    expect((await notice(told(back.id, { amount: 900 }))).rows[0]?.became).toBe('booked')
+    expect([await refused(), await asked()]).toEqual([[], before + 50])
   })
   test('written down by hand and struck, both stand; struck once', async () => {
     const paid = { id: uuidv7(), pieceId: own.piece.id, at, what: 'part', way: 'cash', amount: 1_200, note: null } as const

@@ -27,9 +27,11 @@ interface Props {
   pieceId: string
   lines: readonly PaidLine[]
   due: { what: PaymentKind; amount: number } | null
+  /** what the service would not give back */
+  refused: readonly { id: string; when: string; amount: number }[]
   canRefund: boolean
 }
-export function Payments({ pieceId, lines, due, canRefund }: Props) {
+export function Payments({ pieceId, lines, due, refused, canRefund }: Props) {
   const house = useHouse()
   return (
     <>
@@ -58,6 +60,12 @@ export function Payments({ pieceId, lines, due, canRefund }: Props) {
           </li>
         ))}
       </ul>
+      {refused.map(({ id, when, amount }) => (
+        <p key={id} role="status" className="mt-3 border-l-4 border-late pl-3">
+          <strong>The service would not give {formatMoney(amount, house)} back</strong>, {when}. Ask it again, or give it another
+          way and write that down.
+        </p>
+      ))}
       <PaymentForm key={`${due?.what}-${due?.amount}`} {...{ pieceId, due }} />
     </>
   )

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { atDoor } from '@/app/_server/doorWay'
 import { instant } from '@/core/input/fields'
-import { takeNotice } from '@/db/payment'
+import { takeNotice, takeRefusal } from '@/db/payment'
 import { isSigned } from '@/paymentSignature'
 
 const mostBytes = 4_000
@@ -25,10 +25,11 @@ export async function POST(request: Request): Promise<Response> {
     return said(401, 'This notice is not signed by the payment service of this studio, or was signed too long ago.')
   const parsed = notice.safeParse(parse(text))
   if (!parsed.success) return said(422, 'This notice can’t be read. Nothing was booked.')
-  if (parsed.data.result === 'refused') return said(200, 'Noted: nothing was paid.')
-  const became = await atDoor((client) => takeNotice(client, parsed.data))
+  const isRefused = parsed.data.result === 'refused'
+  const became = await atDoor((client) => (isRefused ? takeRefusal(client, parsed.data) : takeNotice(client, parsed.data)))
   if (became === null) return said(404, 'Nobody asked for this payment. Nothing was booked.')
   if (became === 'other') return said(409, 'This is not what was asked for. Nothing was booked.')
+  if (isRefused) return said(200, 'Noted: nothing was paid.')
   return said(200, became === 'booked' ? 'Booked.' : 'Booked before.')
 }
 function parse(text: string): unknown {

@@ -12,7 +12,7 @@ import { formatMoney } from '@/core/measure/money'
 import { dayAfter } from '@/core/measure/time'
 import type { Agreed, MadeQuote, QuoteKind } from '@/core/price/offer'
 import { unitPricesOf } from '@/core/stock/product'
-import type { MadePayment } from '@/db/payment'
+import { listRefusedRefunds, type MadePayment } from '@/db/payment'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
 import { MadeQuotes } from '@/ui/quote/MadeQuotes'
@@ -35,10 +35,13 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
   if (studio.hidesMoney || !may('quote'))
     return <NotYours what="What a client is offered" back={`/pieces/${piece.id}`} to="To the piece" />
   const [deal, { people }] = await Promise.all([
-    readStudio((client) => readDeal(client, piece.id, studio.zone, nowMs)),
+    readStudio(async (client) => ({
+      ...(await readDeal(client, piece.id, studio.zone, nowMs)),
+      refused: await listRefusedRefunds(client, piece.id),
+    })),
     loadHouse(),
   ])
-  const { quotes, payments, agreed, today } = deal
+  const { quotes, payments, refused, agreed, today } = deal
   const kind: QuoteKind = agreed.total === null ? 'quote' : 'change'
   const due =
     agreed.depositDue > 0
@@ -84,6 +87,11 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
                 pieceId={piece.id}
                 lines={paidLines(payments, (at) => loggedWords(at, studio, nowMs))}
                 due={due}
+                refused={refused.map(({ id, refusedAt, amount }) => ({
+                  id,
+                  amount,
+                  when: loggedWords(refusedAt, studio, nowMs),
+                }))}
                 canRefund={hasPaymentService()}
               />
             </section>
