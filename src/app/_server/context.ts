@@ -1,6 +1,7 @@
 /** What journeys are read in: the air where pieces stand, the house, everybody's hours, what was learned. */
 import 'server-only'
 import { climatesOf, homeOf, type Room } from '@/core/climate/rooms'
+import type { Learned } from '@/core/learn/learned'
 import { workDays } from '@/core/log/labour'
 import type { PieceFile } from '@/core/piece/piece'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
@@ -34,6 +35,12 @@ async function listAir(client: Client, nowMs: number, files: readonly PieceFile[
 }
 const later = (one: string, other: string) => (one > other ? one : other)
 
+/** What dries otherwise than its family: as the studio has seen it, else as a label says. */
+export const loadLearned = async (client: Client): Promise<Learned> => ({
+  ...(await listLearned(client)),
+  labels: await listLabelled(client),
+})
+
 /** What journeys are read in beside the pieces themselves. */
 export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
   const rooms = await listRooms(client)
@@ -41,7 +48,7 @@ export async function loadContext(client: Client, nowMs: number, files: readonly
     studio: await getStudio(client),
     rooms,
     climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
-    learned: { ...(await listLearned(client)), labels: await listLabelled(client) },
+    learned: await loadLearned(client),
     others: await listOtherWork(
       client,
       files.map(({ piece }) => piece.id),

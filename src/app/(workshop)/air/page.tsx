@@ -1,4 +1,5 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
+import { loadLearned } from '@/app/_server/context'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { inForce } from '@/core/climate/airAhead'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
@@ -7,7 +8,7 @@ import { dayOf } from '@/core/measure/time'
 import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
 import { listForecasts } from '@/db/airAhead'
-import { listDrawn, listLearned, listReadings, listRooms } from '@/db/climate'
+import { listDrawn, listReadings, listRooms } from '@/db/climate'
 import { listOpenPieces, listPieceFiles } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
 import { Forecasts } from '@/ui/climate/Forecasts'
@@ -34,7 +35,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
     const all = await listRooms(client)
     const chosen = all.find(({ id }) => id === asked) ?? all[0] ?? null
     const since = new Date(nowMs - weekMs).toISOString()
-    const learned = await listLearned(client)
+    const learned = await loadLearned(client)
     const home = homeOf(chosen?.id ?? null, all)
     const roomIds = home ? [home] : []
     const air = await listReadings(client, {
