@@ -2,6 +2,7 @@
 /** For windows of minutes: the whole screen counts one section down; tap anywhere for the next. The screen stays awake. */
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
+import { NothingBelow } from '@/ui/frame/Sheet'
 import { chime } from '@/ui/time/chime'
 import { useAwake } from '@/ui/time/useAwake'
 
@@ -12,6 +13,7 @@ export function SectionTimer({ title, seconds }: { title: string; seconds: numbe
       <Dialog.Trigger className="press">By sections</Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Content className="fixed inset-0 z-50 bg-ground text-ink" aria-describedby={undefined}>
+          <NothingBelow />
           <Counting title={title} seconds={seconds} close={() => setOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>

@@ -35,3 +35,28 @@ export function useTapGuard(stirred = false): Calm {
     }),
   }
 }
+
+/** as far apart as the two halves of a double tap may fall */
+const nearPx = 24
+/** What lies over the page goes with a tap: the second half of it, in the same place, was not meant for what lies below. */
+export function useNothingBelow(): void {
+  useEffect(() => {
+    let last = { x: 0, y: 0, at: -Infinity }
+    const note = ({ clientX: x, clientY: y }: PointerEvent) => {
+      last = { x, y, at: performance.now() }
+    }
+    document.addEventListener('pointerdown', note, true)
+    return () => {
+      document.removeEventListener('pointerdown', note, true)
+      const { x, y, at } = last
+      if (performance.now() - at > calmMs) return
+      const fall = (event: globalThis.MouseEvent) => {
+        if (event.detail === 0 || Math.hypot(event.clientX - x, event.clientY - y) > nearPx) return
+        event.preventDefault()
+        event.stopPropagation()
+      }
+      document.addEventListener('click', fall, true)
+      setTimeout(() => document.removeEventListener('click', fall, true), calmMs)
+    }
+  }, [])
+}

@@ -4,6 +4,7 @@ import { Dialog } from 'radix-ui'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import type { Photo } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
+import { NothingBelow } from '@/ui/frame/Sheet'
 import { useNow } from '@/ui/time/now'
 import { loggedWords } from '@/words/time'
 import { Picture } from './Picture'
@@ -75,6 +76,7 @@ export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
           aria-describedby={undefined}
           className="fixed inset-0 z-40 flex flex-col items-center justify-center gap-3 p-4"
         >
+          <NothingBelow />
           {open && (
             <>
               <Dialog.Title className="sr-only">{open.alt}</Dialog.Title>
