@@ -120,7 +120,7 @@ test('every page of the build answers each role, and says what is not theirs: by
     painter: /^\/house\/(?:api|prices)$/,
     bookkeeper: new RegExp(`${plans.source}|^\\/house\\/(?:api|prices)$`),
     helper: new RegExp(
-      `${plans.source}|\\/(?:money|client|offer)$|^\\/(?:house\\/(?:api|prices)|kerb|shelf\\/(?:buy|count|table)|learned\\/earned)$`,
+      `${plans.source}|\\/(?:money|client|offer)$|^\\/(?:house\\/(?:api|prices)|kerb|shelf\\/(?:buy|count|labels|table)|learned\\/earned)$`,
     ),
   }
   const context = await browser.newContext()
