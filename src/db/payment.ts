@@ -111,11 +111,8 @@ export async function oneDealAtATime(client: Client, pieceId: PieceId): Promise<
   await client.query(`select pg_advisory_xact_lock(hashtextextended('a deal of ' || $1, 0))`, [pieceId])
 }
 
-const noticed = query(
-  'what became of a notice',
-  z.object({ became: z.enum(['booked', 'known', 'other']).nullable() }),
-  'select door.take_notice($1, $2, $3, $4, $5) as became',
-)
+const becameRow = z.object({ became: z.enum(['booked', 'known', 'other']).nullable() })
+const noticed = query('what became of a notice', becameRow, 'select door.take_notice($1, $2, $3, $4, $5) as became')
 /** By the door: a service told of a payment. `other`: not what was asked for; null: nobody asked. */
 export const takeNotice = async (
   client: Client,
@@ -123,11 +120,7 @@ export const takeNotice = async (
 ): Promise<'booked' | 'known' | 'other' | null> =>
   (await one(client, noticed, [notice.request, notice.mark, notice.amount, notice.currency, notice.at])).became
 
-const refusedNotice = query(
-  'what became of a notice',
-  z.object({ became: z.enum(['booked', 'known', 'other']).nullable() }),
-  'select door.take_refusal($1, $2, $3, $4) as became',
-)
+const refusedNotice = query('what became of a notice', becameRow, 'select door.take_refusal($1, $2, $3, $4) as became')
 /** By the door: a service told that it would not. As {@link takeNotice} answers. */
 export const takeRefusal = async (
   client: Client,

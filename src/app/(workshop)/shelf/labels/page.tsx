@@ -21,8 +21,16 @@ export default async function Labels() {
       <p className="mt-2 max-w-prose text-lg text-soft">
         What a tin says of itself goes before what is usual for its family; what you have seen it do here goes before both.
       </p>
-      <LabelList products={products} />
-      <BringInLabels products={products} />
+      {products.length === 0 ? (
+        <p className="mt-4 max-w-prose text-xl">
+          Nothing stands on the shelf yet: put a tin on it, and what its label says here.
+        </p>
+      ) : (
+        <>
+          <LabelList products={products} />
+          <BringInLabels products={products} />
+        </>
+      )}
     </div>
   )
 }
