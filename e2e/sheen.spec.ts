@@ -63,7 +63,8 @@ test('dead flat is wished for: cleared instead of waxed, its own tin to buy; lai
     await expect(sheet.getByLabel('Sheen')).toBeVisible({ timeout: 700 })
   }).toPass()
   await expect(sheet.getByLabel('Sheen')).toHaveValue('flat')
-  await sheet.getByLabel('Sheen').selectOption('satin')
+  await sheet.getByLabel('Product', { exact: true }).selectOption({ label: 'Water-based clear, satin' })
+  await expect(sheet.getByLabel('Sheen')).toHaveValue('satin')
   await sheet
     .getByRole('button', { name: /^(All well, write it down|Write it down)$/ })
     .first()

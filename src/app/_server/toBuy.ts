@@ -1,9 +1,10 @@
 /** What has to be bought for all planned pieces: what they still take, what stands on the shelf, in what it is sold. */
 import 'server-only'
+import { shines } from '@/core/craft/sheen'
 import { takeOf, takesBy } from '@/core/learn/takes'
 import { needsOf, type PiecesNeed } from '@/core/piece/needs'
 import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
-import { labelledTins, type Product, type ShelfLot, shelfOf, shines } from '@/core/stock/product'
+import { labelledTins, type Product, type ShelfLot, shelfOf } from '@/core/stock/product'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { listTakes } from '@/db/takes'

@@ -2,7 +2,7 @@
 import { type FamilyCode, getFamily, isPaint, unitOf } from '@/core/craft/families'
 import { amountBy } from '@/core/craft/label'
 import { componentsOf, type NamedColour, shadeMix } from '@/core/craft/mixes'
-import type { Sheen } from '@/core/craft/sheen'
+import { type Sheen, shines } from '@/core/craft/sheen'
 import { type Batch, batchesFor, batchesIn, isGood, volumeFor } from '@/core/log/batch'
 import { effectiveLog } from '@/core/log/effectiveLog'
 import type { Entry } from '@/core/log/entry'
@@ -12,7 +12,7 @@ import { parseMix } from '@/core/measure/mixParts'
 import type { EntryId, ProductId, StepId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
-import { lotsInTurn, type Product, productFor, type ShelfLot, shines } from '@/core/stock/product'
+import { lotsInTurn, type Product, productFor, type ShelfLot } from '@/core/stock/product'
 import { coatsAhead, stepsAhead } from './coatsAhead'
 
 export interface ShelfProduct {
@@ -22,6 +22,8 @@ export interface ShelfProduct {
   unit: 'ml' | 'g'
   size: number
   hex: string | null
+  /** as it says; null where it does not */
+  sheen: Sheen | null
   /** what stands on the shelf of it, the one to reach for first */
   lots: ShelfLot[]
 }
@@ -74,13 +76,14 @@ export interface CoatContext {
   nowMs: number
 }
 
-const onShelf = ({ id, name, family, unit, size, colourHex: hex }: Product, lots: readonly ShelfLot[]): ShelfProduct => ({
+const onShelf = ({ id, name, family, unit, size, colourHex: hex, sheen }: Product, lots: readonly ShelfLot[]): ShelfProduct => ({
   id,
   name,
   family,
   unit,
   size,
   hex,
+  sheen: sheen ?? null,
   lots: lotsInTurn(lots, id),
 })
 

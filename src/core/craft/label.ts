@@ -4,7 +4,7 @@
  */
 import type { Range } from '@/core/drying/windowFor'
 import { type Family, type FamilyCode, getFamily, safeCoverage } from './families'
-import type { Sheen } from './sheen'
+import { type Sheen, shines } from './sheen'
 import type { StepWindow } from './windows'
 
 export interface Label {
@@ -45,8 +45,7 @@ export const labelled = (family: FamilyCode, label: Label | null): Family => {
 export function labelOf(tins: readonly LabelledTin[], { family, colour, sheen, productId }: LaidOf): Label | null {
   if (productId) return tins.find(({ id }) => id === productId)?.label ?? null
   const hex = colour?.hex ?? null
-  const fits = (tin: LabelledTin) =>
-    tin.family === family && tin.colourHex === hex && (!sheen || !tin.sheen || tin.sheen === sheen)
+  const fits = (tin: LabelledTin) => tin.family === family && tin.colourHex === hex && shines(tin, sheen)
   return tins.find(fits)?.label ?? null
 }
 

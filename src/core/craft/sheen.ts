@@ -38,6 +38,10 @@ export const sheensOf = (family: FamilyCode): readonly Sheen[] => had[family] ??
 /** Whether it is sold in several, so that its tin says which it is. */
 export const saidByTin = (family: FamilyCode): boolean => sheensOf(family).length > 1
 
+/** Whether a tin serves where a sheen is wanted: it says that one, or none. */
+export const shines = ({ sheen }: { sheen?: Sheen | null | undefined }, wanted: Sheen | null | undefined): boolean =>
+  !wanted || (sheen ?? wanted) === wanted
+
 /** The one nearest to what is wanted, the duller of two as near; null of none. */
 export function nearestSheen(wanted: Sheen, of: readonly Sheen[]): Sheen | null {
   const at = (sheen: Sheen) => sheenCodes.indexOf(sheen)

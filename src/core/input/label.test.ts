@@ -25,7 +25,8 @@ describe('a label as it is typed', () => {
     expect(readTimes('1,5 h', 1, german)).toEqual([90, 90])
     expect(readTimes('2', 60, house)).toEqual([120, 120])
     expect(readTimes('21 to 30 days', 60, house)).toEqual([21 * 1440, 30 * 1440])
-    for (const no of ['', 'soon', '2 weeks', '60-30 min', '0 min', '-3 h', '1-2-3 h']) expect(readTimes(no, 60, house)).toBeNull()
+    for (const no of ['', 'soon', '2 weeks', '60-30 min', '0 min', '0.3 min', '-3 h', '1-2-3 h'])
+      expect(readTimes(no, 60, house)).toBeNull()
   })
   test('what is empty is as its family, and nothing said is no label', () => {
     expect(typed({}).data?.labels).toEqual([{ productId, label: null }])
@@ -38,6 +39,7 @@ describe('a label as it is typed', () => {
     expect(said({ touchDry: 'soon' })).toEqual(['Write a time like 30 min or 1–2 h, or leave it empty.'])
     expect(said({ recoat: '40 days' })).toEqual(['Write a time like 2 h or 30–60 min, or leave it empty.'])
     expect(said({ cure: '2 h' })).toEqual(['Write days, like 21 or 21–30, or leave it empty.'])
+    expect(said({ coverage: '0.01' })).toEqual(['Write how many m² a litre, like 10–13, or leave it empty.'])
     expect(said({ coverage: 'far' })).toEqual(['Write how many m² a litre, like 10–13, or leave it empty.'])
   })
   test('in square feet a quart where that is how one measures: 10 m² a litre are 101.9', () => {
@@ -99,6 +101,9 @@ describe('labels that are shared', () => {
       text.replace('1,', '2,'),
     ])
       expect(readLabels(bad, [oat])).toHaveProperty('trouble')
+    // what could be shared and not be kept is no label
+    for (const bad of ['"cureDays":[0.5,1],', '"touchDryMinutes":[0.2,1],'])
+      expect(readLabels(text.replace('"recoatMinutes"', `${bad}"recoatMinutes"`), [oat])).toHaveProperty('trouble')
     fc.assert(
       fc.property(fc.json(), (any) => {
         expect(readLabels(any, [oat])).toHaveProperty('trouble')

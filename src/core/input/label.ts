@@ -5,7 +5,7 @@
 import { z } from 'zod'
 import { familyCodes } from '@/core/craft/families'
 import type { Label } from '@/core/craft/label'
-import { sheenCodes } from '@/core/craft/sheen'
+import { sheenCodes, shines } from '@/core/craft/sheen'
 import type { Range } from '@/core/drying/windowFor'
 import { sqFtPerM2 } from '@/core/measure/length'
 import { decimalMark, formatNumber, readFigure } from '@/core/measure/number'
@@ -33,7 +33,10 @@ function readPair(text: string, house: Measuring): { pair: Range; unit: string }
 export function readTimes(text: string, usual: 1 | 60 | 1_440, house: Measuring): Range | null {
   const read = readPair(text, house)
   const by = read && (read.unit === '' ? usual : timeUnits.find(([says]) => says.test(read.unit))?.[1])
-  return read && by ? [Math.round(read.pair[0] * by), Math.round(read.pair[1] * by)] : null
+  if (!read || !by) return null
+  const [low, high] = [Math.round(read.pair[0] * by), Math.round(read.pair[1] * by)]
+  // less than a minute is no time
+  return low > 0 ? [low, high] : null
 }
 
 const quart: Record<UnitSystem, number> = { metric: 1, imperial: 1.13652, us: 0.946353 }
@@ -64,6 +67,7 @@ export const coverageText = ([low, high]: Range, unit: 'ml' | 'g', house: Measur
 }
 
 /** What is believed of a label. */
+const leastCoverage = 0.1
 const most = { touchDry: 2 * dayMinutes, recoat: 14 * dayMinutes, cure: 365, coverage: 400 } as const
 
 /** One tin's label as it is typed; empty is as its family. */
@@ -95,7 +99,10 @@ export const labelInput = (house: House) => {
     .transform(({ productId, unit, touchDry, recoat, cure, coverage }, context) => {
       const { per, words } = coverageUnit(unit, house)
       const read = coverage.trim() === '' ? undefined : readPair(coverage, house)
-      if (read === null || (read && (read.unit !== '' || read.pair[1] / per > most.coverage))) {
+      if (
+        read === null ||
+        (read && (read.unit !== '' || read.pair[1] / per > most.coverage || read.pair[0] / per < leastCoverage))
+      ) {
         context.addIssue({
           code: 'custom',
           path: ['coverage'],
@@ -127,16 +134,16 @@ export const labelText = (
   coverage: label?.coverage ? coverageText(label.coverage, unit, house) : '',
 })
 
-const range = (limit: number) =>
+const range = (limit: number, least = 1) =>
   z
-    .tuple([z.number().positive().max(limit), z.number().positive().max(limit)])
+    .tuple([z.number().min(least).max(limit), z.number().min(least).max(limit)])
     .refine(([low, high]) => low <= high, 'the lesser first')
 /** A label as it is kept. */
 export const labelShape = z.object({
   touchDry: range(most.touchDry).optional(),
   recoat: range(most.recoat).optional(),
   cureDays: range(most.cure).optional(),
-  coverage: range(most.coverage).optional(),
+  coverage: range(most.coverage, 0).optional(),
 }) satisfies z.ZodType<Label>
 
 const what = 'labels of products'
@@ -153,7 +160,7 @@ const shared = z.object({
         recoatMinutes: range(most.recoat).optional(),
         cureDays: range(most.cure).optional(),
         /** of one coat, a litre or a kg */
-        coverageM2: range(most.coverage).optional(),
+        coverageM2: range(most.coverage, leastCoverage).optional(),
       }),
     )
     .max(500),
@@ -206,9 +213,7 @@ export function readLabels(text: string, products: readonly Product[]): BroughtL
     return { trouble: `These are no labels that can be read here${at ? `: ${at} is not as it should be` : ''}.` }
   }
   const found = products.flatMap((product): BroughtLabel[] => {
-    const alike = read.data.labels.filter(
-      ({ family, sheen }) => family === product.family && (!sheen || !product.sheen || sheen === product.sheen),
-    )
+    const alike = read.data.labels.filter(({ family, sheen }) => family === product.family && shines(product, sheen))
     const named = alike.find(({ name }) => plain(name) === plain(product.name))
     const said = named ?? alike.find(({ name }) => lineOf(name) === lineOf(product.name))
     if (!said) return []

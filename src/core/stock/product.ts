@@ -1,7 +1,7 @@
 /** A tin on the shelf: its family, its colour where it has one, its size and price. Size in ml or g, money in minor units. */
 import type { FamilyCode } from '@/core/craft/families'
 import type { Label, LabelledTin } from '@/core/craft/label'
-import type { Sheen } from '@/core/craft/sheen'
+import { type Sheen, shines } from '@/core/craft/sheen'
 import type { ProductId } from '@/core/measure/named'
 import type { Shelf } from '@/core/plan/amounts'
 import { compareLots, type Lot } from './drawFromLots'
@@ -39,10 +39,6 @@ export interface ShelfLot extends Lot {
 /** The tins of a product that have something in them, the one to reach for first. */
 export const lotsInTurn = (lots: readonly ShelfLot[], productId: ProductId): ShelfLot[] =>
   lots.filter((lot) => lot.productId === productId && lot.remaining > 0).sort(compareLots)
-
-/** Whether a tin serves where a sheen is wanted: it says that one, or none. */
-export const shines = ({ sheen }: Pick<Product, 'sheen'>, wanted: Sheen | undefined): boolean =>
-  wanted === undefined || (sheen ?? wanted) === wanted
 
 /** The tin to reach for: the family, colour and sheen wanted, else the family alone; null where the shelf has none. */
 export function productFor(

@@ -84,7 +84,12 @@ function From({ form, plan, troubleOf }: Props) {
           <ChoiceField
             label="Product"
             className={product && product.lots.length > 0 ? '' : 'col-span-2'}
-            {...register('productId', { onChange: () => setValue('lotId', '') })}
+            {...register('productId', {
+              onChange: ({ target }: { target: { value: string } }) => {
+                setValue('lotId', '')
+                setValue('sheen', plan.products.find(({ id }) => id === target.value)?.sheen ?? plan.sheen)
+              },
+            })}
             trouble={troubleOf('productId')}
             options={[...plan.products.map(({ id, name }) => [id, name] as const), ['', 'Not from the shelf, no price']]}
           />
