@@ -22,6 +22,7 @@ describe('whoever writes their own statements', () => {
     'membership',
     'pairing',
     'password_key',
+    'piece_mark',
     'recovery_code',
     'session',
     'sign_in_try',

@@ -10,11 +10,12 @@ import { noteInput } from '@/core/input/entry'
 import type { Answer } from '@/core/input/issues'
 import type { PlanStep } from '@/core/piece/piece'
 import { addReading, listLastReadings } from '@/db/climate'
-import { findPiece, listPieceFiles, listPieces } from '@/db/piece'
+import { listPieces } from '@/db/piece'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { stepTitle } from '@/words/craft'
 import { loadBench } from './loadWeek'
+import { readPieceFile } from './pieceFiles'
 import { readStudio } from './session'
 import { storeWithMaterial } from './store'
 import { writeOnce } from './write'
@@ -69,8 +70,7 @@ export const answers: Record<EndpointName, (asked: Asked) => Promise<Found>> = {
   },
   getPiece: ({ id }) =>
     readStudio(async (client) => {
-      const piece = await findPiece(client, id)
-      const [file] = piece ? await listPieceFiles(client, [piece]) : []
+      const file = await readPieceFile(client, id)
       if (!file) return null
       const parts = [...file.parts, ...(file.whole ? [file.whole] : [])].map(({ plan, ...part }) => ({
         ...part,

@@ -13,11 +13,12 @@ import type { PieceFile } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
 import { listRooms } from '@/db/climate'
 import { listMixLog } from '@/db/entry'
-import { findPieceFile, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from '@/db/piece'
+import { listOpenPieces, listPieces, type PieceCursor } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
 import { listChannels, listProducts } from '@/db/studio'
 import { daysAgo, loadContext } from './context'
+import { readPieceFile, readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
 /** a mix that keeps is looked for no longer */
@@ -41,7 +42,7 @@ async function readWorkshop(client: Client, nowMs: number, files: readonly Piece
 
 /** Every piece in the workshop. */
 export const loadWorkshop = (): Promise<Workshop> =>
-  readStudio(async (client) => readWorkshop(client, Date.now(), await listPieceFiles(client, await listOpenPieces(client))))
+  readStudio(async (client) => readWorkshop(client, Date.now(), await readPieceFiles(client, await listOpenPieces(client))))
 
 export interface PiecesPage extends Workshop {
   /** in the order they are shown: those here, then those that have left */
@@ -55,7 +56,7 @@ export const loadPieces = (asked: { limit: number; sought: string; after: PieceC
     const nowMs = Date.now()
     const found = await listPieces(client, { ...asked, limit: asked.limit + 1 })
     const shown = found.slice(0, asked.limit)
-    const files = await listPieceFiles(client, shown)
+    const files = await readPieceFiles(client, shown)
     const here = shown.filter(({ endedAt }) => endedAt === null).length
     const last = shown.at(-1)
     return {
@@ -84,7 +85,7 @@ export interface PieceView {
 export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const file: PieceFile | null = await findPieceFile(client, id)
+    const file: PieceFile | null = await readPieceFile(client, id)
     if (!file) return null
     const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, [file])
     const climate = climateIn(climates, file.piece.roomId, rooms)
@@ -114,7 +115,7 @@ async function idIn(params: Promise<{ id: string }>): Promise<PieceId> {
 export async function getPieceFile(params: Promise<{ id: string }>): Promise<{ file: PieceFile; rooms: Room[] }> {
   const id = await idIn(params)
   return readStudio(async (client) => ({
-    file: (await findPieceFile(client, id)) ?? notFound(),
+    file: (await readPieceFile(client, id)) ?? notFound(),
     rooms: await listRooms(client),
   }))
 }

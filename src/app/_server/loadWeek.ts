@@ -6,12 +6,12 @@ import { homeOf, type Room } from '@/core/climate/rooms'
 import type { Studio } from '@/core/house/studio'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import type { WorkingHours } from '@/core/measure/workingHours'
-import { stepsOf } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
+import { stepsOf } from '@/core/piece/work'
 import type { Hand } from '@/core/week/hands'
 import type { WeekData, WeekInForce } from '@/core/week/weekData'
 import { listForecasts, listMeanAir } from '@/db/airAhead'
-import { listOpenPieces, listPieceFiles } from '@/db/piece'
+import { listOpenPieces } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listWaiting } from '@/db/quote'
 import { listLots } from '@/db/stock'
@@ -19,6 +19,7 @@ import { getStudio, listPeople, listProducts } from '@/db/studio'
 import { findDryingPlaces, findWeek, listOtherDays, listPersonHours } from '@/db/week'
 import { daysAgo, loadContext } from './context'
 import { loadPace } from './pace'
+import { readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
 /** The bench as data: a device reads it anew by itself, with what it has written since. */
@@ -28,7 +29,7 @@ async function readBenchData(
   client: Client,
   nowMs: number,
 ): Promise<{ bench: BenchData; studio: Studio; week: WeekInForce | null }> {
-  const files = await listPieceFiles(client, await listOpenPieces(client))
+  const files = await readPieceFiles(client, await listOpenPieces(client))
   const { studio, ...around } = await loadContext(client, nowMs, files)
   const { method, hours } = studio
   const week = await findWeek(client)
@@ -70,7 +71,7 @@ async function readHands(client: Client, usual: WorkingHours): Promise<Hand[]> {
 export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFile[]; hands: Hand[] }> =>
   readStudio(async (client) => ({
     week: await findWeek(client),
-    files: await listPieceFiles(client, await listOpenPieces(client)),
+    files: await readPieceFiles(client, await listOpenPieces(client)),
     hands: await readHands(client, (await getStudio(client)).hours),
   }))
 /** The week as data: a device plans it by itself. */

@@ -3,10 +3,11 @@ import 'server-only'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
 import { bearRents, type Result, resultOf } from '@/core/house/taught'
 import { readPieces } from '@/core/piece/journey'
-import { listLeft, listPieceFiles } from '@/db/piece'
+import { listLeft } from '@/db/piece'
 import { sumCredits } from '@/db/receipt'
 import { listChannels, listPeople } from '@/db/studio'
 import { loadContext } from './context'
+import { readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
 /** pieces looked back on */
@@ -21,7 +22,7 @@ export interface Taught {
 export const loadTaught = (): Promise<Taught> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const files = await listPieceFiles(client, await listLeft(client, mostPieces))
+    const files = await readPieceFiles(client, await listLeft(client, mostPieces))
     const { studio, others, learned } = await loadContext(client, nowMs, files)
     const journeys = readPieces(files, { climateOf: () => [], nowMs, method: studio.method, others, learned })
     const channels = await listChannels(client)

@@ -79,17 +79,23 @@ export const untouchedClock: StepClock = {
 const minuteMs = 60_000
 
 /** The clock of each step; `log` is the effective log in order of time. A clock still running counts up to `nowMs`. */
-export function stepClocks(log: readonly WorkEntry[], nowMs: number): Map<StepId, StepClock> {
+export const stepClocks = (log: readonly WorkEntry[], nowMs: number): Map<StepId, StepClock> => clocksAt(openClocks(log), nowMs)
+
+/** Clocks as a log leaves them: what still runs has no end. */
+export function openClocks(log: readonly WorkEntry[]): Map<StepId, StepClock> {
   const clocks = new Map<StepId, StepClock>()
   for (const entry of log) {
     clocks.set(entry.stepId, advance(clocks.get(entry.stepId) ?? untouchedClock, entry, entry.stepId))
   }
-  for (const [id, clock] of clocks)
-    clocks.set(id, {
-      ...clock,
-      spells: clock.spells.map((spell) => (spell.toMs === Infinity ? { ...spell, toMs: nowMs } : spell)),
-    })
   return clocks
+}
+/** Clocks with what still runs counted up to `nowMs`. */
+export function clocksAt(clocks: ReadonlyMap<StepId, StepClock>, nowMs: number): Map<StepId, StepClock> {
+  const counted = new Map(clocks)
+  for (const [id, clock] of clocks)
+    if (clock.spells.some(isOpen))
+      counted.set(id, { ...clock, spells: clock.spells.map((spell) => (isOpen(spell) ? { ...spell, toMs: nowMs } : spell)) })
+  return counted
 }
 
 const isOpen = ({ toMs }: Spell) => toMs === Infinity
@@ -141,7 +147,12 @@ export function labourOf(clocks: ReadonlyMap<StepId, StepClock>): Labour {
     for (const { personId, minutes } of clock.helped) add(stepId, personId, minutes)
     // a clock that was put right by hand does not take from the steps beside it
     if (clock.typed !== null) add(stepId, clock.endedBy, clock.typed)
-    else for (const spell of clock.spells) byPerson.set(spell.personId, [...(byPerson.get(spell.personId) ?? []), spell])
+    else
+      for (const spell of clock.spells) {
+        const own = byPerson.get(spell.personId)
+        if (own) own.push(spell)
+        else byPerson.set(spell.personId, [spell])
+      }
   }
   for (const spells of byPerson.values()) split(spells, add)
   return labour

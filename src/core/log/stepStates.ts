@@ -33,12 +33,16 @@ export const untouched: StepState = {
 }
 
 /**
- * States by step id; `log` is the effective log. `labour` is everybody's, where other pieces' clocks ran beside these; without
- * it this log's alone counts.
+ * States by step id; `log` is the effective log, and its clocks alone count. Where other pieces' clocks ran beside these, see
+ * {@link statesOf}.
  */
-export function stepStates(log: readonly Entry[], nowMs: number, labour?: Labour): Map<StepId, StepState> {
+export function stepStates(log: readonly Entry[], nowMs: number): Map<StepId, StepState> {
   const clocks = stepClocks(workIn(log), nowMs)
-  const worked = labour ?? labourOf(clocks)
+  return statesOf(log, clocks, labourOf(clocks))
+}
+
+/** The same, of clocks and labour that are known already. */
+export function statesOf(log: readonly Entry[], clocks: ReadonlyMap<StepId, StepClock>, worked: Labour): Map<StepId, StepState> {
   const states = new Map<StepId, StepState>()
   for (const [id, { status, startedAt, endedAt, laidAt, since, ranMs }] of clocks) {
     const minutes = minutesOf(worked, id)

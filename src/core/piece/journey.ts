@@ -2,7 +2,6 @@
  * Where a part and a piece stand on their way, and what can be done next: read off plan, log and air. Instants in ms where
  * they are compared; pure, `nowMs` is an argument.
  */
-import type { FamilyCode } from '@/core/craft/families'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
 import { kindOf } from '@/core/craft/parts'
 import { curingFamily, curingOf, findStepWindow, type StepWindow } from '@/core/craft/windows'
@@ -11,17 +10,16 @@ import { type Phase, phaseAt, phasesOf, type Segment } from '@/core/drying/phase
 import { airAt, type Assistance, type DryingWindow, windowFor } from '@/core/drying/windowFor'
 import { asLearned, type Learned } from '@/core/learn/learned'
 import { assistanceOf, assistsIn } from '@/core/log/assistance'
-import { effectiveLog } from '@/core/log/effectiveLog'
 import { type EndingEntry, type Entry, type EntryOf, isEnding, ofKind, type Outcome } from '@/core/log/entry'
-import { type Labour, labourOf, stepClocks, type WorkEntry, workIn } from '@/core/log/labour'
-import { shareSetUp, type WorkedStep } from '@/core/log/sharedSetUp'
-import { isAhead, stateOf, type StepState, stepStates } from '@/core/log/stepStates'
+import { clocksAt, type Labour } from '@/core/log/labour'
+import { isAhead, stateOf, statesOf, type StepState } from '@/core/log/stepStates'
 import { compareText } from '@/core/measure/compareText'
 import type { Film } from '@/core/measure/film'
 import type { Instant, StepId } from '@/core/measure/named'
 import { cureOf, laidOf } from './laid'
 import { lanesOf, type StageCode, stageOf } from './lanes'
 import type { Climate, Part, PieceFile, PlanStep } from './piece'
+import { everybodysLabour, type FileWork, type OtherWork, workOf } from './work'
 
 export interface OpenWindow {
   /** the step whose end started the clock */
@@ -89,12 +87,6 @@ export interface ReadingContext {
   others?: readonly OtherWork[]
   /** the studio's own drying figures */
   learned?: Learned | undefined
-}
-/** An entry of another piece's clock, with what was worked. */
-export interface OtherWork extends WorkEntry {
-  operation: PlanStep['operation']
-  family: FamilyCode | null
-  hex: string | null
 }
 interface Reading extends Required<Pick<ReadingContext, 'climate' | 'nowMs' | 'method'>> {
   log: readonly Entry[]
@@ -166,66 +158,21 @@ function partJourney(part: Part, { climate, nowMs, method, log, states, learned 
 const notThin = (film: Film): Film => (film === 'thin' ? 'normal' : film)
 
 /** A journey with all it is read in; see {@link ReadingContext}. */
-export function readPiece(file: PieceFile, around: ReadingContext): Journey {
-  const log = effectiveLog(file.log)
-  const own = workOf(file, log)
-  return read(file, log, everybodysLabour([...own, ...(around.others ?? [])], around.nowMs), around)
-}
+export const readPiece = (file: PieceFile, around: ReadingContext): Journey =>
+  read(workOf(file), everybodysLabour([workOf(file)], around.others ?? [], around.nowMs), around)
 
 /** Journeys of all the pieces given, each in its own air; their clocks are read together. */
 export function readPieces(
   files: readonly PieceFile[],
   around: Omit<ReadingContext, 'climate'> & { climateOf: (file: PieceFile) => Climate },
 ): Journey[] {
-  const logs = files.map((file) => ({ file, log: effectiveLog(file.log) }))
-  const work = [...logs.flatMap(({ file, log }) => workOf(file, log)), ...(around.others ?? [])]
-  const labour = everybodysLabour(work, around.nowMs)
-  return logs.map(({ file, log }) => read(file, log, labour, { ...around, climate: around.climateOf(file) }))
+  const worked = files.map(workOf)
+  const labour = everybodysLabour(worked, around.others ?? [], around.nowMs)
+  return worked.map((work) => read(work, labour, { ...around, climate: around.climateOf(work.file) }))
 }
 
-/** Every step that the log may speak of, of parts that were taken out too, by its id. */
-export const stepsOf = ({ parts, takenOut, whole }: Pick<PieceFile, 'parts' | 'takenOut' | 'whole'>): Map<StepId, PlanStep> =>
-  new Map(
-    [...parts, ...takenOut, ...(whole ? [whole] : [])]
-      .flatMap(({ plan, earlier }) => [...(plan?.steps ?? []), ...earlier])
-      .map((step) => [step.id, step]),
-  )
-
-/** A piece's clock entries with what was worked. */
-function workOf(file: PieceFile, log: readonly Entry[]): OtherWork[] {
-  const steps = stepsOf(file)
-  return workIn(log).flatMap((entry) => {
-    const step = steps.get(entry.stepId)
-    return step ? [{ ...entry, operation: step.operation, family: step.family, hex: step.colour?.hex ?? null }] : []
-  })
-}
-
-/** Minutes by step and person: each person's minute once, set-up and cleaning shared among what was worked in one go. */
-function everybodysLabour(work: readonly OtherWork[], nowMs: number): Labour {
-  const clocks = stepClocks(
-    [...work].sort((a, b) => compareText(a.at, b.at)),
-    nowMs,
-  )
-  const labour = labourOf(clocks)
-  const kinds = new Map(work.map(({ stepId, operation, family, hex }) => [stepId, { operation, family, hex }]))
-  const worked = [...clocks].flatMap(([stepId, { startedAt, endedAt, typed }]): WorkedStep[] => {
-    const kind = kinds.get(stepId)
-    if (!kind || !startedAt || !endedAt || typed !== null) return []
-    const minutes = [...(labour.get(stepId)?.values() ?? [])].reduce((sum, each) => sum + each, 0)
-    return [{ stepId, ...kind, startedMs: Date.parse(startedAt), endedMs: Date.parse(endedAt), minutes }]
-  })
-  const shares = shareSetUp(worked)
-  return new Map(
-    [...labour].map(([stepId, byPerson]) => {
-      const whole = [...byPerson.values()].reduce((sum, each) => sum + each, 0)
-      const factor = whole > 0 ? Math.max(0, whole + (shares.get(stepId) ?? 0)) / whole : 1
-      return [stepId, new Map([...byPerson].map(([person, minutes]) => [person, minutes * factor]))]
-    }),
-  )
-}
-
-function read(file: PieceFile, log: Entry[], labour: Labour, { climate, nowMs, method, learned }: ReadingContext): Journey {
-  const states = stepStates(log, nowMs, labour)
+function read({ file, log, clocks }: FileWork, labour: Labour, { climate, nowMs, method, learned }: ReadingContext): Journey {
+  const states = statesOf(log, clocksAt(clocks, nowMs), labour)
   const reading = { climate, nowMs, method: method ?? defaultMethod, log, states, learned: learned ?? {} }
   const parts = file.parts.map((part) => partJourney(part, reading))
   const whole = file.whole && partJourney(file.whole, reading)

@@ -18,7 +18,8 @@ import {
 } from '@/core/price/priceFor'
 import { overheadOf, type Pricing, usualPricing } from '@/core/price/pricing'
 import { materialsAhead, minutesAhead, usedUpAhead } from './ahead'
-import { type Journey, stepsOf } from './journey'
+import type { Journey } from './journey'
+import { stepsOf } from './work'
 
 export type LedgerKind = CostKind | 'overhead'
 export interface LedgerLine extends CostLine {

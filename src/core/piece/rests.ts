@@ -1,7 +1,8 @@
 /** What is left of the mixes that were made up for a piece, and in which colour. Pure. */
 import { type Batch, batchesIn } from '@/core/log/batch'
 import { isAhead } from '@/core/log/stepStates'
-import { type Journey, stepsOf } from './journey'
+import type { Journey } from './journey'
+import { stepsOf } from './work'
 
 export interface Rest {
   batch: Batch

@@ -1,5 +1,6 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
 import { loadLearned } from '@/app/_server/context'
+import { readPieceFiles } from '@/app/_server/pieceFiles'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { inForce } from '@/core/climate/airAhead'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
@@ -9,7 +10,7 @@ import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
 import { listForecasts } from '@/db/airAhead'
 import { listDrawn, listReadings, listRooms } from '@/db/climate'
-import { listOpenPieces, listPieceFiles } from '@/db/piece'
+import { listOpenPieces } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
 import { Forecasts } from '@/ui/climate/Forecasts'
 import { RoomForm } from '@/ui/climate/RoomForm'
@@ -45,7 +46,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
     })
     const climate = climateIn(climatesOf(air, all), chosen?.id ?? null, all)
     const pieces = (await listOpenPieces(client)).filter(({ roomId }) => homeOf(roomId, all) === home)
-    const journeys = readPieces(await listPieceFiles(client, pieces), {
+    const journeys = readPieces(await readPieceFiles(client, pieces), {
       climateOf: () => climate,
       nowMs,
       method: studio.method,

@@ -2,9 +2,10 @@
 import { z } from 'zod'
 import { whoIsIn } from '@/app/_server/door'
 import { tagsPaper } from '@/app/_server/papers'
+import { readPieceFiles } from '@/app/_server/pieceFiles'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { readPieces } from '@/core/piece/journey'
-import { listOpenPieces, listPieceFiles } from '@/db/piece'
+import { listOpenPieces } from '@/db/piece'
 import { ownOrigin } from '@/origin'
 
 /** thirteen sheets are enough for one cut */
@@ -17,7 +18,7 @@ export async function GET(request: Request): Promise<Response> {
   const studio = await loadStudio()
   const files = await readStudio(async (client) => {
     const open = await listOpenPieces(client)
-    return listPieceFiles(client, wanted === null ? open.slice(0, mostTags) : open.filter(({ id }) => id === wanted))
+    return readPieceFiles(client, wanted === null ? open.slice(0, mostTags) : open.filter(({ id }) => id === wanted))
   })
   if (files.length === 0) return Response.json({ issue: 'not-found' }, { status: 404 })
   const journeys = readPieces(files, { climateOf: () => [], nowMs: Date.now(), method: studio.method })

@@ -1,0 +1,30 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { makeKept } from './kept'
+
+describe('what is kept in mind', () => {
+  test('what was not asked for longest goes first', () => {
+    const kept = makeKept<string, number>(2)
+    kept.set('one', 1)
+    kept.set('two', 2)
+    expect(kept.get('one')).toBe(1)
+    kept.set('three', 3)
+    expect([kept.get('one'), kept.get('two'), kept.get('three')]).toEqual([1, undefined, 3])
+  })
+
+  test('is the last so many different ones that were asked for', () => {
+    const asks = fc.array(fc.tuple(fc.boolean(), fc.integer({ min: 0, max: 9 })), { maxLength: 60 })
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 6 }), asks, (most, all) => {
+        const kept = makeKept<number, number>(most)
+        let last: number[] = []
+        for (const [sets, key] of all) {
+          const stands = sets || last.includes(key)
+          if (sets) kept.set(key, key * 2)
+          expect(kept.get(key)).toBe(stands ? key * 2 : undefined)
+          if (stands) last = [key, ...last.filter((each) => each !== key)].slice(0, most)
+        }
+      }),
+    )
+  })
+})

@@ -1,0 +1,27 @@
+/** What is kept in mind, so many things at most: what was not asked for longest goes first. */
+export interface Kept<K, V> {
+  get: (key: K) => V | undefined
+  set: (key: K, value: V) => void
+}
+/** `most`: how many things are kept, at least one. */
+export function makeKept<K, V>(most: number): Kept<K, V> {
+  const values = new Map<K, V>()
+  const touch = (key: K, value: V) => {
+    values.delete(key)
+    values.set(key, value)
+  }
+  return {
+    get: (key) => {
+      const value = values.get(key)
+      if (value !== undefined) touch(key, value)
+      return value
+    },
+    set: (key, value) => {
+      touch(key, value)
+      for (const eldest of values.keys()) {
+        if (values.size <= most) break
+        values.delete(eldest)
+      }
+    },
+  }
+}
