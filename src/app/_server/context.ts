@@ -4,6 +4,7 @@ import { climatesOf, homeOf, type Room } from '@/core/climate/rooms'
 import type { Learned } from '@/core/learn/learned'
 import { workDays } from '@/core/log/labour'
 import type { PieceFile } from '@/core/piece/piece'
+import { workOf } from '@/core/piece/work'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
 import { listOtherWork } from '@/db/entry'
 import type { Client } from '@/db/pool'
@@ -41,18 +42,26 @@ export const loadLearned = async (client: Client): Promise<Learned> => ({
   labels: await listLabelled(client),
 })
 
-/** What journeys are read in beside the pieces themselves. */
-export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
-  const rooms = await listRooms(client)
+/** What journeys are read in beside the pieces themselves and the air. */
+async function loadAround(client: Client, files: readonly PieceFile[]) {
   return {
     studio: await getStudio(client),
-    rooms,
-    climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
     learned: await loadLearned(client),
     others: await listOtherWork(
       client,
       files.map(({ piece }) => piece.id),
-      workDays(files.map(({ log }) => log)),
+      workDays(files.map((file) => workOf(file).log)),
     ),
   }
 }
+/** What journeys of pieces are read in that still dry. */
+export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
+  const rooms = await listRooms(client)
+  return {
+    ...(await loadAround(client, files)),
+    rooms,
+    climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
+  }
+}
+/** The same for pieces that have left: nothing on them dries. */
+export const loadContextOfLeft = loadAround

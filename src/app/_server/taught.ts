@@ -6,7 +6,7 @@ import { readPieces } from '@/core/piece/journey'
 import { listLeft } from '@/db/piece'
 import { sumCredits } from '@/db/receipt'
 import { listChannels, listPeople } from '@/db/studio'
-import { loadContext } from './context'
+import { loadContextOfLeft } from './context'
 import { readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
@@ -23,7 +23,7 @@ export const loadTaught = (): Promise<Taught> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
     const files = await readPieceFiles(client, await listLeft(client, mostPieces))
-    const { studio, others, learned } = await loadContext(client, nowMs, files)
+    const { studio, others, learned } = await loadContextOfLeft(client, files)
     const journeys = readPieces(files, { climateOf: () => [], nowMs, method: studio.method, others, learned })
     const channels = await listChannels(client)
     const credits = await sumCredits(

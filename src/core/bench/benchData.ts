@@ -9,6 +9,7 @@ import type { Learned } from '@/core/learn/learned'
 import { effectiveLog } from '@/core/log/effectiveLog'
 import { type Entry, type EntryDraft, type EntryKind, ofKind, wholeEntry } from '@/core/log/entry'
 import type { PartId, PieceId, StepId } from '@/core/measure/named'
+import { onceFor } from '@/core/measure/once'
 import type { WorkingHours } from '@/core/measure/workingHours'
 import { type Journey, readPieces } from '@/core/piece/journey'
 import type { Part, Photo, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
@@ -108,33 +109,39 @@ export function toBenchData(files: readonly PieceFile[], around: BenchContext): 
   return {
     ...around,
     climates,
-    files: files.map(({ piece, parts, takenOut, whole: lane, log, photos }) => {
-      const settled = settledIn(log)
-      return {
-        piece: { ...piece, condition: null, sourceNote: null },
-        parts: parts.map((part) => slimPart(part, settled)),
-        takenOut: takenOut.map((part) => slimPart(part, settled)),
-        whole: lane && slimPart(lane, settled),
-        photos: lastOf(photos),
-        log: log.filter((entry) => !elsewhere.has(entry.kind) && isAsked(entry, log)).map(slim),
-      }
-    }),
+    files: files.map(slimFile),
   }
 }
+const slimFile: (file: PieceFile) => SlimFile = onceFor(({ piece, parts, takenOut, whole: lane, log, photos }) => {
+  const settled = settledIn(log)
+  return {
+    piece: { ...piece, condition: null, sourceNote: null },
+    parts: parts.map((part) => slimPart(part, settled)),
+    takenOut: takenOut.map((part) => slimPart(part, settled)),
+    whole: lane && slimPart(lane, settled),
+    photos: lastOf(photos),
+    log: log.filter((entry) => !elsewhere.has(entry.kind) && isAsked(entry, log)).map(slim),
+  }
+})
+
+/** A file as it was before it was made slim, as far as the bench asks after it. */
+const wholeFile: (file: SlimFile) => PieceFile = onceFor((file) => ({
+  ...file,
+  parts: file.parts.map(wholePart),
+  takenOut: file.takenOut.map(wholePart),
+  whole: file.whole && wholePart(file.whole),
+  counted: {},
+  log: file.log.map((entry) => whole(entry, file.piece.id)),
+}))
 
 /** The journeys of a bench at `nowMs`, with entries it does not know yet. */
 export function readBench(data: BenchData, written: readonly Entry[], nowMs: number): Journey[] {
-  const files = data.files.map((file): PieceFile => {
+  const files = data.files.map((slimmed): PieceFile => {
+    const file = wholeFile(slimmed)
+    const mine = written.filter(({ pieceId }) => pieceId === file.piece.id)
+    if (mine.length === 0) return file
     const known = new Set(file.log.map(({ id }) => id))
-    const own = written.filter(({ id, pieceId }) => pieceId === file.piece.id && !known.has(id))
-    return {
-      ...file,
-      parts: file.parts.map(wholePart),
-      takenOut: file.takenOut.map(wholePart),
-      whole: file.whole && wholePart(file.whole),
-      counted: {},
-      log: [...file.log.map((entry) => whole(entry, file.piece.id)), ...own],
-    }
+    return { ...file, log: [...file.log, ...mine.filter(({ id }) => !known.has(id))] }
   })
   const { climates, rooms, method, others, learned } = data
   const climateOf = ({ piece }: PieceFile) => climateIn(climates, piece.roomId, rooms)

@@ -170,3 +170,38 @@ test('a window of two hours is closing in its last quarter', () => {
   const at = (minutes: number) => phaseAt(phasesOf(window, Date.parse(endedAt)), Date.parse(endedAt) + minutes * 60_000)
   expect([0, 59, 60, 149, 150, 179, 180].map(at)).toEqual(['shut', 'shut', 'best', 'best', 'closing', 'closing', 'gone'])
 })
+
+test('a window read by the climate’s clock is the one that is read stretch by stretch', () => {
+  const minute = fc.integer({ min: -3_000, max: 6_000 }).map((minutes) => Date.parse(endedAt) + minutes * 60_000)
+  const reading = fc.record({
+    at: minute.map((ms) => new Date(ms).toISOString()),
+    temperature: fc.integer({ min: 4, max: 35 }),
+    humidity: fc.integer({ min: 10, max: 95 }),
+  })
+  const range = fc
+    .tuple(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 3_000 }))
+    .map(([a, b]) => [a, a + b] as const)
+  fc.assert(
+    fc.property(
+      fc.array(reading, { minLength: 1, maxLength: 12 }),
+      fc.constantFrom('evaporation' as const, 'reaction' as const, 'cure' as const),
+      range,
+      range,
+      fc.constantFrom('thin' as const, 'normal' as const, 'heavy' as const),
+      (climate, kind, opens, closes, film) => {
+        const input: WindowInput = { ...base, kind, film, label: { opens, closes }, climate }
+        // help that does not help is read stretch by stretch
+        const idle = [{ from: endedAt, to: '2026-09-01T00:00:00.000Z', kind: 'none' as const }]
+        const [clock, stretched] = [windowFor(input), windowFor({ ...input, assistance: idle })]
+        const ms = (instant: string | null) => (instant === null ? null : Date.parse(instant))
+        for (const key of ['mayOpen', 'opens', 'closes', 'lateFrom'] as const) {
+          const [one, other] = [ms(clock[key]), ms(stretched[key])]
+          expect(one === null).toBe(other === null)
+          // at half a minute a hair decides
+          expect(Math.abs((one ?? 0) - (other ?? 0))).toBeLessThanOrEqual(60_000)
+        }
+      },
+    ),
+    { numRuns: 2_000 },
+  )
+})

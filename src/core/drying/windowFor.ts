@@ -121,26 +121,72 @@ function reaches(run: readonly Stretch[], minutes: number): string | null {
   for (const [index, { fromMs, speed }] of run.entries()) {
     const untilMs = run[index + 1]?.fromMs ?? Infinity
     if (left <= 0 || (speed > 0 && left <= (untilMs - fromMs) * speed)) {
-      const ms = fromMs + Math.max(0, left) / (speed || 1)
-      return new Date(Math.round(ms / minuteMs) * minuteMs).toISOString()
+      return onMinute(fromMs + Math.max(0, left) / (speed || 1))
     }
     left -= (untilMs - fromMs) * speed
   }
   return null
 }
 
+/** A climate's clock: how far it has run at each moment, ms at the reference air, and its speed from there on. */
+interface Clock {
+  moments: readonly Moment[]
+  ran: Float64Array
+  speeds: Float64Array
+}
+const clocks = new WeakMap<readonly Moment[], Partial<Record<ClockKind, Clock>>>()
+/** Many windows are read by one clock: it is run once. */
+function clockOf(kind: ClockKind, climate: readonly Reading[]): Clock {
+  const moments = momentsOf(climate)
+  const known = clocks.get(moments) ?? {}
+  clocks.set(moments, known)
+  return (known[kind] ??= runClock(kind, moments))
+}
+function runClock(kind: ClockKind, moments: readonly Moment[]): Clock {
+  const speeds = Float64Array.from(moments, (air) => dryingSpeed(kind, air))
+  const ran = new Float64Array(moments.length)
+  for (let k = 1; k < moments.length; k += 1)
+    ran[k] = (ran[k - 1] ?? 0) + ((moments[k]?.ms ?? 0) - (moments[k - 1]?.ms ?? 0)) * (speeds[k - 1] ?? 0)
+  return { moments, ran, speeds }
+}
+/** When the clock has run `minutes` from `fromMs` on, on the nearest whole minute; null for never. */
+function reachesBy({ moments, ran, speeds }: Clock, fromMs: number, minutes: number): string | null {
+  const held = Math.max(0, countUntil(moments, fromMs) - 1)
+  const wanted = (ran[held] ?? 0) + (fromMs - (moments[held]?.ms ?? 0)) * (speeds[held] ?? 0) + minutes * minuteMs
+  if (minutes <= 0) return onMinute(fromMs)
+  let [low, high] = [held + 1, moments.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((ran[middle] ?? 0) < wanted) low = middle + 1
+    else high = middle
+  }
+  const last = low - 1
+  const speed = speeds[last] ?? 0
+  return speed > 0 ? onMinute((moments[last]?.ms ?? 0) + (wanted - (ran[last] ?? 0)) / speed) : null
+}
+/** Answers when the clock has run so many minutes from `endedMs` on; air that was helped has a clock of its own. */
+function clockAfter(input: WindowInput, endedMs: number): (minutes: number) => string | null {
+  if (input.climate.length > 0 && input.assistance.every(({ to }) => Date.parse(to) <= endedMs)) {
+    const clock = clockOf(input.kind, input.climate)
+    return (minutes) => reachesBy(clock, endedMs, minutes)
+  }
+  const run = stretches(input, endedMs)
+  return (minutes) => reaches(run, minutes)
+}
+const onMinute = (ms: number): string => new Date(Math.round(ms / minuteMs) * minuteMs).toISOString()
+
 /** The window after a step; see {@link DryingWindow}. Throws on an instant that cannot be read. */
 export function windowFor(input: WindowInput): DryingWindow {
   const endedMs = Date.parse(input.endedAt)
   if (Number.isNaN(endedMs)) throw new Error(`endedAt is no instant: ${input.endedAt}`)
-  const run = stretches(input, endedMs)
+  const after = clockAfter(input, endedMs)
   const factor = filmMinutes[input.film]
   const { opens, closes } = input.label
   const reached = {
-    mayOpen: reaches(run, opens[0] * factor),
-    opens: reaches(run, opens[1] * factor),
-    closes: closes ? reaches(run, closes[0] * factor) : null,
-    lateFrom: closes ? reaches(run, closes[1] * factor) : null,
+    mayOpen: after(opens[0] * factor),
+    opens: after(opens[1] * factor),
+    closes: closes ? after(closes[0] * factor) : null,
+    lateFrom: closes ? after(closes[1] * factor) : null,
   }
   const impossible = reached.closes !== null && (reached.opens === null || reached.closes < reached.opens)
   return { ...reached, impossible }

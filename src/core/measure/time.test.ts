@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { dayAfter, dayOf, instantOf, minuteOfDay, wallTimeOf, weekdayOf } from './time'
 
@@ -27,4 +28,35 @@ describe('times on the wall', () => {
       null,
     ])
   })
+})
+
+test('the day on a wall is the one that the calendar of that zone says, at every midnight that clocks change or leave out', () => {
+  const zones = [
+    ...['Europe/London', 'America/Havana', 'America/Sao_Paulo', 'Asia/Beirut', 'Africa/Cairo', 'America/Santiago'],
+    ...['Australia/Lord_Howe', 'Pacific/Apia', 'Pacific/Kiritimati', 'Asia/Kathmandu', 'UTC'],
+  ]
+  const calendars = new Map(
+    zones.map((zone) => [
+      zone,
+      new Intl.DateTimeFormat('sv-SE', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit' }),
+    ]),
+  )
+  // a day that was left out, midnights repeated and skipped, and any moment of these years
+  const edges = [
+    '2011-12-30T10:00:00Z',
+    '2018-02-18T02:30:00Z',
+    '2018-11-04T03:00:00Z',
+    '2026-03-28T22:00:00Z',
+    '2026-11-01T04:30:00Z',
+  ]
+  const near = fc
+    .tuple(fc.constantFrom(...edges), fc.integer({ min: -48 * 60, max: 48 * 60 }))
+    .map(([edge, minutes]) => Date.parse(edge) + minutes * 60_000)
+  const any = fc.integer({ min: Date.parse('2000-01-02T00:00:00Z'), max: Date.parse('2060-01-01T00:00:00Z') })
+  fc.assert(
+    fc.property(fc.constantFrom(...zones), fc.oneof(near, any), (zone, ms) => {
+      expect(dayOf(new Date(ms).toISOString(), zone)).toBe(calendars.get(zone)?.format(ms))
+    }),
+    { numRuns: 4_000 },
+  )
 })

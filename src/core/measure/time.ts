@@ -4,6 +4,7 @@
  */
 import { CalendarDate, getDayOfWeek, parseAbsolute, parseDate, parseDateTime, toZoned } from '@internationalized/date'
 import type { Day, Instant, WallTime } from '@/core/measure/named'
+import { makeKept } from './kept'
 
 /** What lies outside these years was mistyped. */
 export const firstYear = 2000
@@ -33,6 +34,7 @@ export function instantOf(text: string, zone: string): Instant | null {
   return toZoned(parseDateTime(`${day}T${time}`), zone, meant).toAbsoluteString()
 }
 
+const dayMs = 86_400_000
 const pad = (n: number, digits = 2) => String(n).padStart(digits, '0')
 const onTheWall = (instant: Instant, zone: string) => parseAbsolute(instant, zone)
 
@@ -42,10 +44,29 @@ export function wallTimeOf(instant: Instant, zone: string): WallTime {
   return `${dayOf(instant, zone)}T${pad(hour)}:${pad(minute)}`
 }
 
+/** A day on a wall, from its first moment to the next day's, ms. */
+interface Span {
+  day: Day
+  fromMs: number
+  toMs: number
+}
+/** Days that were asked for, by zone and day of UTC: a log asks for few of them often. */
+const spans = makeKept<string, readonly Span[]>(2_000)
+
 /** "YYYY-MM-DD" on the studio's wall. */
 export function dayOf(instant: Instant, zone: string): Day {
+  const ms = Date.parse(instant)
+  const key = `${zone} ${Math.floor(ms / dayMs)}`
+  const known = spans.get(key) ?? []
+  const found = known.find(({ fromMs, toMs }) => fromMs <= ms && ms < toMs)
+  if (found) return found.day
   const { year, month, day } = onTheWall(instant, zone)
-  return `${pad(year, 4)}-${pad(month)}-${pad(day)}`
+  const date = new CalendarDate(year, month, day)
+  const text = `${pad(year, 4)}-${pad(month)}-${pad(day)}`
+  const startMs = (of: CalendarDate) => toZoned(of, zone, meant).toDate().getTime()
+  const span = { day: text, fromMs: startMs(date), toMs: startMs(date.add({ days: 1 })) }
+  if (span.fromMs <= ms && ms < span.toMs) spans.set(key, [...known, span])
+  return text
 }
 
 /** The wall day so many days after another. */

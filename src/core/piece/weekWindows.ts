@@ -15,32 +15,46 @@ export interface WeekWindow {
   closes: Instant | null
 }
 
-/** Windows of steps ended since `sinceMs`, oldest first. */
-export function windowsSince(journeys: readonly Journey[], climate: Climate, sinceMs: number, learned: Learned): WeekWindow[] {
+/** A window, and when what it follows ended. */
+interface Found {
+  endedMs: number
+  read: () => WeekWindow
+}
+/** Windows of steps ended since `sinceMs`, the last `most` of them, oldest first. */
+export function windowsSince(
+  journeys: readonly Journey[],
+  { climate, sinceMs, learned, most }: { climate: Climate; sinceMs: number; learned: Learned; most: number },
+): WeekWindow[] {
   return journeys
     .flatMap((journey) =>
       journey.parts.flatMap((part) =>
-        part.done.flatMap(({ step, state }, k): WeekWindow[] => {
-          const endedMs = state.endedAt ? Date.parse(state.endedAt) : NaN
-          if (!step.window || step.window.opens[1] === 0 || !(endedMs >= sinceMs)) return []
-          const label = asLearned(step.window, { ...step, productId: state.coat?.coat.productId }, learned)
-          const times = windowFor({
-            endedAt: state.endedAt ?? '',
-            kind: label.clock,
-            film: state.coat?.coat?.film ?? step.film,
-            label,
-            climate,
-            assistance: part.assistance,
-          })
-          // what was used is over when the next step began
-          const next = part.done[k + 1]?.state ?? part.running?.state
-          const overMs = Date.parse(next?.startedAt ?? next?.endedAt ?? '') || Infinity
-          const segments = phasesOf(times, endedMs)
-            .filter(({ fromMs }) => fromMs < overMs)
-            .map((segment) => ({ ...segment, toMs: Math.min(segment.toMs, overMs) }))
-          return [{ journey, part, step, segments, opens: times.opens, closes: times.closes }]
+        part.done.flatMap(({ step, state }, k): Found[] => {
+          const endedMs = Date.parse(state.endedAt)
+          const { window } = step
+          if (!window || window.opens[1] === 0 || !(endedMs >= sinceMs)) return []
+          const read = (): WeekWindow => {
+            const label = asLearned(window, { ...step, productId: state.coat?.coat.productId }, learned)
+            const times = windowFor({
+              endedAt: state.endedAt,
+              kind: label.clock,
+              film: state.coat?.coat.film ?? step.film,
+              label,
+              climate,
+              assistance: part.assistance,
+            })
+            // what was used is over when the next step began
+            const next = part.done[k + 1]?.state ?? part.running?.state
+            const overMs = Date.parse(next?.startedAt ?? next?.endedAt ?? '') || Infinity
+            const segments = phasesOf(times, endedMs)
+              .filter(({ fromMs }) => fromMs < overMs)
+              .map((segment) => ({ ...segment, toMs: Math.min(segment.toMs, overMs) }))
+            return { journey, part, step, segments, opens: times.opens, closes: times.closes }
+          }
+          return [{ endedMs, read }]
         }),
       ),
     )
-    .sort((a, b) => (a.segments[0]?.fromMs ?? 0) - (b.segments[0]?.fromMs ?? 0))
+    .sort((a, b) => a.endedMs - b.endedMs)
+    .slice(-most)
+    .map(({ read }) => read())
 }

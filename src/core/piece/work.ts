@@ -47,7 +47,9 @@ export const workOf: (file: PieceFile) => FileWork = onceFor((file) => {
 
 /** Minutes by step and person: each person's minute once, set-up and cleaning shared among what was worked in one go. */
 export function everybodysLabour(files: readonly FileWork[], others: readonly OtherWork[], nowMs: number): Labour {
-  const kinds = new Map(others.map(({ stepId, operation, family, hex }): [StepId, WorkKind] => [stepId, { operation, family, hex }]))
+  const kinds = new Map(
+    others.map(({ stepId, operation, family, hex }): [StepId, WorkKind] => [stepId, { operation, family, hex }]),
+  )
   const open = openClocks([...others].sort((a, b) => compareText(a.at, b.at)))
   for (const file of files)
     for (const [stepId, kind] of file.kinds) {

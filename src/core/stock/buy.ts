@@ -6,6 +6,7 @@ import { randomNormal } from 'd3-random'
 import { solve } from 'yalps'
 import type { FamilyCode } from '@/core/craft/families'
 import type { Sheen } from '@/core/craft/sheen'
+import { makeKept } from '@/core/measure/kept'
 import { randomFrom } from '@/core/measure/random'
 import { mostAskedFirst, serve, type Shelf } from '@/core/plan/amounts'
 import { quantile, shareWithin } from '@/core/price/spread'
@@ -49,12 +50,20 @@ export function takesOf(uses: readonly number[], { factor, scatter }: Take, seed
   }
   return totals.sort()
 }
+/** What was drawn for coats lately: they are asked after again and again, and change one at a time. */
+const drawn = makeKept<string, Float64Array>(300)
+function knownTakes(uses: readonly number[], take: Take): Float64Array {
+  const key = [take.factor, take.scatter, ...uses].join(' ')
+  const takes = drawn.get(key) ?? takesOf(uses, take)
+  drawn.set(key, takes)
+  return takes
+}
 /** The chance that so much is enough for these coats. */
 export const chanceEnough = (uses: readonly number[], amount: number, take: Take): number =>
-  uses.length === 0 ? 1 : shareWithin(takesOf(uses, take), amount)
+  uses.length === 0 ? 1 : shareWithin(knownTakes(uses, take), amount)
 /** So much is enough in the given share of such jobs; whole ml or g, up. */
 export const enoughFor = (uses: readonly number[], share: number, take: Take): number =>
-  uses.length === 0 ? 0 : Math.ceil(quantile(takesOf(uses, take), share))
+  uses.length === 0 ? 0 : Math.ceil(quantile(knownTakes(uses, take), share))
 
 /**
  * The cheapest tins that hold so much together; of equally cheap ones those with the least over, then the fewest. Null where nothing is

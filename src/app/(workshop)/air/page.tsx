@@ -22,6 +22,8 @@ import { momentWords } from '@/words/time'
 export const metadata = { title: 'Air' }
 const weekMs = 7 * 86_400_000
 const hourMs = 3_600_000
+/** windows drawn, one below the other */
+const mostWindows = 14
 /** what a window of hours is read by */
 const exactMs = 86_400_000
 /** a day ahead, so that what is still shut is seen to open */
@@ -63,7 +65,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
         exactSince: new Date(nowMs - hourMs).toISOString(),
       }),
       last: climate.at(-1) ?? null,
-      lines: windowsSince(journeys, climate, nowMs - weekMs, learned).slice(-14),
+      lines: windowsSince(journeys, { climate, sinceMs: nowMs - weekMs, learned, most: mostWindows }),
     }
   })
   const tell = (instant: Instant | null) => (instant ? momentWords(instant, studio, nowMs) : null)
