@@ -1,15 +1,15 @@
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { makeKept } from '@/core/measure/kept'
+import type { PieceFile } from '@/core/piece/piece'
 import { comeIn, makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { at, partRow, pieceRow, planRow, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { addClientLink } from './clientPage'
 import { addEntries, type NewEntry } from './entry'
 import { addPhoto } from './photo'
 import { findPieces, listPieceFiles } from './piece'
-import { type KeptFiles, readPieceFiles } from './pieceFiles'
-import { listPieceMarks } from './pieceMark'
+import { readPieceFiles } from './pieceFiles'
+import { keepOfPieces, listPieceMarks } from './pieceMark'
 import { addParts, addPlan, changeFaces, changePart, changePiece, countPiece, promisePieces, takePartOut } from './pieceWrite'
 import { type Client, inSession } from './pool'
 import { freshSecret } from './secret'
@@ -24,7 +24,7 @@ beforeAll(async () => {
 })
 afterAll(() => db.drop())
 
-const kept: KeptFiles = makeKept(10)
+const kept = keepOfPieces<PieceFile>(10)
 const ids = () => [whole.piece.id, other.piece.id]
 /** Out of what is kept, and from the records themselves, at one moment. */
 const both = (secret: string) =>

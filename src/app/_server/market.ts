@@ -3,17 +3,21 @@ import 'server-only'
 import type { DeskAround } from '@/core/house/priceDesk'
 import type { StudioId } from '@/core/measure/named'
 import { unitPricesOf } from '@/core/stock/product'
+import { keepOfPieces, type KeptOfPieces } from '@/db/pieceMark'
 import type { Client } from '@/db/pool'
-import { countStanding, listSold } from '@/db/sold'
+import { countStanding, type Likeness, listSold } from '@/db/sold'
 import { listChannels, listProducts } from '@/db/studio'
 import { loadEstimator } from './pace'
 
 /** sales looked back on */
 const mostSold = 60
+/** of every studio that this server reads */
+const holder = globalThis as { itinerumLikenesses?: KeptOfPieces<Likeness> }
+const likenesses = (holder.itinerumLikenesses ??= keepOfPieces(2_000))
 
 export type Market = Pick<DeskAround, 'unitPrice' | 'estimator' | 'channels' | 'sold' | 'isCut' | 'standing'>
 export async function readMarket(client: Client, studioId: StudioId, nowMs: number): Promise<Market> {
-  const sold = await listSold(client, mostSold)
+  const sold = await listSold(client, mostSold, likenesses)
   return {
     ...{ sold, isCut: sold.length === mostSold },
     unitPrice: unitPricesOf(await listProducts(client)),

@@ -2,16 +2,55 @@
 import 'server-only'
 import type { Person, SalesChannel, Studio } from '@/core/house/studio'
 import { bearRents, type Result, resultOf } from '@/core/house/taught'
+import type { PieceId } from '@/core/measure/named'
 import { readPieces } from '@/core/piece/journey'
+import type { Piece } from '@/core/piece/piece'
 import { listLeft } from '@/db/piece'
+import { keepOfPieces, type KeptOfPieces, readByMarks } from '@/db/pieceMark'
+import type { Client } from '@/db/pool'
 import { sumCredits } from '@/db/receipt'
-import { listChannels, listPeople } from '@/db/studio'
+import { getStudio, listChannels, listPeople } from '@/db/studio'
 import { loadContextOfLeft } from './context'
 import { readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
 /** pieces looked back on */
 const mostPieces = 60
+/** Hands that were elsewhere at the same time may be put right there: what came of a piece stands for so long. */
+const standsMs = 10 * 60_000
+interface Came {
+  /** what it was reckoned by beside the piece */
+  by: string
+  untilMs: number
+  result: Result | null
+}
+const holder = globalThis as { itinerumResults?: KeptOfPieces<Came> }
+const kept = (holder.itinerumResults ??= keepOfPieces(2_000))
+
+/** What came of pieces that have left: as it was reckoned under the same mark and terms lately, else anew. */
+async function resultsOf(client: Client, studio: Studio, pieces: readonly Piece[]): Promise<Result[]> {
+  const nowMs = Date.now()
+  const ids = pieces.map(({ id }) => id)
+  const credits = await sumCredits(client, ids)
+  const byOf = (id: PieceId) => JSON.stringify([studio, credits.get(id) ?? 0])
+  const reckon = async (wanted: readonly PieceId[]): Promise<Map<PieceId, Came>> => {
+    const files = await readPieceFiles(
+      client,
+      pieces.filter(({ id }) => wanted.includes(id)),
+    )
+    const { others, learned } = await loadContextOfLeft(client, files)
+    const journeys = readPieces(files, { climateOf: () => [], nowMs, method: studio.method, others, learned })
+    return new Map(
+      journeys.map((journey): [PieceId, Came] => {
+        const { id } = journey.file.piece
+        const result = resultOf(journey, studio, studio.zone, credits.get(id))
+        return [id, { by: byOf(id), untilMs: nowMs + standsMs, result }]
+      }),
+    )
+  }
+  const came = await readByMarks(client, kept, ids, reckon, (id, { by, untilMs }) => untilMs > nowMs && by === byOf(id))
+  return ids.flatMap((id) => came.get(id)?.result ?? [])
+}
 
 export interface Taught {
   studio: Studio
@@ -21,21 +60,13 @@ export interface Taught {
 }
 export const loadTaught = (): Promise<Taught> =>
   readStudio(async (client) => {
-    const nowMs = Date.now()
-    const files = await readPieceFiles(client, await listLeft(client, mostPieces))
-    const { studio, others, learned } = await loadContextOfLeft(client, files)
-    const journeys = readPieces(files, { climateOf: () => [], nowMs, method: studio.method, others, learned })
+    const studio = await getStudio(client)
+    const left = await listLeft(client, mostPieces)
     const channels = await listChannels(client)
-    const credits = await sumCredits(
-      client,
-      files.map(({ piece }) => piece.id),
-    )
-    const results = journeys.flatMap(
-      (journey) => resultOf(journey, studio, studio.zone, credits.get(journey.file.piece.id)) ?? [],
-    )
+    const rents = new Map(channels.map(({ id, rent }) => [id, rent]))
     return {
       studio,
-      results: bearRents(results, new Map(channels.map(({ id, rent }) => [id, rent])), files.length >= mostPieces),
+      results: bearRents(await resultsOf(client, studio, left), rents, left.length >= mostPieces),
       channels,
       people: await listPeople(client),
     }

@@ -58,3 +58,6 @@ create function piece_marks(pieces uuid[]) returns table (piece_id uuid, mark te
   $$;
 revoke execute on function piece_marks(uuid[]) from public;
 grant execute on function piece_marks(uuid[]) to itinerum_app;
+
+-- The coats laid last are looked back on without the rest of the log.
+create index entry_coats on entry (studio_id, at desc) where kind = 'coat';
