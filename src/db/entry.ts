@@ -6,7 +6,7 @@ import { codesOf } from '@/core/craft/parts'
 import type { IssueCode } from '@/core/input/issues'
 import type { AssistEntry } from '@/core/log/assistance'
 import { type Entry, type EntryDraft, type EntryOf, ofKind } from '@/core/log/entry'
-import { clockKinds } from '@/core/log/labour'
+import { clockKinds, type TimeStretch } from '@/core/log/labour'
 import type { Instant, PartId, PieceId, StudioId } from '@/core/measure/named'
 import type { SnagRecord } from '@/core/piece/snags'
 import type { OtherWork } from '@/core/piece/work'
@@ -137,37 +137,36 @@ const workRow = z.object({
 const otherWork = query(
   'a clock of another piece',
   workRow,
-  `with near as (
-     select distinct (d::date + beside)::timestamp at time zone 'UTC' as midnight
-     from unnest($2::text[]) d cross join generate_series(-$3::int, $3::int) beside
-   ), touched as materialized (
-     select distinct w.step_id from near cross join lateral (
+  `with touched as materialized (
+     select distinct w.step_id from unnest($2::timestamptz[], $3::timestamptz[]) near (since, until) cross join lateral (
        select step_id from entry w
-       where w.at >= midnight and w.at < midnight + interval '1 day' and not (w.piece_id = any($1))
+       where w.at between since and until and not (w.piece_id = any($1))
          and w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
        offset 0) w
    )
    select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
    from touched
+   cross join lateral (select operation, family, colour from step s where s.id = touched.step_id offset 0) s
    -- step by step, by their index: the planner would read the whole log at once
    cross join lateral (
      select id, step_id, kind, at, person_id, minutes from entry e
      where e.step_id = touched.step_id and e.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
        and not exists (select from entry c where c.corrects = e.id)
      offset 0) e
-   cross join lateral (select operation, family, colour from step s where s.id = e.step_id offset 0) s
    order by e.at, e.id`,
 )
 /**
- * Clocks of other pieces' steps that were touched on the days given or so many days beside them, corrections applied, with what was worked:
- * they may have run beside these. A step comes whole, whenever it was begun. Days YYYY-MM-DD in UTC.
+ * Clocks of other pieces' steps that were touched in the stretches given, corrections applied, with what was worked: they may have run
+ * beside these. A step comes whole, whenever it was begun.
  */
 export const listOtherWork = (
   client: Client,
   pieceIds: readonly PieceId[],
-  days: readonly string[],
-  beside = 1,
-): Promise<OtherWork[]> => (days.length === 0 ? Promise.resolve([]) : many(client, otherWork, [pieceIds, days, beside]))
+  stretches: readonly TimeStretch[],
+): Promise<OtherWork[]> =>
+  stretches.length === 0
+    ? Promise.resolve([])
+    : many(client, otherWork, [pieceIds, stretches.map(({ from }) => from), stretches.map(({ to }) => to)])
 
 const assistRow = z.object({
   kind: z.enum(['assisted', 'unassisted']),

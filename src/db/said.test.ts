@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { dayStretches } from '@/core/log/labour'
 import type { Plan } from '@/core/piece/piece'
 import { type SnagSum, sumSnags } from '@/core/piece/snags'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
@@ -43,15 +44,16 @@ describe('what is said at the bench', () => {
     const other = wholePiece()
     await here((client) => storeWhole(client, db.here, other))
     const work = await here<Awaited<ReturnType<typeof listOtherWork>>>((client) =>
-      listOtherWork(client, [whole.piece.id], [at.slice(0, 10)]),
+      listOtherWork(client, [whole.piece.id], dayStretches([at.slice(0, 10)])),
     )
     const steps = new Set(work.map(({ stepId }) => stepId))
     expect([...steps]).toEqual([other.plan.steps[0]?.id])
     expect(work[0]).toMatchObject({ operation: 'coat', family: 'clay', hex: '#3d5661' })
-    // the day after counts as beside it, the day after that does not; a step comes whole, whenever it was begun
+    // what was not touched in the stretches is not beside them; a step comes whole, whenever it was begun
     const on = (day: string) =>
-      here<typeof work>((client) => listOtherWork(client, [whole.piece.id], [day])).then((found) => found.length)
-    expect(await on('2026-05-05')).toBe(work.length)
+      here<typeof work>((client) => listOtherWork(client, [whole.piece.id], dayStretches([day]))).then((found) => found.length)
+    expect(await on(at.slice(0, 10))).toBe(work.length)
+    expect(await on('2026-05-05')).toBe(0)
     expect(await on('2026-05-06')).toBe(0)
     const late = {
       kind: 'resumed',

@@ -2,7 +2,7 @@
 import 'server-only'
 import { climatesOf, homeOf, type Room } from '@/core/climate/rooms'
 import type { Learned } from '@/core/learn/learned'
-import { workDays } from '@/core/log/labour'
+import { workStretches } from '@/core/log/labour'
 import type { PieceFile } from '@/core/piece/piece'
 import { workOf } from '@/core/piece/work'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
@@ -50,7 +50,7 @@ async function loadAround(client: Client, files: readonly PieceFile[]) {
     others: await listOtherWork(
       client,
       files.map(({ piece }) => piece.id),
-      workDays(files.map((file) => workOf(file).log)),
+      workStretches(files.map((file) => workOf(file).log)),
     ),
   }
 }

@@ -2,7 +2,7 @@
 import 'server-only'
 import { type Estimator, learnPace } from '@/core/learn/estimate'
 import { type Pace, paceOf, teaches } from '@/core/learn/pace'
-import { labourOf, minutesOf, stepClocks } from '@/core/log/labour'
+import { dayStretches, labourOf, minutesOf, stepClocks } from '@/core/log/labour'
 import type { StudioId } from '@/core/measure/named'
 import { listOtherWork } from '@/db/entry'
 import { listEnded } from '@/db/pace'
@@ -14,8 +14,8 @@ const [mostSteps, mostEstimated] = [80, 240]
 /** The last steps that were ended, and the minutes that hands were on each; whoever had several in hand gave each a share. */
 async function workedLately(client: Client, nowMs: number, limit: number) {
   const ended = await listEnded(client, limit)
-  const days = [...new Set(ended.map(({ at }) => at.slice(0, 10)))]
-  const labour = labourOf(stepClocks(await listOtherWork(client, [], days, 0), nowMs))
+  const days = dayStretches(ended.map(({ at }) => at.slice(0, 10)))
+  const labour = labourOf(stepClocks(await listOtherWork(client, [], days), nowMs))
   return ended.map((step) => ({ ...step, actual: minutesOf(labour, step.stepId) }))
 }
 export const loadPace = async (client: Client, nowMs: number): Promise<Pace> =>

@@ -32,10 +32,27 @@ export const workIn = (log: readonly Entry[]): WorkEntry[] =>
     ...(entry.kind === 'paused' && entry.detail && { laid: true as const }),
   }))
 
-/** The days in UTC, YYYY-MM-DD, on which a clock of these logs was touched. */
-export const workDays = (logs: readonly (readonly Entry[])[]): string[] => [
-  ...new Set(logs.flatMap((log) => workIn(log).map(({ at }) => at.slice(0, 10)))),
-]
+/** From one instant to another, both in it. */
+export interface TimeStretch {
+  from: Instant
+  to: Instant
+}
+/** What is worked in one go, and a clock that is not forgotten, lies within half a day. Practice. */
+const besideMs = 12 * 60 * 60_000
+/** Where a clock of these logs was touched, and half a day before and after; in order of time, apart from each other. */
+export function workStretches(logs: readonly (readonly Entry[])[]): TimeStretch[] {
+  const touched = logs.flatMap((log) => workIn(log).map(({ at }) => Date.parse(at))).sort((a, b) => a - b)
+  const stretches: { fromMs: number; toMs: number }[] = []
+  for (const ms of touched) {
+    const last = stretches.at(-1)
+    if (last && ms - besideMs <= last.toMs) last.toMs = ms + besideMs
+    else stretches.push({ fromMs: ms - besideMs, toMs: ms + besideMs })
+  }
+  return stretches.map(({ fromMs, toMs }) => ({ from: new Date(fromMs).toISOString(), to: new Date(toMs).toISOString() }))
+}
+/** Whole days in UTC, by their YYYY-MM-DD. */
+export const dayStretches = (days: Iterable<string>): TimeStretch[] =>
+  [...new Set(days)].map((day) => ({ from: `${day}T00:00:00.000Z`, to: `${day}T23:59:59.999Z` }))
 
 /** A stretch in which one person's clock ran on one step. */
 export interface Spell {

@@ -1,8 +1,10 @@
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { at, entry, ms, onStep } from '@/core/testing/piece'
 import { correctedEntry, type Correction } from './correction'
 import { effectiveLog, historyOf } from './effectiveLog'
 import { type Entry, ofKind } from './entry'
+import { workStretches } from './labour'
 import { stateOf, stepStates } from './stepStates'
 
 describe('the log that counts', () => {
@@ -71,4 +73,35 @@ describe('put right', () => {
     expect(correctedEntry(ended, typed)).toMatchObject({ at: ended.at, minutes: 25, corrects: ended.id }))
   test('another minute is another moment', () =>
     expect(correctedEntry(ended, { ...typed, at: '2026-05-04T08:59:00.000Z' })?.at).toBe('2026-05-04T08:59:00.000Z'))
+})
+
+describe('where work was', () => {
+  const day = (iso: string) => entry('started', iso, onStep('s'))
+  test('half a day before and after each touch of a clock, what meets being one', () => {
+    const log = [day('2026-05-04T09:00:00.000Z'), day('2026-05-04T17:30:00.000Z'), day('2026-05-09T08:00:00.000Z')]
+    const note = entry('note', '2026-06-01T08:00:00.000Z', { note: 'no work' })
+    expect(workStretches([[log[2] as Entry, note], log.slice(0, 2)])).toEqual([
+      { from: '2026-05-03T21:00:00.000Z', to: '2026-05-05T05:30:00.000Z' },
+      { from: '2026-05-08T20:00:00.000Z', to: '2026-05-09T20:00:00.000Z' },
+    ])
+    expect(workStretches([])).toEqual([])
+  })
+  test('every touch lies half a day within a stretch, and no two stretches meet', () => {
+    const touches = fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 30 })
+    fc.assert(
+      fc.property(touches, (hours) => {
+        const times = hours.map((hour) => Date.parse('2026-05-04T00:00:00.000Z') + hour * 3_600_000)
+        const found = workStretches([times.map((each) => day(new Date(each).toISOString()))])
+        const halfDay = 12 * 3_600_000
+        for (const each of times)
+          expect(found.some(({ from, to }) => Date.parse(from) <= each - halfDay && each + halfDay <= Date.parse(to))).toBe(true)
+        found.slice(1).forEach(({ from }, k) => expect(from > (found[k]?.to ?? '')).toBe(true))
+        // nothing is asked for that no touch asks for
+        for (const { from, to } of found)
+          expect(
+            times.some((each) => each - halfDay === Date.parse(from)) && times.some((each) => each + halfDay === Date.parse(to)),
+          ).toBe(true)
+      }),
+    )
+  })
 })
