@@ -7,10 +7,20 @@ import { jobPlanStep } from '@/core/plan/job'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
 import { addRendition } from '@/db/testing/photo'
 import { partRow, pieceRow, planRow, storeWhole, wholePiece } from '@/db/testing/rows'
-import { addEntries } from './entry'
+import { addEntries, type NewEntry } from './entry'
 import { findRendition } from './photo'
-import { findPieceFile, type ListedPiece, listOpenPieces, listPieceFiles, listPieces, type PieceCursor } from './piece'
+import {
+  findPieceFile,
+  listDriedLately,
+  type ListedPiece,
+  listOpenPieces,
+  listOpenPiecesOf,
+  listPieceFiles,
+  listPieces,
+  type PieceCursor,
+} from './piece'
 import { addParts, addPiece, addPlan, changePiece, countPiece, wholeOf } from './pieceWrite'
+import type { Client } from './pool'
 
 let db: TestDatabase
 beforeAll(async () => {
@@ -219,4 +229,51 @@ test('a photograph under a number that is taken is refused, and the first bytes 
   await expect(again).rejects.toThrow(/duplicate key/)
   expect((await db.as(db.here, (client) => findRendition(client, id, 'small')))?.toString()).toBe('first')
   expect(await db.as(db.elsewhere, (client) => findRendition(client, id, 'small'))).toBeNull()
+})
+
+test('pieces are found by their steps, and by the windows that stand on them lately', async () => {
+  const studio = db.elsewhere
+  const painted = async (name: string, endedAt: string, opens: [number, number]) => {
+    const [piece, part, plan] = [pieceRow({ name, article: null }), partRow(), planRow()]
+    const [step] = plan.steps
+    if (!step) throw new Error('a plan has a step')
+    step.window = { clock: 'evaporation', opens, source: 'craft' }
+    const ended = { id: uuidv7(), kind: 'ended', pieceId: piece.id, partId: part.id, stepId: step.id, at: endedAt } as const
+    await db.as(studio, async (client) => {
+      await addPiece(client, studio, piece)
+      await addParts(client, studio, piece.id, 0, [part])
+      await addPlan(client, studio, part.id, plan)
+      await addEntries(client, studio, [{ ...ended, personId: null, minutes: null, outside: null } as NewEntry])
+    })
+    return { id: piece.id, stepId: step.id, entryId: ended.id }
+  }
+  const before = await painted('Before', '2026-04-20T10:00:00.000Z', [60, 60])
+  const first = await painted('First', '2026-05-04T10:00:00.000Z', [60, 60])
+  const second = await painted('Second', '2026-05-05T10:00:00.000Z', [60, 60])
+  const never = await painted('Needs no wait', '2026-05-06T10:00:00.000Z', [0, 0])
+  const struck = await painted('Struck', '2026-05-07T10:00:00.000Z', [60, 60])
+  await db.as(studio, (client) =>
+    addEntries(client, studio, [
+      { id: uuidv7(), kind: 'struck', pieceId: struck.id, at: '2026-05-07T11:00:00.000Z', corrects: struck.entryId },
+    ]),
+  )
+  const all = [before, first, second, never, struck]
+  const dried = async (limit: number) =>
+    (
+      await db.as(studio, (client) =>
+        listDriedLately(
+          client,
+          all.map(({ id }) => id),
+          '2026-05-01T00:00:00.000Z',
+          limit,
+        ),
+      )
+    ).map(({ name }) => name)
+  expect((await dried(5)).sort()).toEqual(['First', 'Second'])
+  expect(await dried(1)).toEqual(['Second'])
+  const of = (...stepIds: string[]) => db.as(studio, (client) => listOpenPiecesOf(client, stepIds))
+  expect((await of(first.stepId, never.stepId, uuidv7())).map(({ name }) => name).sort()).toEqual(['First', 'Needs no wait'])
+  expect(await of()).toEqual([])
+  const other = (client: Client) => listOpenPiecesOf(client, [first.stepId])
+  expect(await db.as(db.here, other)).toEqual([])
 })

@@ -1,6 +1,6 @@
 /** Pieces with their parts, plans and log, as they are read: SQL, and rows to core types. */
 import { z } from 'zod'
-import type { Instant, PieceId } from '@/core/measure/named'
+import type { Instant, PieceId, StepId } from '@/core/measure/named'
 import type { Part, Piece, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import { wholeKind } from './codes'
 import { listEntries } from './entry'
@@ -24,6 +24,33 @@ const leftLast = query(
   pieceRow,
   `select ${pieceColumns} from seen_piece p where p.ended_at is not null order by p.ended_at desc, p.id desc limit $1`,
 )
+const openPiecesOf = query(
+  'a piece',
+  pieceRow,
+  `select ${pieceColumns} from seen_piece p
+   where p.ended_at is null and p.id in (select a.piece_id from step s join part a on a.id = s.part_id where s.id = any($1))
+   order by p.taken_in_at desc, p.id desc`,
+)
+/** Pieces still in the workshop whose steps are among those given, newest first. */
+export const listOpenPiecesOf = (client: Client, stepIds: readonly StepId[]): Promise<Piece[]> =>
+  many(client, openPiecesOf, [stepIds])
+
+const driedLately = query(
+  'a piece',
+  pieceRow,
+  `with last as (
+     select e.piece_id from unnest($1::uuid[]) asked (id)
+     join lateral (select id, piece_id, step_id, at from entry t where t.piece_id = asked.id and t.kind = 'ended' and t.at >= $2
+                     and not exists (select from entry k where k.corrects = t.id)) e on true
+     cross join lateral (select window_label from step s where s.id = e.step_id offset 0) s
+     where (s.window_label -> 'opens' ->> 1)::numeric > 0 order by e.at desc limit $3)
+   select ${pieceColumns} from seen_piece p where p.id in (select piece_id from last)
+   order by p.taken_in_at desc, p.id desc`,
+)
+/** Of the pieces given those on which the last `limit` windows since an instant stand. */
+export const listDriedLately = (client: Client, ids: readonly PieceId[], since: Instant, limit: number): Promise<Piece[]> =>
+  many(client, driedLately, [ids, since, limit])
+
 /** The pieces that left last, at most `limit`, the latest first. */
 export const listLeft = (client: Client, limit: number): Promise<Piece[]> => many(client, leftLast, [limit])
 

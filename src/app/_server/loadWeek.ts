@@ -11,7 +11,7 @@ import { stepsOf } from '@/core/piece/work'
 import type { Hand } from '@/core/week/hands'
 import type { WeekData, WeekInForce } from '@/core/week/weekData'
 import { listForecasts, listMeanAir } from '@/db/airAhead'
-import { listOpenPieces } from '@/db/piece'
+import { listOpenPieces, listOpenPiecesOf } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listWaiting } from '@/db/quote'
 import { listLots } from '@/db/stock'
@@ -69,11 +69,15 @@ async function readHands(client: Client, usual: WorkingHours): Promise<Hand[]> {
 }
 /** What hangs on the wall: the plan in force, its pieces, and whose hands. */
 export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFile[]; hands: Hand[] }> =>
-  readStudio(async (client) => ({
-    week: await findWeek(client),
-    files: await readPieceFiles(client, await listOpenPieces(client)),
-    hands: await readHands(client, (await getStudio(client)).hours),
-  }))
+  readStudio(async (client) => {
+    const week = await findWeek(client)
+    const pieces = await listOpenPiecesOf(client, week?.lines.map(({ stepId }) => stepId) ?? [])
+    return {
+      week,
+      files: await readPieceFiles(client, pieces),
+      hands: await readHands(client, (await getStudio(client)).hours),
+    }
+  })
 /** The week as data: a device plans it by itself. */
 export const loadWeek = (): Promise<WeekData> =>
   readStudio(async (client) => {

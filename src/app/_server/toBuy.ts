@@ -9,7 +9,7 @@ import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { listTakes } from '@/db/takes'
 import { findWeek } from '@/db/week'
-import { loadWorkshop } from './load'
+import { readPlans } from './load'
 import { readStudio } from './session'
 
 /** coats looked back on */
@@ -39,8 +39,9 @@ export interface Shopping {
 }
 /** `share`: in how many of such jobs it is to be enough. */
 export async function loadToBuy(share: number): Promise<Shopping> {
-  const { journeys, nowMs } = await loadWorkshop()
+  const nowMs = Date.now()
   return readStudio(async (client) => {
+    const journeys = await readPlans(client, nowMs)
     const [products, lots] = [await listProducts(client), await listLots(client)]
     const week = await findWeek(client)
     const takes = takesBy(await listTakes(client, mostTakes))

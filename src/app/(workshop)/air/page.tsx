@@ -10,7 +10,7 @@ import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
 import { listForecasts } from '@/db/airAhead'
 import { listDrawn, listReadings, listRooms } from '@/db/climate'
-import { listOpenPieces } from '@/db/piece'
+import { listDriedLately, listOpenPieces } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
 import { Forecasts } from '@/ui/climate/Forecasts'
 import { RoomForm } from '@/ui/climate/RoomForm'
@@ -22,7 +22,7 @@ import { momentWords } from '@/words/time'
 export const metadata = { title: 'Air' }
 const weekMs = 7 * 86_400_000
 const hourMs = 3_600_000
-/** windows drawn, one below the other */
+/** windows drawn, one below the other; of parts that were taken out some are not */
 const mostWindows = 14
 /** what a window of hours is read by */
 const exactMs = 86_400_000
@@ -47,8 +47,9 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
       exactSince: new Date(nowMs - exactMs).toISOString(),
     })
     const climate = climateIn(climatesOf(air, all), chosen?.id ?? null, all)
-    const pieces = (await listOpenPieces(client)).filter(({ roomId }) => homeOf(roomId, all) === home)
-    const journeys = readPieces(await readPieceFiles(client, pieces), {
+    const here = (await listOpenPieces(client)).filter(({ roomId }) => homeOf(roomId, all) === home)
+    const ids = here.map(({ id }) => id)
+    const journeys = readPieces(await readPieceFiles(client, await listDriedLately(client, ids, since, 2 * mostWindows)), {
       climateOf: () => climate,
       nowMs,
       method: studio.method,
