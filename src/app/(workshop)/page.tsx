@@ -1,5 +1,5 @@
 /** The bench. */
-import { loadBench } from '@/app/_server/loadWeek'
+import { loadWrittenBench } from '@/app/_server/loadWeek'
 import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
@@ -11,20 +11,11 @@ import { Offline } from '@/ui/outbox/Offline'
 export const metadata = { title: 'Bench' }
 
 export default async function Bench() {
-  const data = await loadBench()
-  const pages = [
-    '/',
-    '/week',
-    '/pieces',
-    '/shelf',
-    '/shelf/buy',
-    '/air',
-    '/kerb',
-    ...data.files.map(({ piece }) => `/pieces/${piece.id}`),
-  ]
+  const { text, pieceIds, tins } = await loadWrittenBench()
+  const pages = ['/', '/week', '/pieces', '/shelf', '/shelf/buy', '/air', '/kerb', ...pieceIds.map((id) => `/pieces/${id}`)]
   return (
     <>
-      {data.files.length === 0 ? <Begin tins={data.lots.length} /> : <BenchView data={data} />}
+      {pieceIds.length === 0 ? <Begin tins={tins} /> : <BenchView text={text} />}
       <Offline pages={pages} />
     </>
   )

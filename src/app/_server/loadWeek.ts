@@ -1,11 +1,13 @@
 /** What the bench and the week are read from, as data: a device reads them anew by itself. */
 import 'server-only'
-import { type BenchData, toBenchData } from '@/core/bench/benchData'
+import { type BenchData, toBenchData, writeBench } from '@/core/bench/benchData'
 import type { Planned } from '@/core/bench/benchOrder'
 import { homeOf, type Room } from '@/core/climate/rooms'
 import type { Studio } from '@/core/house/studio'
+import type { PieceId } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import type { WorkingHours } from '@/core/measure/workingHours'
+import { type Written, writtenWith } from '@/core/measure/written'
 import type { PieceFile } from '@/core/piece/piece'
 import { stepsOf } from '@/core/piece/work'
 import type { Hand } from '@/core/week/hands'
@@ -22,27 +24,40 @@ import { loadPace } from './pace'
 import { readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
-/** The bench as data: a device reads it anew by itself, with what it has written since. */
-export const loadBench = (): Promise<BenchData> => readStudio(async (client) => (await readBenchData(client, Date.now())).bench)
+interface BenchRead {
+  files: PieceFile[]
+  around: Parameters<typeof writeBench>[1]
+  studio: Studio
+  week: WeekInForce | null
+}
+/** The bench as data. */
+export const loadBench = (): Promise<BenchData> =>
+  readStudio(async (client) => {
+    const { files, around } = await readBenchOf(client, Date.now())
+    return toBenchData(files, around)
+  })
+/** The same on its way to a device, which reads it anew by itself, with what it has written since; and of which pieces it tells. */
+export const loadWrittenBench = (): Promise<{ text: Written<BenchData>; pieceIds: PieceId[]; tins: number }> =>
+  readStudio(async (client) => {
+    const { files, around } = await readBenchOf(client, Date.now())
+    return { text: writeBench(files, around), pieceIds: files.map(({ piece }) => piece.id), tins: around.lots.length }
+  })
 
-async function readBenchData(
-  client: Client,
-  nowMs: number,
-): Promise<{ bench: BenchData; studio: Studio; week: WeekInForce | null }> {
+async function readBenchOf(client: Client, nowMs: number): Promise<BenchRead> {
   const files = await readPieceFiles(client, await listOpenPieces(client))
-  const { studio, ...around } = await loadContext(client, nowMs, files)
+  const { studio, ...air } = await loadContext(client, nowMs, files)
   const { method, hours } = studio
   const week = await findWeek(client)
-  const bench = toBenchData(files, {
-    ...around,
+  const around = {
+    ...air,
     method,
     hours,
     products: await listProducts(client),
     lots: await listLots(client),
     planned: plannedAhead(week, files),
     waiting: (await listWaiting(client)).map(({ pieceId }) => pieceId),
-  })
-  return { bench, studio, week }
+  }
+  return { files, around, studio, week }
 }
 
 /** When the steps of these pieces begin by the week that was taken; of two sides the first. */
@@ -78,22 +93,22 @@ export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFil
       hands: await readHands(client, (await getStudio(client)).hours),
     }
   })
-/** The week as data: a device plans it by itself. */
-export const loadWeek = (): Promise<WeekData> =>
+/** The week on its way to a device, which plans it by itself. */
+export const loadWeek = (): Promise<Written<WeekData>> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const { bench, studio, week } = await readBenchData(client, nowMs)
+    const { files, around, studio, week } = await readBenchOf(client, nowMs)
     const { hours: usual, zone } = studio
     const today = dayOf(daysAgo(nowMs, 0), zone)
-    return {
-      bench,
+    const rest: Omit<WeekData, 'bench'> = {
       zone,
       hands: await readHands(client, usual),
       others: await listOtherDays(client, dayAfter(today, -1)),
       places: await findDryingPlaces(client),
-      expected: await expectedIn(client, nowMs, bench.rooms),
+      expected: await expectedIn(client, nowMs, around.rooms),
       forecasts: await listForecasts(client, today),
       pace: await loadPace(client, nowMs),
       week,
     }
+    return writtenWith(rest, { bench: writeBench(files, around) })
   })

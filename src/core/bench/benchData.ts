@@ -11,6 +11,7 @@ import { type Entry, type EntryDraft, type EntryKind, ofKind, wholeEntry } from 
 import type { PartId, PieceId, StepId } from '@/core/measure/named'
 import { onceFor } from '@/core/measure/once'
 import type { WorkingHours } from '@/core/measure/workingHours'
+import { writeDown, type Written, writtenList, writtenWith } from '@/core/measure/written'
 import { type Journey, readPieces } from '@/core/piece/journey'
 import type { Part, Photo, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import type { OtherWork } from '@/core/piece/work'
@@ -101,17 +102,20 @@ const wholePart = (part: SlimPart): Part => ({
 const mostPhotos = 4
 const lastOf = (photos: readonly Photo[]): Photo[] => photos.slice(-mostPhotos)
 
-/** Pieces of the workshop, without what the bench does not ask after. */
-export function toBenchData(files: readonly PieceFile[], around: BenchContext): BenchData {
-  // the air where something stands; the rest is looked up on its own page
+/** The air where something stands; the rest is looked up on its own page. */
+function nearby<A extends Pick<BenchContext, 'climates' | 'rooms'>>(files: readonly PieceFile[], around: A): A {
   const stands = new Set([null, ...files.map(({ piece }) => piece.roomId)].map((room) => homeOf(room, around.rooms)))
   const climates = Object.fromEntries(Object.entries(around.climates).filter(([room]) => stands.has(room)))
-  return {
-    ...around,
-    climates,
-    files: files.map(slimFile),
-  }
+  return { ...around, climates }
 }
+/** Pieces of the workshop, without what the bench does not ask after. */
+export const toBenchData = (files: readonly PieceFile[], around: BenchContext): BenchData => ({
+  ...nearby(files, around),
+  files: files.map(slimFile),
+})
+/** The same, written down: a file that stands as it stood is not written down again. */
+export const writeBench = (files: readonly PieceFile[], around: BenchContext): Written<BenchData> =>
+  writtenWith(nearby(files, around), { files: writtenList(files.map(writtenFile)) })
 const slimFile: (file: PieceFile) => SlimFile = onceFor(({ piece, parts, takenOut, whole: lane, log, photos }) => {
   const settled = settledIn(log)
   return {
@@ -123,6 +127,8 @@ const slimFile: (file: PieceFile) => SlimFile = onceFor(({ piece, parts, takenOu
     log: log.filter((entry) => !elsewhere.has(entry.kind) && isAsked(entry, log)).map(slim),
   }
 })
+
+const writtenFile: (file: PieceFile) => Written<SlimFile> = onceFor((file) => writeDown(slimFile(file)))
 
 /** A file as it was before it was made slim, as far as the bench asks after it. */
 const wholeFile: (file: SlimFile) => PieceFile = onceFor((file) => ({

@@ -12,6 +12,7 @@ import { isSilent } from '@/core/climate/believe'
 import { climateIn } from '@/core/climate/rooms'
 import { getOperation } from '@/core/craft/operations'
 import { batchesIn } from '@/core/log/batch'
+import { readBack, type Written } from '@/core/measure/written'
 import { judgedOf } from '@/core/piece/judged'
 import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
@@ -49,7 +50,8 @@ const spans = [15, 30, 40, 60, 90] as const
 /** what comes after these is a tap away */
 const atFirst = 5
 
-export function BenchView({ data }: { data: BenchData }) {
+export function BenchView({ text }: { text: Written<BenchData> }) {
+  const data = useMemo(() => readBack(text), [text])
   const { entries } = useOutbox()
   const { zone } = useHouse()
   const beat = useBeat()

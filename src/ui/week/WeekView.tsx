@@ -1,8 +1,9 @@
 'use client'
 /** The workshop's week: drawn large, today in order, when each piece is ready, and what if. Reckoned on the device, beside the page. */
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Day } from '@/core/measure/named'
 import { dayBegins } from '@/core/measure/workingHours'
+import { readBack, type Written } from '@/core/measure/written'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
 import { hoursOfAll, hoursOn, workDayOf } from '@/core/week/hands'
 import type { WeekData } from '@/core/week/weekData'
@@ -25,7 +26,8 @@ import { WhatIf } from './WhatIf'
 const anewMs = 300_000
 const daysListed = 9
 
-export function WeekView({ data }: { data: WeekData }) {
+export function WeekView({ text }: { text: Written<WeekData> }) {
+  const data = useMemo(() => readBack(text), [text])
   const nowMs = Math.floor(useBeat() / anewMs) * anewMs
   const house = useHouse()
   const week = useWeek(data, nowMs)
