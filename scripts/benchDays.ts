@@ -9,13 +9,12 @@ import { type BenchLine, benchOrder } from '../src/core/bench/benchOrder'
 import { type Entry, type EntryDraft, wholeEntry } from '../src/core/log/entry'
 import { randomFrom } from '../src/core/measure/random'
 import { dayAfter, dayOf } from '../src/core/measure/time'
-import { readBack } from '../src/core/measure/written'
 import type { Journey } from '../src/core/piece/journey'
 import { lanesOf } from '../src/core/piece/lanes'
 import type { PlanStep } from '../src/core/piece/piece'
 import { hoursOn, instantAt } from '../src/core/week/hands'
 import { goingOn, type KeptLine, keptLines, planWeek } from '../src/core/week/planWeek'
-import { readWeek, type WeekData } from '../src/core/week/weekData'
+import { readWeek, readWeekBack, type WeekData } from '../src/core/week/weekData'
 import { ownDatabase } from './ownDatabase'
 
 const weeks = Number(process.argv[2] ?? 100)
@@ -49,7 +48,7 @@ async function demoWeek(): Promise<WeekData> {
     process.env.DATABASE_URL = database.app('itinerum')
     const { loadWeek } = await import('../src/app/_server/loadWeek')
     const { actingWith } = await import('../src/app/_server/session')
-    return readBack(await actingWith(key, loadWeek))
+    return readWeekBack(await actingWith(key, loadWeek))
   } finally {
     await database.end()
   }

@@ -11,11 +11,11 @@ import { Offline } from '@/ui/outbox/Offline'
 export const metadata = { title: 'Bench' }
 
 export default async function Bench() {
-  const { text, pieceIds, tins } = await loadWrittenBench()
+  const { bench, pieceIds, tins } = await loadWrittenBench()
   const pages = ['/', '/week', '/pieces', '/shelf', '/shelf/buy', '/air', '/kerb', ...pieceIds.map((id) => `/pieces/${id}`)]
   return (
     <>
-      {pieceIds.length === 0 ? <Begin tins={tins} /> : <BenchView text={text} />}
+      {pieceIds.length === 0 ? <Begin tins={tins} /> : <BenchView written={bench} />}
       <Offline pages={pages} />
     </>
   )

@@ -1,17 +1,16 @@
 /** What the bench and the week are read from, as data: a device reads them anew by itself. */
 import 'server-only'
-import { type BenchData, toBenchData, writeBench } from '@/core/bench/benchData'
+import { type BenchData, toBenchData, writeBench, type WrittenBench } from '@/core/bench/benchData'
 import type { Planned } from '@/core/bench/benchOrder'
 import { homeOf, type Room } from '@/core/climate/rooms'
 import type { Studio } from '@/core/house/studio'
 import type { PieceId } from '@/core/measure/named'
 import { dayAfter, dayOf } from '@/core/measure/time'
 import type { WorkingHours } from '@/core/measure/workingHours'
-import { type Written, writtenWith } from '@/core/measure/written'
 import type { PieceFile } from '@/core/piece/piece'
 import { stepsOf } from '@/core/piece/work'
 import type { Hand } from '@/core/week/hands'
-import type { WeekData, WeekInForce } from '@/core/week/weekData'
+import { type WeekAround, type WeekInForce, writeWeek, type WrittenWeek } from '@/core/week/weekData'
 import { listForecasts, listMeanAir } from '@/db/airAhead'
 import { listOpenPieces, listOpenPiecesOf } from '@/db/piece'
 import type { Client } from '@/db/pool'
@@ -37,10 +36,10 @@ export const loadBench = (): Promise<BenchData> =>
     return toBenchData(files, around)
   })
 /** The same on its way to a device, which reads it anew by itself, with what it has written since; and of which pieces it tells. */
-export const loadWrittenBench = (): Promise<{ text: Written<BenchData>; pieceIds: PieceId[]; tins: number }> =>
+export const loadWrittenBench = (): Promise<{ bench: WrittenBench; pieceIds: PieceId[]; tins: number }> =>
   readStudio(async (client) => {
     const { files, around } = await readBenchOf(client, Date.now())
-    return { text: writeBench(files, around), pieceIds: files.map(({ piece }) => piece.id), tins: around.lots.length }
+    return { bench: writeBench(files, around), pieceIds: files.map(({ piece }) => piece.id), tins: around.lots.length }
   })
 
 async function readBenchOf(client: Client, nowMs: number): Promise<BenchRead> {
@@ -94,13 +93,13 @@ export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFil
     }
   })
 /** The week on its way to a device, which plans it by itself. */
-export const loadWeek = (): Promise<Written<WeekData>> =>
+export const loadWeek = (): Promise<WrittenWeek> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
     const { files, around, studio, week } = await readBenchOf(client, nowMs)
     const { hours: usual, zone } = studio
     const today = dayOf(daysAgo(nowMs, 0), zone)
-    const rest: Omit<WeekData, 'bench'> = {
+    const rest: WeekAround = {
       zone,
       hands: await readHands(client, usual),
       others: await listOtherDays(client, dayAfter(today, -1)),
@@ -110,5 +109,5 @@ export const loadWeek = (): Promise<Written<WeekData>> =>
       pace: await loadPace(client, nowMs),
       week,
     }
-    return writtenWith(rest, { bench: writeBench(files, around) })
+    return writeWeek(writeBench(files, around), rest)
   })

@@ -6,7 +6,7 @@ import { findLastLike } from '@/core/log/lastLike'
 import { usualHours } from '@/core/measure/workingHours'
 import { readPiece } from '@/core/piece/journey'
 import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
-import { readBench, toBenchData } from './benchData'
+import { readBench, readBenchBack, toBenchData, writeBench, type WrittenBench } from './benchData'
 import { type BenchLine, benchOrder, type WhyCode } from './benchOrder'
 import { nextMorning } from './ifStopped'
 import { dueReminders, listReminders } from './reminders'
@@ -237,6 +237,17 @@ describe('the bench as data', () => {
     expect(there?.parts[0]?.next).toEqual(here.parts[0]?.next)
     expect(there?.parts[0]?.checks).toEqual(here.parts[0]?.checks)
     expect(there?.minutesDone).toBe(here.minutesDone)
+  })
+  test('written down and read back it is the same, and a file that stood as it stood is the very one that was read before', () => {
+    const around = { climates: {}, rooms: [], method: defaultMethod, hours: usualHours, others: [], learned: {} }
+    const more = { products: [], lots: [], planned: { [uuid(3)]: 5 }, waiting: [uuid(1)] }
+    // over the wire and back
+    const sent = () => JSON.parse(JSON.stringify(writeBench([file], { ...around, ...more }))) as WrittenBench
+    const [first, again] = [readBenchBack(sent()), readBenchBack(sent())]
+    expect(first).toEqual(JSON.parse(JSON.stringify(toBenchData([file], { ...around, ...more }))))
+    expect(again.files[0]).toBe(first.files[0])
+    const changed = { ...file, piece: { ...file.piece, name: 'Other' } }
+    expect(readBenchBack(writeBench([changed], { ...around, ...more })).files[0]?.piece.name).toBe('Other')
   })
   test('a start written on the device runs at once, and once it is known it is not counted twice', () => {
     const started = entryFromText('startStep', typed, house)

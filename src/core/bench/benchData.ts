@@ -8,10 +8,11 @@ import { plainStep } from '@/core/finish/step'
 import type { Learned } from '@/core/learn/learned'
 import { effectiveLog } from '@/core/log/effectiveLog'
 import { type Entry, type EntryDraft, type EntryKind, ofKind, wholeEntry } from '@/core/log/entry'
+import { makeKept } from '@/core/measure/kept'
 import type { PartId, PieceId, StepId } from '@/core/measure/named'
 import { onceFor } from '@/core/measure/once'
 import type { WorkingHours } from '@/core/measure/workingHours'
-import { writeDown, type Written, writtenList, writtenWith } from '@/core/measure/written'
+import { readBack, writeDown, type Written } from '@/core/measure/written'
 import { type Journey, readPieces } from '@/core/piece/journey'
 import type { Part, Photo, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import type { OtherWork } from '@/core/piece/work'
@@ -113,9 +114,25 @@ export const toBenchData = (files: readonly PieceFile[], around: BenchContext): 
   ...nearby(files, around),
   files: files.map(slimFile),
 })
-/** The same, written down: a file that stands as it stood is not written down again. */
-export const writeBench = (files: readonly PieceFile[], around: BenchContext): Written<BenchData> =>
-  writtenWith(nearby(files, around), { files: writtenList(files.map(writtenFile)) })
+/** The bench on its way to a device, written down file by file. */
+export interface WrittenBench {
+  around: Written<BenchContext>
+  files: Written<SlimFile>[]
+}
+/** A file that stands as it stood is not written down again. */
+export const writeBench = (files: readonly PieceFile[], around: BenchContext): WrittenBench => ({
+  around: writeDown(nearby(files, around)),
+  files: files.map(writtenFile),
+})
+/** Nor is it read back again. */
+const readLately = makeKept<Written<SlimFile>, SlimFile>(300)
+function readFile(text: Written<SlimFile>): SlimFile {
+  const file = readLately.get(text) ?? readBack(text)
+  readLately.set(text, file)
+  return file
+}
+export const readBenchBack = ({ around, files }: WrittenBench): BenchData => ({ ...readBack(around), files: files.map(readFile) })
+
 const slimFile: (file: PieceFile) => SlimFile = onceFor(({ piece, parts, takenOut, whole: lane, log, photos }) => {
   const settled = settledIn(log)
   return {

@@ -1,5 +1,5 @@
 /** The week as plain data: what the server reads and a device plans from, in its own time. Pure. */
-import type { BenchData } from '@/core/bench/benchData'
+import { type BenchData, readBenchBack, type WrittenBench } from '@/core/bench/benchData'
 import type { AirAhead, Forecast } from '@/core/climate/airAhead'
 import { climateIn, homeOf } from '@/core/climate/rooms'
 import { type Air, referenceAir } from '@/core/drying/air'
@@ -8,6 +8,7 @@ import type { Pace } from '@/core/learn/pace'
 import { untouched } from '@/core/log/stepStates'
 import type { Day, Instant, PartId, PieceId, RoomId, StepId } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
+import { readBack, writeDown, type Written } from '@/core/measure/written'
 import { type Journey, type PartJourney, readPiece } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import { type Hand, instantAt, type OtherDay } from './hands'
@@ -21,8 +22,8 @@ export interface WeekInForce {
   lines: KeptLine[]
   pins: Pin[]
 }
-export interface WeekData {
-  bench: BenchData
+/** What a week is planned by beside the bench. */
+export interface WeekAround {
   zone: string
   hands: Hand[]
   others: OtherDay[]
@@ -35,6 +36,17 @@ export interface WeekData {
   pace: Pace
   week: WeekInForce | null
 }
+export interface WeekData extends WeekAround {
+  bench: BenchData
+}
+/** The week on its way to a device, written down. */
+export interface WrittenWeek {
+  bench: WrittenBench
+  around: Written<WeekAround>
+}
+export const writeWeek = (bench: WrittenBench, around: WeekAround): WrittenWeek => ({ bench, around: writeDown(around) })
+export const readWeekBack = ({ bench, around }: WrittenWeek): WeekData => ({ ...readBack(around), bench: readBenchBack(bench) })
+
 /** What is supposed in place of what is. */
 export interface Supposed {
   /** beside the days that were said otherwise, before them */

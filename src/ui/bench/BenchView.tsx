@@ -4,7 +4,7 @@
  * written since, so that a tap shows at once and the bench goes on where there is no connection.
  */
 import { useMemo, useState } from 'react'
-import { type BenchData, readBench } from '@/core/bench/benchData'
+import { readBench, readBenchBack, type WrittenBench } from '@/core/bench/benchData'
 import { type BenchLine, benchOrder, type WhyCode } from '@/core/bench/benchOrder'
 import { type CardContext, loggedCoats, noHeatOn, toStepCard, windowView } from '@/core/bench/stepCard'
 import { whatFits } from '@/core/bench/whatFits'
@@ -12,7 +12,6 @@ import { isSilent } from '@/core/climate/believe'
 import { climateIn } from '@/core/climate/rooms'
 import { getOperation } from '@/core/craft/operations'
 import { batchesIn } from '@/core/log/batch'
-import { readBack, type Written } from '@/core/measure/written'
 import { judgedOf } from '@/core/piece/judged'
 import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
@@ -50,8 +49,8 @@ const spans = [15, 30, 40, 60, 90] as const
 /** what comes after these is a tap away */
 const atFirst = 5
 
-export function BenchView({ text }: { text: Written<BenchData> }) {
-  const data = useMemo(() => readBack(text), [text])
+export function BenchView({ written }: { written: WrittenBench }) {
+  const data = useMemo(() => readBenchBack(written), [written])
   const { entries } = useOutbox()
   const { zone } = useHouse()
   const beat = useBeat()

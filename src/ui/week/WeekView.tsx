@@ -3,10 +3,9 @@
 import { useMemo, useState } from 'react'
 import type { Day } from '@/core/measure/named'
 import { dayBegins } from '@/core/measure/workingHours'
-import { readBack, type Written } from '@/core/measure/written'
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
 import { hoursOfAll, hoursOn, workDayOf } from '@/core/week/hands'
-import type { WeekData } from '@/core/week/weekData'
+import { readWeekBack, type WrittenWeek } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { useMay } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
@@ -26,8 +25,8 @@ import { WhatIf } from './WhatIf'
 const anewMs = 300_000
 const daysListed = 9
 
-export function WeekView({ text }: { text: Written<WeekData> }) {
-  const data = useMemo(() => readBack(text), [text])
+export function WeekView({ written }: { written: WrittenWeek }) {
+  const data = useMemo(() => readWeekBack(written), [written])
   const nowMs = Math.floor(useBeat() / anewMs) * anewMs
   const house = useHouse()
   const week = useWeek(data, nowMs)

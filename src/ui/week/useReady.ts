@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react'
 import type { PieceId } from '@/core/measure/named'
 import type { PieceOutlook, WeekOutlook } from '@/core/week/ask'
-import type { Supposed, WeekData } from '@/core/week/weekData'
+import { readWeekBack, type Supposed, type WrittenWeek } from '@/core/week/weekData'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { Planner } from './planner'
 
@@ -37,7 +37,7 @@ export function useReady(pieceId: PieceId): { asking: Asking; ask: (toSuppose: T
       if (!supposed) return setAsking({ state: 'not-asked' })
       const response = await fetch('/api/week')
       if (!response.ok) return setAsking({ state: 'unreachable' })
-      const data = (await response.json()) as WeekData
+      const data = readWeekBack((await response.json()) as WrittenWeek)
       const nowMs = Date.now()
       const base = { data, written: entries, nowMs, seed, budgetMs: budgets.each, from: data.week?.lines ?? [] }
       const first = await planner.ask('first', { ...base, supposed: {}, budgetMs: budgets.first, weeks: 0 })

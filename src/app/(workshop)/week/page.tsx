@@ -5,5 +5,5 @@ import { WeekView } from '@/ui/week/WeekView'
 export const metadata = { title: 'Week' }
 
 export default async function Week() {
-  return <WeekView text={await loadWeek()} />
+  return <WeekView written={await loadWeek()} />
 }

@@ -4,5 +4,5 @@ import { loadWeek } from '@/app/_server/loadWeek'
 export const dynamic = 'force-dynamic'
 
 export async function GET(): Promise<Response> {
-  return new Response(await loadWeek(), { headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } })
+  return Response.json(await loadWeek(), { headers: { 'cache-control': 'no-store' } })
 }
