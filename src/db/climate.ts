@@ -237,7 +237,7 @@ const seen = query(
 /** What fingers found lately, at most `limit`, with the coat it was found on; a step's last effective end counts. */
 export const listSeen = (client: Client, limit: number): Promise<SeenRow[]> => many(client, seen, [limit])
 
-export interface SeenRow extends Omit<Seen, 'climate' | 'assistance'> {
+export interface SeenRow extends Omit<Seen, 'minutes'> {
   roomId: RoomId | null
   partId: PartId
 }

@@ -39,11 +39,10 @@ const driedLately = query(
   'a piece',
   pieceRow,
   `with last as (
-     select e.piece_id from unnest($1::uuid[]) asked (id)
-     join lateral (select id, piece_id, step_id, at from entry t where t.piece_id = asked.id and t.kind = 'ended' and t.at >= $2
-                     and not exists (select from entry k where k.corrects = t.id)) e on true
+     select e.piece_id from (select id, piece_id, step_id, at from entry t where t.kind = 'ended' and t.at >= $2 and t.piece_id = any($1)
+                               and not exists (select from entry k where k.corrects = t.id) order by t.at desc) e
      cross join lateral (select window_label from step s where s.id = e.step_id offset 0) s
-     where (s.window_label -> 'opens' ->> 1)::numeric > 0 order by e.at desc limit $3)
+     where (s.window_label -> 'opens' ->> 1)::numeric > 0 limit $3)
    select ${pieceColumns} from seen_piece p where p.id in (select piece_id from last)
    order by p.taken_in_at desc, p.id desc`,
 )

@@ -1,30 +1,47 @@
 /** What the studio's own fingers have taught of drying. */
 import 'server-only'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
-import { type Lesson, lessonsOf } from '@/core/learn/observations'
+import { type Lesson, lessonsOf, minutesSeen } from '@/core/learn/observations'
 import { assistanceOf } from '@/core/log/assistance'
+import { makeKept } from '@/core/measure/kept'
 import { listReadingsAround, listRooms, listSeen } from '@/db/climate'
 import { listAssistance } from '@/db/entry'
 import type { Client } from '@/db/pool'
 
 /** older observations were made with other tins */
 const mostObservations = 60
+/** The air of a time that is over changes only where a reading of it comes late: what was reckoned by it stands for so long. */
+const standsMs = 10 * 60_000
+/** of every studio that this server reads, by all that an observation is reckoned by */
+const reckoned = makeKept<string, { minutes: number; untilMs: number }>(5_000)
 
 export async function lessonsIn(client: Client): Promise<Lesson[]> {
+  const nowMs = Date.now()
   const seen = await listSeen(client, mostObservations)
   if (seen.length === 0) return []
-  const rooms = await listRooms(client)
-  const homes = seen.map((each) => ({ ...each, roomId: homeOf(each.roomId, rooms) || null }))
-  const climates = climatesOf(await listReadingsAround(client, homes), rooms)
   const help = await listAssistance(
     client,
     seen.map(({ partId }) => partId),
   )
+  const all = seen.map((row) => {
+    const assistance = assistanceOf(help, row.partId)
+    return { ...row, assistance, key: JSON.stringify([row, assistance]) }
+  })
+  const knownOf = ({ key }: { key: string }) => {
+    const found = reckoned.get(key)
+    return found && found.untilMs > nowMs ? found.minutes : undefined
+  }
+  const unknown = all.filter((each) => knownOf(each) === undefined)
+  if (unknown.length > 0) {
+    const rooms = await listRooms(client)
+    const homes = unknown.map((each) => ({ ...each, roomId: homeOf(each.roomId, rooms) || null }))
+    const climates = climatesOf(await listReadingsAround(client, homes), rooms)
+    for (const { roomId, key, assistance, ...each } of homes) {
+      const minutes = minutesSeen(each, { climate: climateIn(climates, roomId, rooms), assistance })
+      reckoned.set(key, { minutes, untilMs: nowMs + standsMs })
+    }
+  }
   return lessonsOf(
-    seen.map(({ roomId, partId, ...each }) => ({
-      ...each,
-      climate: climateIn(climates, roomId, rooms),
-      assistance: assistanceOf(help, partId),
-    })),
+    all.map(({ roomId: _, partId: __, assistance: ___, key, ...each }) => ({ ...each, minutes: knownOf({ key }) ?? 0 })),
   )
 }

@@ -44,12 +44,6 @@ async function readWorkshop(client: Client, nowMs: number, files: readonly Piece
 export const loadWorkshop = (): Promise<Workshop> =>
   readStudio(async (client) => readWorkshop(client, Date.now(), await readPieceFiles(client, await listOpenPieces(client))))
 
-/** Every piece in the workshop by its plan and log alone: for what hangs on no air and on nobody's hours. */
-export async function readPlans(client: Client, nowMs: number): Promise<Journey[]> {
-  const files = await readPieceFiles(client, await listOpenPieces(client))
-  return readPieces(files, { climateOf: () => [], nowMs })
-}
-
 export interface PiecesPage extends Workshop {
   /** in the order they are shown: those here, then those that have left */
   ended: Journey[]

@@ -5,11 +5,12 @@ import { takeOf, takesBy } from '@/core/learn/takes'
 import { needsOf, type PiecesNeed } from '@/core/piece/needs'
 import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
 import { labelledTins, type Product, type ShelfLot, shelfOf } from '@/core/stock/product'
+import { listOpenPieces } from '@/db/piece'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { listTakes } from '@/db/takes'
 import { findWeek } from '@/db/week'
-import { readPlans } from './load'
+import { readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
 /** coats looked back on */
@@ -41,11 +42,11 @@ export interface Shopping {
 export async function loadToBuy(share: number): Promise<Shopping> {
   const nowMs = Date.now()
   return readStudio(async (client) => {
-    const journeys = await readPlans(client, nowMs)
+    const files = await readPieceFiles(client, await listOpenPieces(client))
     const [products, lots] = [await listProducts(client), await listLots(client)]
     const week = await findWeek(client)
     const takes = takesBy(await listTakes(client, mostTakes))
-    const needs = needsOf(journeys, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])), labelledTins(products))
+    const needs = needsOf(files, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])), labelledTins(products))
     const lines = toBuy(needs, {
       shelf: shelfOf(products, lots),
       offersFor: (need) => offersFor(need, products, lots),

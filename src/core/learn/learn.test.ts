@@ -4,7 +4,7 @@ import type { StepWindow } from '@/core/craft/windows'
 import { at } from '@/core/testing/piece'
 import { calibrate } from './calibrate'
 import { asLearned } from './learned'
-import { lessonsOf, observe, type Seen } from './observations'
+import { lessonsOf, minutesSeen, observe, type Seen } from './observations'
 
 describe('calibrating', () => {
   test('no observation: the label, and a third more for the careful', () => {
@@ -33,18 +33,14 @@ describe('calibrating', () => {
 })
 
 const label: StepWindow = { clock: 'evaporation', opens: [60, 120], source: 'craft' }
-const seen = (when: string, result: Seen['result'], over: Partial<Seen> = {}): Seen => ({
-  stepId: 's',
-  family: 'clay',
-  label,
-  film: 'normal',
-  endedAt: at('09:00'),
-  at: at(when),
-  result,
-  climate: [],
-  assistance: [],
-  ...over,
-})
+const seen = (
+  when: string,
+  result: Seen['result'],
+  { climate = [], assistance = [], ...over }: Partial<Seen & Parameters<typeof minutesSeen>[1]> = {},
+): Seen => {
+  const felt = { stepId: 's', family: 'clay', label, film: 'normal', endedAt: at('09:00'), at: at(when), result } as const
+  return { ...felt, minutes: minutesSeen(felt, { climate, assistance }), ...over }
+}
 const ratios = (all: Seen[]) => observe(all).map(({ ratio }) => ratio)
 
 describe('what fingers found', () => {

@@ -19,9 +19,14 @@ export interface Seen {
   endedAt: Instant
   at: Instant
   result: 'dry' | 'wet'
-  climate: readonly Reading[]
-  assistance: readonly Assistance[]
+  /** how far its clock had run when it was felt, at the reference air; see {@link minutesSeen} */
+  minutes: number
 }
+/** Drying minutes at the reference air from the end of a coat until it was felt. */
+export const minutesSeen = (
+  { label, endedAt, at }: Pick<Seen, 'label' | 'endedAt' | 'at'>,
+  around: { climate: readonly Reading[]; assistance: readonly Assistance[] },
+): number => dryingMinutes({ ...around, endedAt, kind: label.clock }, at)
 export interface Observation {
   seen: Seen
   /** of the middle of the label's range; null where it teaches nothing */
@@ -38,14 +43,14 @@ export interface Lesson extends Calibration {
  */
 export function observe(all: readonly Seen[]): Observation[] {
   const inTime = [...all].sort((a, b) => compareText(a.at, b.at))
-  const read = inTime.map((seen) => ({ seen, minutes: dryingMinutes({ ...seen, kind: seen.label.clock }, seen.at) }))
   const teachers = new Map<string, Seen>()
-  for (const { seen, minutes } of read) {
+  for (const seen of inTime) {
     if (teachers.get(seen.stepId)?.result === 'dry') continue
-    const late = minutes > seen.label.opens[1] * filmMinutes[seen.film]
+    const late = seen.minutes > seen.label.opens[1] * filmMinutes[seen.film]
     if (seen.result === 'dry' || late) teachers.set(seen.stepId, seen)
   }
-  return read.map(({ seen, minutes }) => {
+  return inTime.map((seen) => {
+    const { minutes } = seen
     const [low, high] = seen.label.opens
     const standard = ((low + high) / 2) * filmMinutes[seen.film]
     const teaches = teachers.get(seen.stepId) === seen && standard > 0 && minutes > 0
