@@ -3,7 +3,7 @@ import 'server-only'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
 import { type Lesson, lessonsOf, minutesSeen } from '@/core/learn/observations'
 import { assistanceOf } from '@/core/log/assistance'
-import { makeKept } from '@/core/measure/kept'
+import { makeLately } from '@/core/measure/kept'
 import { listReadingsAround, listRooms, listSeen } from '@/db/climate'
 import { listAssistance } from '@/db/entry'
 import type { Client } from '@/db/pool'
@@ -13,7 +13,7 @@ const mostObservations = 60
 /** The air of a time that is over changes only where a reading of it comes late: what was reckoned by it stands for so long. */
 const standsMs = 10 * 60_000
 /** of every studio that this server reads, by all that an observation is reckoned by */
-const reckoned = makeKept<string, { minutes: number; untilMs: number }>(5_000)
+const reckoned = makeLately<string, number>(5_000, standsMs)
 
 export async function lessonsIn(client: Client): Promise<Lesson[]> {
   const nowMs = Date.now()
@@ -27,21 +27,17 @@ export async function lessonsIn(client: Client): Promise<Lesson[]> {
     const assistance = assistanceOf(help, row.partId)
     return { ...row, assistance, key: JSON.stringify([row, assistance]) }
   })
-  const knownOf = ({ key }: { key: string }) => {
-    const found = reckoned.get(key)
-    return found && found.untilMs > nowMs ? found.minutes : undefined
-  }
-  const unknown = all.filter((each) => knownOf(each) === undefined)
+  const unknown = all.filter(({ key }) => reckoned.get(key, nowMs) === undefined)
   if (unknown.length > 0) {
     const rooms = await listRooms(client)
     const homes = unknown.map((each) => ({ ...each, roomId: homeOf(each.roomId, rooms) || null }))
     const climates = climatesOf(await listReadingsAround(client, homes), rooms)
     for (const { roomId, key, assistance, ...each } of homes) {
       const minutes = minutesSeen(each, { climate: climateIn(climates, roomId, rooms), assistance })
-      reckoned.set(key, { minutes, untilMs: nowMs + standsMs })
+      reckoned.set(key, minutes, nowMs)
     }
   }
   return lessonsOf(
-    all.map(({ roomId: _, partId: __, assistance: ___, key, ...each }) => ({ ...each, minutes: knownOf({ key }) ?? 0 })),
+    all.map(({ roomId: _, partId: __, assistance: ___, key, ...each }) => ({ ...each, minutes: reckoned.get(key, nowMs) ?? 0 })),
   )
 }

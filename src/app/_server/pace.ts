@@ -3,6 +3,7 @@ import 'server-only'
 import { type Estimator, learnPace } from '@/core/learn/estimate'
 import { type Pace, paceOf, teaches } from '@/core/learn/pace'
 import { dayStretches, labourOf, minutesOf, stepClocks } from '@/core/log/labour'
+import { makeLately } from '@/core/measure/kept'
 import type { StudioId } from '@/core/measure/named'
 import { listOtherWork } from '@/db/entry'
 import { listEnded } from '@/db/pace'
@@ -25,16 +26,14 @@ export const loadPace = async (client: Client, nowMs: number): Promise<Pace> =>
 const learnedMs = 10 * 60_000
 /** studios that are kept in mind */
 const mostStudios = 200
-const learned = new Map<StudioId, { untilMs: number; estimator: Estimator }>()
+const learned = makeLately<StudioId, Estimator>(mostStudios, learnedMs)
 
 /** What the last pieces teach about the next: by operation, painter, article and relief; at most ten minutes old. */
 export async function loadEstimator(client: Client, studioId: StudioId, nowMs: number): Promise<Estimator> {
-  const known = learned.get(studioId)
-  if (known && known.untilMs > nowMs) return known.estimator
+  const known = learned.get(studioId, nowMs)
+  if (known) return known
   const estimator = await learn(client, nowMs)
-  const [eldest] = learned.keys()
-  if (learned.size >= mostStudios && eldest !== undefined) learned.delete(eldest)
-  learned.set(studioId, { untilMs: nowMs + learnedMs, estimator })
+  learned.set(studioId, estimator, nowMs)
   return estimator
 }
 async function learn(client: Client, nowMs: number): Promise<Estimator> {

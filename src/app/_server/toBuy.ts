@@ -2,10 +2,13 @@
 import 'server-only'
 import { shines } from '@/core/craft/sheen'
 import { takeOf, takesBy } from '@/core/learn/takes'
+import { makeLately } from '@/core/measure/kept'
+import type { StudioId } from '@/core/measure/named'
 import { needsOf, type PiecesNeed } from '@/core/piece/needs'
 import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
 import { labelledTins, type Product, type ShelfLot, shelfOf } from '@/core/stock/product'
 import { listOpenPieces } from '@/db/piece'
+import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 import { listTakes } from '@/db/takes'
@@ -15,6 +18,18 @@ import { readStudio } from './session'
 
 /** coats looked back on */
 const mostTakes = 80
+/** What coats take here stands for so long: it moves by a coat in eighty. */
+const takesMs = 10 * 60_000
+/** studios that are kept in mind */
+const mostStudios = 200
+const takesLately = makeLately<StudioId, ReturnType<typeof takesBy>>(mostStudios, takesMs)
+async function loadTakes(client: Client, studioId: StudioId, nowMs: number) {
+  const known = takesLately.get(studioId, nowMs)
+  if (known) return known
+  const takes = takesBy(await listTakes(client, mostTakes))
+  takesLately.set(studioId, takes, nowMs)
+  return takes
+}
 
 export interface ShopOffer extends Offer {
   /** null: another colour of it is sold so; this one was never bought here */
@@ -41,11 +56,11 @@ export interface Shopping {
 /** `share`: in how many of such jobs it is to be enough. */
 export async function loadToBuy(share: number): Promise<Shopping> {
   const nowMs = Date.now()
-  return readStudio(async (client) => {
+  return readStudio(async (client, studioId) => {
     const files = await readPieceFiles(client, await listOpenPieces(client))
     const [products, lots] = [await listProducts(client), await listLots(client)]
     const week = await findWeek(client)
-    const takes = takesBy(await listTakes(client, mostTakes))
+    const takes = await loadTakes(client, studioId, nowMs)
     const needs = needsOf(files, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])), labelledTins(products))
     const lines = toBuy(needs, {
       shelf: shelfOf(products, lots),

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { makeKept } from './kept'
+import { makeKept, makeLately } from './kept'
 
 describe('what is kept in mind', () => {
   test('what was not asked for longest goes first', () => {
@@ -27,4 +27,12 @@ describe('what is kept in mind', () => {
       }),
     )
   })
+})
+
+test('what stands for a while is gone when it is over, and stands anew when it is said anew', () => {
+  const lately = makeLately<string, number>(2, 10)
+  lately.set('one', 1, 100)
+  expect([lately.get('one', 109), lately.get('one', 110), lately.get('two', 100)]).toEqual([1, undefined, undefined])
+  lately.set('one', 2, 110)
+  expect(lately.get('one', 119)).toBe(2)
 })

@@ -25,3 +25,20 @@ export function makeKept<K, V>(most: number): Kept<K, V> {
     },
   }
 }
+
+/** The same of what stands for a while only. */
+export interface Lately<K, V> {
+  get: (key: K, nowMs: number) => V | undefined
+  set: (key: K, value: V, nowMs: number) => void
+}
+/** `standsMs`: for how long a thing stands. */
+export function makeLately<K, V>(most: number, standsMs: number): Lately<K, V> {
+  const kept = makeKept<K, { value: V; untilMs: number }>(most)
+  return {
+    get: (key, nowMs) => {
+      const found = kept.get(key)
+      return found && found.untilMs > nowMs ? found.value : undefined
+    },
+    set: (key, value, nowMs) => kept.set(key, { value, untilMs: nowMs + standsMs }),
+  }
+}
