@@ -109,4 +109,4 @@ test('a large studio, too', async () => {
   expect('faults' in taken ? taken.faults : []).toEqual([])
   expect(await digests(url)).toEqual(await digests(testOwnerUrl(archives.db.name)))
   expect('rows' in taken && taken.rows).toBeGreaterThan(100_000)
-}, 300_000)
+}, 600_000)
