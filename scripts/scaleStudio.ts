@@ -150,5 +150,10 @@ export async function growStudio(owner: pg.Client, studioId: string): Promise<vo
      cross join generate_series(now() - interval '1 day' * $2, now(), interval '5 minutes') m`,
     [studioId, sizes.days],
   )
+  // what was written here at one go was written line by line there: each has left its mark
+  await owner.query(
+    'insert into door.piece_mark (piece_id, studio_id) select piece_id, studio_id from entry where studio_id = $1',
+    [studioId],
+  )
   await owner.query('analyze')
 }

@@ -3,7 +3,7 @@ import 'server-only'
 import { type Estimator, learnPace } from '@/core/learn/estimate'
 import { type Pace, paceOf, teaches } from '@/core/learn/pace'
 import { dayStretches, labourOf, minutesOf, stepClocks } from '@/core/log/labour'
-import { makeLately } from '@/core/measure/kept'
+import { latelyOr, makeLately } from '@/core/measure/kept'
 import type { StudioId } from '@/core/measure/named'
 import { listOtherWork } from '@/db/entry'
 import { listEnded } from '@/db/pace'
@@ -29,13 +29,8 @@ const mostStudios = 200
 const learned = makeLately<StudioId, Estimator>(mostStudios, learnedMs)
 
 /** What the last pieces teach about the next: by operation, painter, article and relief; at most ten minutes old. */
-export async function loadEstimator(client: Client, studioId: StudioId, nowMs: number): Promise<Estimator> {
-  const known = learned.get(studioId, nowMs)
-  if (known) return known
-  const estimator = await learn(client, nowMs)
-  learned.set(studioId, estimator, nowMs)
-  return estimator
-}
+export const loadEstimator = (client: Client, studioId: StudioId, nowMs: number): Promise<Estimator> =>
+  latelyOr(learned, studioId, nowMs, () => learn(client, nowMs))
 async function learn(client: Client, nowMs: number): Promise<Estimator> {
   const worked = await workedLately(client, nowMs, mostEstimated)
   return learnPace(

@@ -2,7 +2,7 @@
 import 'server-only'
 import { shines } from '@/core/craft/sheen'
 import { takeOf, takesBy } from '@/core/learn/takes'
-import { makeLately } from '@/core/measure/kept'
+import { latelyOr, makeLately } from '@/core/measure/kept'
 import type { StudioId } from '@/core/measure/named'
 import { needsOf, type PiecesNeed } from '@/core/piece/needs'
 import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
@@ -23,13 +23,8 @@ const takesMs = 10 * 60_000
 /** studios that are kept in mind */
 const mostStudios = 200
 const takesLately = makeLately<StudioId, ReturnType<typeof takesBy>>(mostStudios, takesMs)
-async function loadTakes(client: Client, studioId: StudioId, nowMs: number) {
-  const known = takesLately.get(studioId, nowMs)
-  if (known) return known
-  const takes = takesBy(await listTakes(client, mostTakes))
-  takesLately.set(studioId, takes, nowMs)
-  return takes
-}
+const loadTakes = (client: Client, studioId: StudioId, nowMs: number) =>
+  latelyOr(takesLately, studioId, nowMs, async () => takesBy(await listTakes(client, mostTakes)))
 
 export interface ShopOffer extends Offer {
   /** null: another colour of it is sold so; this one was never bought here */

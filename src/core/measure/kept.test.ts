@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { makeKept, makeLately } from './kept'
+import { latelyOr, makeKept, makeLately } from './kept'
 
 describe('what is kept in mind', () => {
   test('what was not asked for longest goes first', () => {
@@ -35,4 +35,11 @@ test('what stands for a while is gone when it is over, and stands anew when it i
   expect([lately.get('one', 109), lately.get('one', 110), lately.get('two', 100)]).toEqual([1, undefined, undefined])
   lately.set('one', 2, 110)
   expect(lately.get('one', 119)).toBe(2)
+})
+
+test('what stands is not read again, and asking after it makes it stand no longer', async () => {
+  const lately = makeLately<string, number>(2, 10)
+  let reads = 0
+  const ask = (nowMs: number) => latelyOr(lately, 'one', nowMs, () => Promise.resolve((reads += 1)))
+  expect([await ask(100), await ask(105), await ask(109), await ask(110)]).toEqual([1, 1, 1, 2])
 })

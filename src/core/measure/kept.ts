@@ -42,3 +42,11 @@ export function makeLately<K, V>(most: number, standsMs: number): Lately<K, V> {
     set: (key, value, nowMs) => kept.set(key, { value, untilMs: nowMs + standsMs }),
   }
 }
+/** What stands yet, else what is read now, which stands from now on. */
+export async function latelyOr<K, V>(lately: Lately<K, V>, key: K, nowMs: number, read: () => Promise<V>): Promise<V> {
+  const known = lately.get(key, nowMs)
+  if (known !== undefined) return known
+  const value = await read()
+  lately.set(key, value, nowMs)
+  return value
+}

@@ -22,8 +22,8 @@ import { momentWords } from '@/words/time'
 export const metadata = { title: 'Air' }
 const weekMs = 7 * 86_400_000
 const hourMs = 3_600_000
-/** windows drawn, one below the other; of parts that were taken out some are not */
-const mostWindows = 14
+/** windows drawn, one below the other; so many are looked for, for those of parts that were taken out are not drawn */
+const [mostWindows, mostSought] = [14, 28]
 /** what a window of hours is read by */
 const exactMs = 86_400_000
 /** a day ahead, so that what is still shut is seen to open */
@@ -49,7 +49,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
     const climate = climateIn(climatesOf(air, all), chosen?.id ?? null, all)
     const here = (await listOpenPieces(client)).filter(({ roomId }) => homeOf(roomId, all) === home)
     const ids = here.map(({ id }) => id)
-    const journeys = readPieces(await readPieceFiles(client, await listDriedLately(client, ids, since, 2 * mostWindows)), {
+    const journeys = readPieces(await readPieceFiles(client, await listDriedLately(client, ids, since, mostSought)), {
       climateOf: () => climate,
       nowMs,
       method: studio.method,
