@@ -1,6 +1,6 @@
 /**
- * Weeks by the row in which chains are laid: parts are worked among each other, step by step. Several short searches, each begun with a
- * row by dates of its own, half of them with long chains, half with fine ones; the two best go on cooler. Pure.
+ * Weeks by the row in which chains are laid: parts are worked among each other, step by step. A race: many short searches, each begun with a
+ * row by dates of its own, half of them with long chains, half with fine ones; a third of them goes on, cooler, and a third of those. Pure.
  */
 import { searchDates } from './byDates'
 import type { RowInForce } from './goOn'
@@ -9,41 +9,58 @@ import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 import { WhyLate } from './whyLate'
 
-/** Heat at the beginning, where a short search ends, and at the end, as shares of the cost. */
+/** Heat at the beginning, where a week is gone on from, and at the end, as shares of the cost. */
 const [hot, warm, cold] = [0.02, 0.004, 0.0005]
-/** What short searches have of the time; what the dates have of each. */
-const [shortShare, datesShare] = [0.7, 0.3]
-/** Short searches: so many in a second, or in so many rounds, the more the longer it lasts; and how many of them go on. */
-const starts = { inSecond: 10, second: 1000, rounds: 6000, least: 2, most: 30, goOn: 2 }
+/** Short searches: so many in a second, or in so many rounds, the more the longer it lasts. */
+const starts = { inSecond: 24, second: 1000, rounds: 6000, least: 4, most: 81 }
+/** What they have of the time, and the dates of theirs; how hot they end, and the rest begins; one of so many goes on, down to the last. */
+const race = { first: 0.35, dates: 0.6, ends: 0.5, begins: 0.7, of: 3, last: 2 }
 
 interface Found {
   cooling: Cooling
   row: readonly number[]
   cost: number
 }
+const between = (from: number, until: number, share: number) => from + (until - from) * share
 
 /** The board is empty before and after. */
 export function searchChains(search: Search, from: number, until: number): void {
   const { options } = search
-  const grains = [new Cooling(search, search), new Cooling(search, search.fine)]
-  const at = (a: number, b: number, share: number) => a + (b - a) * share
   const time = 'rounds' in options ? options.rounds / starts.rounds : options.budgetMs / starts.second
   const many = Math.min(starts.most, Math.max(starts.least, Math.round(starts.inSecond * Math.sqrt(time))))
-  const shortly = at(from, until, shortShare)
-  const found: Found[] = []
-  for (let k = 0; k < many; k += 1) {
-    const [since, end] = [at(from, shortly, k / many), at(from, shortly, (k + 1) / many)]
-    const begin = at(since, end, datesShare)
-    const cooling = grains[k % grains.length]
-    if (!cooling) continue
-    const row = searchDates(search, cooling.grain, since, begin)
-    found.push({ cooling, ...cooling.cool(row, { from: begin, until: end, hot, cold: warm }) })
+  const begun = between(from, until, race.first)
+  let field = beginRace(search, many, { from, until: begun })
+  const rungs: number[] = []
+  for (let left = many / race.of; ; left /= race.of) {
+    rungs.push(Math.max(race.last, Math.round(left)))
+    if (left <= race.last) break
   }
-  const goOn = found.sort((one, other) => one.cost - other.cost).slice(0, starts.goOn)
-  goOn.forEach(({ cooling, row }, k) => {
-    const part = (share: number) => at(shortly, until, share / goOn.length)
-    cooling.cool(row, { from: part(k), until: part(k + 1), hot: warm, cold })
+  const heat = (rung: number) => race.begins * hot * (cold / (race.begins * hot)) ** (rung / rungs.length)
+  rungs.forEach((left, rung) => {
+    const runners = fastest(field, left)
+    const at = (k: number) => between(begun, until, (rung + k / runners.length) / rungs.length)
+    field = runners.map(({ cooling, row, cost }, k) => {
+      const found = cooling.cool(row, { from: at(k), until: at(k + 1), hot: heat(rung), cold: heat(rung + 1) })
+      return found.cost < cost ? { cooling, ...found } : { cooling, row, cost }
+    })
   })
+}
+
+function beginRace(search: Search, many: number, { from, until }: { from: number; until: number }): Found[] {
+  const grains = [search.coarse, search.fine].map((grain) => new Cooling(search, grain))
+  return Array.from({ length: many }, (_, k) => k).flatMap((k): Found[] => {
+    const cooling = grains[k % grains.length]
+    if (!cooling) return []
+    const [since, end] = [between(from, until, k / many), between(from, until, (k + 1) / many)]
+    const begin = between(since, end, race.dates)
+    const row = searchDates(search, cooling.grain, since, begin)
+    return [{ cooling, ...cooling.cool(row, { from: begin, until: end, hot, cold: race.ends * hot }) }]
+  })
+}
+/** The cheapest so many; of those that cost the same, one. */
+function fastest(field: readonly Found[], many: number): Found[] {
+  const byCost = new Map([...field].reverse().map((found) => [found.cost, found]))
+  return [...byCost.values()].sort((one, other) => one.cost - other.cost).slice(0, many)
 }
 
 /** What is cooled from one heat to another, in which part of the time. */
@@ -69,7 +86,7 @@ class Cooling {
     readonly grain: Grain,
   ) {
     this.why = new WhyLate(search.problem, grain.units, search.earliest, search.random)
-    this.moves = new RowMoves(grain.units, this.why, search.random)
+    this.moves = new RowMoves(grain, this.why, search.random)
     this.sequence = new ChainSequence(grain.layout)
   }
 

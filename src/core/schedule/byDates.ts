@@ -18,10 +18,10 @@ interface Dates {
 }
 
 /** The best row that was found in that share of the time; the board is empty before and after. */
-export function searchDates(search: Search, { units, layout }: Grain, from: number, until: number): number[] {
+export function searchDates(search: Search, { units, layout, latest }: Grain, from: number, until: number): number[] {
   const { pieces } = search.problem
   const sequence = new ChainSequence(layout)
-  const chains = units.flatMap(({ chains, piece }, unit) => chains.map(({ tail }) => ({ unit, piece, tail })))
+  const chains = units.flatMap(({ chains, piece }, unit) => chains.map(() => ({ unit, piece })))
   const all = chains.map((_, k) => k)
   const key = new Float64Array(chains.length)
   let now: Dates = {
@@ -49,8 +49,9 @@ export function searchDates(search: Search, { units, layout }: Grain, from: numb
   return best.row
 
   function rowOf(dates: Dates): number[] {
-    chains.forEach(({ unit, piece, tail }, k) => {
-      key[k] = (dates.pieces[piece] ?? 0) + (dates.units[unit] ?? 0) - tail * dates.stretch
+    chains.forEach(({ unit, piece }, k) => {
+      const date = (dates.pieces[piece] ?? 0) + (dates.units[unit] ?? 0)
+      key[k] = date - (date - latest.of(k, date)) * dates.stretch
     })
     return [...all].sort((a, b) => (key[a] ?? 0) - (key[b] ?? 0) || a - b).map((k) => chains[k]?.unit ?? 0)
   }

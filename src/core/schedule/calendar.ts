@@ -35,27 +35,36 @@ export class Calendar {
 
   /** When a step begun at a minute ends; {@link never} where it may not be begun then. */
   endOf({ dur, split }: Timed, minute: number): number {
-    let k = this.stretchAt(minute)
-    if (k >= this.from.length || (this.from[k] ?? 0) > minute) return never
-    let [left, now] = [dur, minute]
-    for (;;) {
-      const to = this.to[k] ?? 0
-      if (now + left <= to) return now + left
+    const k = this.stretchAt(minute)
+    return k >= this.from.length || (this.from[k] ?? 0) > minute ? never : this.endFrom(k, dur, split, minute)
+  }
+  /** The same, of what is begun in a stretch. */
+  private endFrom(stretch: number, dur: number, split: boolean, minute: number): number {
+    const { from, to } = this
+    let left = dur
+    let now = minute
+    for (let k = stretch; ;) {
+      const until = to[k] ?? 0
+      if (now + left <= until) return now + left
       k += 1
-      if (!split || k >= this.from.length) return never
-      left -= to - now
-      now = this.from[k] ?? 0
+      if (!split || k >= from.length) return never
+      left -= until - now
+      now = from[k] ?? 0
     }
   }
 
   /** The first minute at or after one at which a step may be begun, however busy the worker is; {@link never} where there is none. */
-  nextStart(step: Timed, minute: number): number {
+  nextStart({ dur, split }: Timed, minute: number): number {
+    return this.nextStartOf(dur, split, minute)
+  }
+  nextStartOf(dur: number, split: boolean, minute: number): number {
     for (let k = this.stretchAt(minute); k < this.from.length; k += 1) {
-      const start = Math.max(minute, this.from[k] ?? 0)
-      this.ends = this.endOf(step, start)
+      const from = this.from[k] ?? 0
+      const start = minute > from ? minute : from
+      this.ends = this.endFrom(k, dur, split, start)
       if (this.ends !== never) return start
       // what may be split fits nowhere later either
-      if (step.split) return never
+      if (split) return never
     }
     return never
   }

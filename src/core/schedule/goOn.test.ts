@@ -67,14 +67,14 @@ describe('chains in a row', () => {
           .flatMap(({ chains }, unit) => chains.map(() => ({ unit, by: Number(draws.next().value) })))
           .sort((a, b) => a.by - b.by)
           .map(({ unit }) => unit)
-        const sequence = new ChainSequence(search.layout)
+        const sequence = new ChainSequence(search.coarse.layout)
         const cost = sequence.costOf(row)
         expect(cost).toBeLessThan(Infinity)
-        const week = search.layout.schedule()
+        const week = search.coarse.layout.schedule()
         expect(checkWeek(problem, week)).toMatchObject({ faults: [], cost })
         // another row and back again: what was taken up is as it was
         sequence.costOf([...row].reverse())
-        expect([sequence.costOf(row), search.layout.schedule()]).toEqual([cost, week])
+        expect([sequence.costOf(row), search.coarse.layout.schedule()]).toEqual([cost, week])
       }),
       { numRuns: 40 },
     ))

@@ -21,7 +21,7 @@ export function goOnFrom(search: Search, from: WorkshopSchedule): RowInForce | n
     return search.begin(week, checked.cost)
   }
   take(layAround(search, from))
-  const rows = [search, search.fine].map((grain) => {
+  const rows = [search.coarse, search.fine].map((grain) => {
     const row = rowOf(search, grain, from)
     return { grain, row, worth: take(layInRow(grain, row)) }
   })

@@ -8,6 +8,7 @@ import { searchChains, searchFromRow } from './byChains'
 import { searchOrders } from './byOrder'
 import { checkWeek } from './check'
 import { goOnFrom } from './goOn'
+import { boundByPrices } from './priceBound'
 import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { type PlanOptions, Search } from './search'
 
@@ -22,26 +23,35 @@ export interface PlannedWeek extends WorkshopSchedule {
 
 /** Shares of the time where a week is gone on from: what lies around it, then its row; then other rows altogether. */
 const goOn = { around: 0.5, row: 0.7 }
+/** The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it. */
+const bound = { from: 0.88, msEach: 0.6 }
 /** Shares of the time after which the next kind of search begins; and after which nothing is sought any more, where nothing was found. */
 const until = { dates: 0.03, orders: 0.05, last: 0.3 }
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
   const search = new Search(problem, options)
+  const sought = isPriced(problem, options) ? bound.from : 1
   const row = options.from ? goOnFrom(search, options.from) : null
   if (row) {
     searchAround(search, 0, goOn.around)
     searchFromRow(search, row, goOn.around, goOn.row)
-    searchChains(search, goOn.row, 1)
+    searchChains(search, goOn.row, sought)
   } else {
     const failed = searchOrders(search, until.dates, until.orders)
-    searchChains(search, until.orders, failed === null ? 1 : until.last)
+    searchChains(search, until.orders, failed === null ? sought : until.last)
     if (failed !== null && !search.best) refuse(problem, search.units[failed]?.steps[0] ?? 0)
   }
   const { best, cost } = search
   if (!best) return refuse(problem, 0)
-  return { ...best, cost, bound: lowerBound(problem, search.earliest), missed: checkWeek(problem, best).missed }
+  const plain = lowerBound(problem, search.earliest)
+  const byPrices = sought < 1 ? boundByPrices(problem, search.earliest, { cost, spent: () => search.spent(), until: 1 }) : plain
+  return { ...best, cost, bound: Math.max(plain, Math.floor(byPrices + 1e-6)), missed: checkWeek(problem, best).missed }
 }
 
+function isPriced({ steps }: WorkshopProblem, options: PlanOptions): boolean {
+  const each = steps.reduce((sum, { painters }) => sum + painters.length, 0)
+  return 'rounds' in options || options.budgetMs * (1 - bound.from) >= each * bound.msEach
+}
 function refuse(problem: WorkshopProblem, step: number): never {
   const name = problem.steps[step]?.name
   throw new NoSchedule(step, `No order keeps every window that ruins a coat: step ${step} (${name}) has no place.`)

@@ -1,32 +1,65 @@
 /** What may be tried with a row of chains: one of them elsewhere, one before what it waits for, a piece sooner or later altogether. Pure. */
-import type { Unit } from './units'
+import type { Grain } from './search'
 import type { WhyLate } from './whyLate'
 
-/** How often each kind is tried; else one chain is moved by chance. */
-const share = { shifted: 0.3, led: 0.45 }
+/** How often each kind is tried, else one chain is moved by chance; how many of those shifted are by the date of their piece. */
+const share = { shifted: 0.4, led: 0.3, dated: 0.6 }
+/** By so much another date is earlier or later at most; mostly earlier, and mostly by little. */
+const far = 2 * 1440
 type Row = readonly number[]
 
 export class RowMoves {
   constructor(
-    private readonly units: readonly Unit[],
+    private readonly grain: Pick<Grain, 'units' | 'latest'>,
     private readonly why: WhyLate,
     private readonly random: () => number,
   ) {}
 
   next(row: Row): number[] {
     const kind = this.random()
-    if (kind < share.shifted) return this.shifted(row)
+    if (kind < share.shifted) return this.random() < share.dated ? this.dated(row) : this.shifted(row)
     return (kind < share.shifted + share.led ? this.led(row) : null) ?? this.moved(row)
   }
 
+  /** A piece: every other time one that costs much. */
+  private pickPiece(row: Row): number {
+    const at = Math.floor(this.random() * row.length)
+    return this.random() < 0.5 ? this.why.pickPiece() : (this.grain.units[row[at] ?? 0]?.piece ?? 0)
+  }
+  /** A piece as it would be worked towards another date, among all else as it stands. */
+  private dated(row: Row): number[] {
+    const { units, latest } = this.grain
+    const piece = this.pickPiece(row)
+    const date = this.why.endOfPiece(piece) + (this.random() < 0.65 ? -1 : 1) * far * this.random() ** 2
+    const nth = new Int32Array(units.length)
+    const [others, starts]: [number[], number[]] = [[], []]
+    const own: { unit: number; at: number }[] = []
+    for (const unit of row) {
+      const chain = this.why.chainOf(unit, nth[unit] ?? 0)
+      nth[unit] = (nth[unit] ?? 0) + 1
+      if (units[unit]?.piece === piece) own.push({ unit, at: latest.of(chain, date) })
+      else {
+        others.push(unit)
+        starts.push(this.why.startOf(chain))
+      }
+    }
+    starts.sort((a, b) => a - b)
+    own.sort((a, b) => a.at - b.at)
+    const next: number[] = []
+    let passed = 0
+    for (const { unit, at } of own) {
+      while (passed < starts.length && (starts[passed] ?? 0) < at) next.push(others[passed++] ?? 0)
+      next.push(unit)
+    }
+    return [...next, ...others.slice(passed)]
+  }
   /** A piece, or a part of it, earlier or later altogether, or from somewhere on. */
   private shifted(row: Row): number[] {
-    const at = Math.floor(this.random() * row.length)
-    const piece = this.random() < 0.5 ? this.why.pickPiece() : (this.units[row[at] ?? 0]?.piece ?? 0)
-    const only = this.random() < 0.3 ? row[at] : null
+    const piece = this.pickPiece(row)
+    const only = this.random() < 0.3 ? row[Math.floor(this.random() * row.length)] : null
     const by = (this.random() < 0.6 ? -1 : 1) * (1 + this.random() ** 2 * row.length * 0.6)
     const from = this.random() < 0.5 ? 0 : this.random() * row.length
-    const isHis = (unit: number) => (only === null ? this.units[unit]?.piece === piece : unit === only)
+    const isHis = (unit: number) => (only === null ? this.grain.units[unit]?.piece === piece : unit === only)
     const key = row.map((unit, k) => (k >= from && isHis(unit) ? k + by : k))
     return row
       .map((_, k) => k)

@@ -54,15 +54,15 @@ describe('a row beside one that is known', () => {
         const problem = { ...randomProblem(seed, 4), pools: { spray: 1, rack } }
         const search = new Search(problem, { seed, rounds: 1 })
         const [sequence, alone] = [search, new Search(problem, { seed, rounds: 1 })].map(
-          ({ layout }) => new ChainSequence(layout),
+          ({ coarse }) => new ChainSequence(coarse.layout),
         )
         if (!sequence || !alone) return
         const random = randomFrom(seed)
         const why = new WhyLate(problem, search.units, search.earliest, random)
-        const moves = new RowMoves(search.units, why, random)
+        const moves = new RowMoves(search.coarse, why, random)
         let row = rowOf(search, random)
         let cost = sequence.costOf(row)
-        why.note(row, search.layout)
+        why.note(row, search.coarse.layout)
         let spared = 0
         for (let k = 0; k < 60; k += 1) {
           const next = moves.next(row)
@@ -72,7 +72,7 @@ describe('a row beside one that is known', () => {
           if (sequence.isKnown) spared += 1
           else {
             ;[row, cost] = [next, found]
-            why.note(row, search.layout)
+            why.note(row, search.coarse.layout)
           }
         }
         expect(spared).toBeGreaterThan(0)
@@ -81,15 +81,49 @@ describe('a row beside one that is known', () => {
     ))
 })
 
+describe('any row', () => {
+  test('what is laid of it may be worked, and is taken up again to nothing: few places, some of them taken by what dries now', () =>
+    fc.assert(
+      fc.property(fc.nat(5000), fc.integer({ min: 1, max: 5 }), fc.integer({ min: 0, max: 3 }), (seed, rack, dries) => {
+        const base = randomProblem(seed, 4)
+        // coats that were laid before, and dry for a day and more
+        const firsts = base.steps.flatMap(({ name, part }, k) => (name === 'work' && part === 0 && k % 7 === 0 ? [k] : []))
+        const lags = [...base.lags, ...firsts.slice(0, dries).map((to) => lag(null, to, 1500, { rack: true }))]
+        const problem = { ...base, lags, pools: { spray: 1, rack: Math.max(rack, dries) } }
+        const search = new Search(problem, { seed, rounds: 1 })
+        const random = randomFrom(seed + 1)
+        for (const grain of [search.coarse, search.fine]) {
+          const sequence = new ChainSequence(grain.layout)
+          const least = grain.layout.cost
+          let laid = 0
+          for (let k = 0; k < 12; k += 1) {
+            const cost = sequence.costOf(rowOf(grain, random))
+            if (cost === Infinity) continue
+            laid += 1
+            const checked = checkWeek(problem, grain.layout.schedule())
+            expect(checked.faults).toEqual([])
+            expect(checked.cost).toBe(cost)
+            expect(checked.missed.some((each) => problem.lags[each]?.hard)).toBe(false)
+          }
+          sequence.clear()
+          expect(grain.layout.cost).toBeCloseTo(least, 6)
+          expect(grain.layout.schedule().start.every((start) => start === -1)).toBe(true)
+          if (dries === 0) expect(laid).toBeGreaterThan(0)
+        }
+      }),
+      { numRuns: 40 },
+    ))
+})
+
 test('what holds a piece back is named: the one whose hands it waits for', () => {
   // both are due at five on the first day; the long one is laid first, the other waits for its end
   const problem = problemOf([workStep(0, 180), workStep(1, 120)])
   const search = new Search(problem, { seed: 1, rounds: 1 })
-  const sequence = new ChainSequence(search.layout)
+  const sequence = new ChainSequence(search.coarse.layout)
   const row = [0, 1]
   sequence.costOf(row)
   const why = new WhyLate(problem, search.units, search.earliest, randomFrom(7))
-  why.note(row, search.layout)
+  why.note(row, search.coarse.layout)
   // only the second ends later than it could alone
   expect(why.pickPiece()).toBe(1)
   expect(why.pick()).toEqual({ late: 1, early: 0 })

@@ -3,8 +3,11 @@ import { randomFrom } from '@/core/measure/random'
 import type { Fit } from './board'
 import { type Earliest, earliestOf } from './bound'
 import { checkWeek } from './check'
-import { ReservedLayout } from './layReserved'
+import { EndBound } from './endBound'
+import { LatestStarts } from './latestStart'
+import { Layout } from './lay'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
+import { RowLayout } from './rowLayout'
 import { type Unit, unitsOf } from './units'
 
 /** Where a week is gone on from, moving all of its steps costs this share of it; so much more where they begin within a day. */
@@ -20,7 +23,8 @@ const wideWindow = 600
 /** A workshop's parts in their chains, and the board they are laid on. */
 export interface Grain {
   units: readonly Unit[]
-  layout: ReservedLayout
+  layout: RowLayout
+  latest: LatestStarts
 }
 interface Asked {
   seed: number
@@ -36,7 +40,10 @@ export class Search {
   readonly random: () => number
   readonly earliest: Earliest
   readonly units: readonly Unit[]
-  readonly layout: ReservedLayout
+  /** parts laid whole */
+  readonly layout: Layout
+  /** with whole chains */
+  readonly coarse: Grain
   /** with chains cut where a window is wide, so that what follows may be laid on its own, or be late */
   readonly fine: Grain
   /** units, each after those that it waits for */
@@ -58,9 +65,15 @@ export class Search {
     this.earliest = earliestOf(problem)
     this.units = unitsOf(problem)
     this.order = this.inOrder()
-    this.layout = new ReservedLayout(problem, this.units, this.earliest)
-    const fine = unitsOf(problem, wideWindow)
-    this.fine = { units: fine, layout: new ReservedLayout(problem, fine, this.earliest) }
+    this.layout = new Layout(problem, this.units, this.earliest)
+    const endBound = new EndBound(problem, this.earliest.calendars)
+    const grainOf = (units: readonly Unit[]): Grain => ({
+      units,
+      layout: new RowLayout(problem, units, this.earliest),
+      latest: new LatestStarts(problem, units, endBound),
+    })
+    this.coarse = grainOf(this.units)
+    this.fine = grainOf(unitsOf(problem, wideWindow))
   }
 
   /** The share of the time that is over; each asking is a round. */
@@ -76,7 +89,7 @@ export class Search {
     return this.random() + this.random() - 1
   }
   /** What it costs that steps are not where they were in the week that is gone on from: more, where they begin soon. */
-  stirOf(layout: Pick<ReservedLayout, 'startOfStep'>, steps: readonly number[] = this.allSteps): number {
+  stirOf(layout: Pick<Layout, 'startOfStep'>, steps: readonly number[] = this.allSteps): number {
     const { from } = this.options
     if (!from) return 0
     let sum = 0
@@ -88,7 +101,7 @@ export class Search {
     return sum
   }
   /** Takes note of what lies, where it is the best; `stir`: what it costs beside, for being moved. */
-  better(cost: number, { stir = 0, layout = this.layout }: { stir?: number; layout?: ReservedLayout } = {}): void {
+  better(cost: number, { stir = 0, layout = this.layout }: { stir?: number; layout?: Pick<Layout, 'schedule'> } = {}): void {
     if (cost + stir >= this.worth) return
     this.note(layout.schedule(), cost, stir)
   }

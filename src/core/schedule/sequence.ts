@@ -3,7 +3,7 @@
  * laid after the other, and laying stops where it can't come out cheap enough any more. Pure.
  */
 import type { Layout } from './lay'
-import type { ReservedLayout } from './layReserved'
+import { hopeless, laid as lies, type RowLayout, waits } from './rowLayout'
 import type { Unit } from './units'
 
 /** A unit laid whole, not before a minute; or, without one, its next chain. */
@@ -30,11 +30,11 @@ export class ChainSequence {
   /** whether the last row came to the week that was known */
   isKnown = false
 
-  constructor(private readonly layout: ReservedLayout) {}
+  constructor(private readonly layout: RowLayout) {}
 
   private takeLast(): void {
     const last = this.laid.pop()
-    if (last !== undefined) this.layout.takeReserved(last)
+    if (last !== undefined) this.layout.take(last)
   }
 
   /**
@@ -56,12 +56,12 @@ export class ChainSequence {
     if (alike && alike.first > same) compared = began
     for (let k = same; k < wanted.length; k += 1) {
       const unit = wanted[k] ?? 0
-      const lies = waiting.length > 0 && waiting.includes(unit) ? null : layout.layReserved(unit)
-      if (lies === false) return Infinity
-      if (lies) laid.push(unit)
+      const came = waiting.length > 0 && waiting.includes(unit) ? waits : layout.lay(unit)
+      if (came === hopeless) return Infinity
+      if (came === lies) laid.push(unit)
       else waiting = [...waiting, unit]
       // what waited is laid as soon as it may be
-      while (lies && waiting.length > 0) {
+      while (came === lies && waiting.length > 0) {
         const at = this.firstFree(waiting)
         if (at === null) return Infinity
         if (at < 0) break
@@ -72,7 +72,8 @@ export class ChainSequence {
       laidAfter.push(laid.length)
       waitingAfter.push(waiting)
       if (!alike?.mayBe) continue
-      for (; compared < laid.length; compared += 1) if (!layout.liesAsIn(laid[compared] ?? 0, alike.known)) alike.mayBe = false
+      for (; compared < laid.length; compared += 1)
+        if (!layout.liesAsIn(laid[compared] ?? 0, alike.known.start, alike.known.by)) alike.mayBe = false
       if (!alike.mayBe || k < alike.last || waiting.length > 0) continue
       this.isKnown = true
       return alike.cost
@@ -84,9 +85,9 @@ export class ChainSequence {
     for (let at = 0; at < waiting.length; at += 1) {
       const unit = waiting[at] ?? 0
       if (waiting.indexOf(unit) < at) continue
-      const lies = this.layout.layReserved(unit)
-      if (lies === null) continue
-      if (!lies) return null
+      const came = this.layout.lay(unit)
+      if (came === waits) continue
+      if (came === hopeless) return null
       this.laid.push(unit)
       return at
     }

@@ -12,6 +12,9 @@ export class WaitTable {
   readonly min: Int32Array
   /** {@link open} where there is none */
   readonly max: Int32Array
+  readonly hard: Uint8Array
+  /** what missing its most costs */
+  readonly penalty: Float64Array
   /** indices of waits into step k stand from place `intoAt[k]` to `intoAt[k + 1]` */
   readonly into: Int32Array
   readonly intoAt: Int32Array
@@ -28,6 +31,8 @@ export class WaitTable {
     this.to = Int32Array.from(lags, ({ to }) => to)
     this.min = Int32Array.from(lags, ({ min }) => min)
     this.max = Int32Array.from(lags, ({ max }) => max ?? open)
+    this.hard = Uint8Array.from(lags, ({ hard }) => Number(hard))
+    this.penalty = Float64Array.from(lags, ({ penalty }) => penalty)
     ;[this.into, this.intoAt] = byStep(this.to, steps.length)
     ;[this.out, this.outAt] = byStep(this.from, steps.length)
     this.racks = indexOf(lags, ({ rack }) => rack)

@@ -4,8 +4,8 @@
  */
 import { costOfEnd, type Earliest } from './bound'
 import { never } from './calendar'
-import type { ReservedLayout } from './layReserved'
 import type { Lag, WorkshopProblem } from './problem'
+import type { RowLayout } from './rowLayout'
 import type { Unit } from './units'
 
 /** Two places of a row: what stands at `late` waits for what stands at `early`. */
@@ -58,7 +58,7 @@ export class WhyLate {
   }
 
   /** Takes note of a row and of the week that came of it. */
-  note(row: readonly number[], layout: ReservedLayout): void {
+  note(row: readonly number[], layout: Pick<RowLayout, 'copyTo'>): void {
     this.noteRow(row)
     layout.copyTo(this.start, this.end, this.by)
     this.worthInAll = 0
@@ -78,6 +78,16 @@ export class WhyLate {
     })
   }
 
+  /** In the week that was noted: when a piece ends, which chain of all a unit's is, when a chain begins. */
+  endOfPiece(piece: number): number {
+    return this.end[this.problem.pieces[piece]?.final ?? 0] ?? 0
+  }
+  chainOf(unit: number, nth: number): number {
+    return (this.firstChain[unit] ?? 0) + nth
+  }
+  startOf(chain: number): number {
+    return this.start[this.chains[chain]?.steps[0] ?? 0] ?? 0
+  }
   /** A piece, the dearer the likelier. */
   pickPiece(): number {
     let left = this.random() * this.worthInAll
@@ -123,7 +133,11 @@ export class WhyLate {
     const facts = this.problem.steps[step]
     const start = this.start[step] ?? 0
     if (!facts) return []
-    const free = this.earliest.calendars[this.by[step] ?? 0]?.nextStart(facts, ready) ?? never
+    let free = never
+    for (const by of facts.painters) {
+      const at = this.earliest.calendars[by]?.nextStart(facts, ready) ?? never
+      if (at !== never && (free === never || at < free)) free = at
+    }
     if (free === never || start <= free) return []
     const own = this.chainAt[step] ?? 0
     const at = this.place[own] ?? 0

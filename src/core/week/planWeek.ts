@@ -94,8 +94,8 @@ export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekV
   if (problem.steps.length === 0) return { lines: [], ends: [], cost: 0, bound: 0, schedule: { start: [], painter: [] }, problem }
   for (;;)
     try {
-      const { start, painter, cost } = planWorkshop(problem, options)
-      return viewOf({ ...workshop, problem }, { start, painter }, cost)
+      const { start, painter, cost, bound } = planWorkshop(problem, options)
+      return viewOf({ ...workshop, problem }, { start, painter }, { cost, bound })
     } catch (trouble) {
       const less = trouble instanceof NoSchedule ? givingUp(problem, trouble.step) : null
       if (!less) throw trouble
@@ -104,7 +104,11 @@ export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekV
 }
 
 /** A schedule with its reasons. */
-export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: number): PlannedWeekView {
+export function viewOf(
+  workshop: Workshop,
+  schedule: WorkshopSchedule,
+  { cost, bound = lowerBound(workshop.problem) }: { cost: number; bound?: number },
+): PlannedWeekView {
   const { problem, places } = workshop
   const { end, missed } = checkWeek(problem, schedule)
   const startOf = (k: number) => schedule.start[k] ?? 0
@@ -166,7 +170,7 @@ export function viewOf(workshop: Workshop, schedule: WorkshopSchedule, cost: num
     lines: lines.sort((a, b) => a.start - b.start || a.index - b.index),
     ends,
     cost,
-    bound: lowerBound(problem),
+    bound,
     schedule,
     problem,
   }

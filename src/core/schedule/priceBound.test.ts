@@ -1,0 +1,113 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { lag, problemOf, randomProblem, workStep } from '@/core/testing/week'
+import { earliestOf, lowerBound } from './bound'
+import { Calendar } from './calendar'
+import { checkWeek } from './check'
+import { planWorkshop } from './planWorkshop'
+import { boundByPrices } from './priceBound'
+import type { WorkshopProblem } from './problem'
+
+const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute
+const boundOf = (problem: WorkshopProblem, cost: number, rounds = 200) => {
+  let asked = 0
+  return boundByPrices(problem, earliestOf(problem), { cost, spent: () => (asked += 1) / rounds, until: 1 })
+}
+
+test('one drying place for two pieces: it sees that the second waits for a night', () => {
+  const problem = problemOf(
+    [0, 1].flatMap((piece) => [workStep(piece, 30), workStep(piece, 30)]),
+    [lag(0, 1, 300, { rack: true }), lag(2, 3, 300, { rack: true })],
+    { pools: { spray: 1, rack: 1 } },
+  )
+  // dry at half past two, wrapped at three; the second lies down then, and is wrapped at half past nine next day, 16 h 30 min late
+  const best = at(0, 15) + at(1, 9, 30) + 990 * 10
+  expect(best).toBe(12_810)
+  expect(planWorkshop(problem, { seed: 1, rounds: 200 }).cost).toBe(best)
+  // as if each had the workshop for itself: both at three
+  expect(lowerBound(problem)).toBe(2 * at(0, 15))
+  const bound = boundOf(problem, best)
+  expect(bound).toBeGreaterThan(12_000)
+  expect(bound).toBeLessThanOrEqual(best)
+})
+
+test('a window is kept by waiting for the afternoon, or missed for what it costs', () => {
+  // half an hour, then another between 2 h 40 and 2 h 55 after it; half an hour of work in the morning, four in the afternoon
+  const chain = (penalty: number) =>
+    problemOf([workStep(0, 30), workStep(0, 30)], [lag(0, 1, 160, { max: 175, penalty })], {
+      painters: [
+        {
+          id: 'one',
+          work: [
+            [at(0, 9), at(0, 9, 30)],
+            [at(0, 14), at(0, 18)],
+          ],
+        },
+      ],
+      horizon: at(1, 0),
+    })
+  // at two, ready at ten past five, done at twenty to six: forty minutes late
+  const kept = at(0, 17, 40) + 400
+  expect(boundOf(chain(5000), 9000)).toBe(kept)
+  expect(planWorkshop(chain(5000), { seed: 1, rounds: 50 }).cost).toBe(kept)
+  // at nine, gone on with at two, the window missed
+  expect(boundOf(chain(100), 9000)).toBe(at(0, 14, 30) + 100)
+})
+
+describe('no week costs less', () => {
+  const permutations = <T>(all: readonly T[]): T[][] =>
+    all.length < 2 ? [[...all]] : all.flatMap((one, k) => permutations(all.toSpliced(k, 1)).map((rest) => [one, ...rest]))
+  test('than it shows: every order of pieces of one step each', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ dur: fc.integer({ min: 1, max: 40 }), weight: fc.integer({ min: 1, max: 4 }), due: fc.nat(12) }), {
+          minLength: 1,
+          maxLength: 5,
+        }),
+        fc.integer({ min: 1, max: 150 }),
+        (all, rounds) => {
+          const steps = all.map(({ dur }, piece) => workStep(piece, dur * 5, { split: true }))
+          const base = problemOf(steps)
+          const pieces = base.pieces.map((piece, k) => ({
+            ...piece,
+            weight: all[k]?.weight ?? 1,
+            due: at(0, 9 + (all[k]?.due ?? 0)),
+          }))
+          const problem = { ...base, pieces }
+          const [worker] = problem.painters
+          const calendar = new Calendar(worker ?? { id: '', work: [] }, 5, problem.horizon)
+          const costs = permutations([...steps.keys()]).map((order) => {
+            const start: number[] = []
+            let now = 0
+            for (const k of order) {
+              const step = steps[k] ?? workStep(0, 5)
+              start[k] = calendar.nextStart(step, now)
+              now = calendar.endOf(step, start[k] ?? 0)
+            }
+            return checkWeek(problem, { start, painter: steps.map(() => 0) }).cost
+          })
+          const best = Math.min(...costs)
+          for (const cost of [best, best * 1.5]) expect(boundOf(problem, cost, rounds)).toBeLessThanOrEqual(best + 1e-6)
+        },
+      ),
+      { numRuns: 60 },
+    ))
+  test('whatever was known before: the bound beside a poor week holds for a good one too', () =>
+    fc.assert(
+      fc.property(fc.nat(5000), fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 9 }), (seed, pieces, rack) => {
+        const problem = { ...randomProblem(seed, pieces), pools: { spray: 1, rack } }
+        const [poor, good] = [1, 400].map((rounds) => planWorkshop(problem, { seed, rounds }))
+        const bound = boundOf(problem, poor?.cost ?? 0, 120)
+        expect(bound).toBeLessThanOrEqual((good?.cost ?? 0) + 1e-6)
+        expect(poor?.bound).toBeLessThanOrEqual(good?.cost ?? 0)
+        // what is as cheap as the bound is the best there is
+        expect(boundOf(problem, good?.cost ?? 0, 120)).toBeLessThanOrEqual((good?.cost ?? 0) + 1e-6)
+      }),
+      { numRuns: 20 },
+    ))
+  test('with no time at all it is no worse than the plain one', () => {
+    const problem = randomProblem(7, 4)
+    const week = planWorkshop(problem, { seed: 1, rounds: 1 })
+    expect(week.bound).toBeGreaterThanOrEqual(lowerBound(problem))
+  })
+})

@@ -1,0 +1,89 @@
+/** A problem as flat lists, step by step and chain by chain: for what is laid very often. Pure. */
+import { never } from './calendar'
+import type { Lag, WorkshopProblem } from './problem'
+import type { Chain, Unit } from './units'
+import { WaitTable } from './waitTable'
+
+export class RowTable {
+  readonly waits: WaitTable
+  readonly dur: Int32Array
+  readonly split: Uint8Array
+  readonly spray: Uint8Array
+  /** what is in the brush, as a number; 0 for nothing */
+  readonly product: Int32Array
+  /** who may work step k stands from place `byAt[k]` to `byAt[k + 1]` */
+  readonly by: Int32Array
+  readonly byAt: Int32Array
+  /** chains of unit k stand from place `chainAt[k]` to `chainAt[k + 1]` */
+  readonly chainAt: Int32Array
+  /** steps of chain k stand from place `stepAt[k]` to `stepAt[k + 1]`; beside each the wait to the next of its chain */
+  readonly step: Int32Array
+  readonly stepAt: Int32Array
+  readonly link: Int32Array
+  /** by chain: drying places that it wants beside those it is given, from the end of a step of it on; {@link never} where it wants none */
+  readonly extra: Uint8Array
+  readonly opens: Int32Array
+  /** waits that hold a place and end in chain k, from place `rackAt[k]`; how many of them begin before it, and how many end after it */
+  readonly rack: Int32Array
+  readonly rackAt: Int32Array
+  readonly closing: Uint8Array
+  readonly opening: Uint8Array
+  /** waits that have a most and end in chain k, from place `windowAt[k]` */
+  readonly window: Int32Array
+  readonly windowAt: Int32Array
+  /** units that unit k waits for, from place `afterAt[k]` */
+  readonly after: Int32Array
+  readonly afterAt: Int32Array
+  /** the chain of each step */
+  readonly chainOf: Int32Array
+
+  constructor(
+    { steps, lags }: WorkshopProblem,
+    readonly units: readonly Unit[],
+  ) {
+    this.waits = new WaitTable({ steps, lags })
+    this.dur = Int32Array.from(steps, ({ dur }) => dur)
+    this.split = Uint8Array.from(steps, ({ split }) => Number(split))
+    this.spray = Uint8Array.from(steps, ({ spray }) => Number(spray))
+    const products = [...new Set(steps.map(({ product }) => product))].filter((product) => product !== null)
+    this.product = Int32Array.from(steps, ({ product }) => (product === null ? 0 : products.indexOf(product) + 1))
+    ;[this.by, this.byAt] = flat(steps.map(({ painters }) => painters))
+    const chains = units.flatMap((unit) => unit.chains)
+    ;[, this.chainAt] = flat(units.map((unit) => unit.chains.map(() => 0)))
+    ;[this.step, this.stepAt] = flat(chains.map((chain) => chain.steps))
+    const index = new Map(lags.map((lag, k) => [lag, k]))
+    const linkOf = ({ steps: own, links }: Chain) => own.map((_, k) => (links[k] ? (index.get(links[k]) ?? never) : never))
+    ;[this.link] = flat(chains.map(linkOf))
+    const dries = chains.map((chain) => placesOf(chain, lags))
+    this.opens = Int32Array.from(dries, ({ opens }) => opens)
+    this.extra = Uint8Array.from(dries, ({ extra }) => extra)
+    this.closing = Uint8Array.from(dries, ({ closing }) => closing)
+    this.opening = Uint8Array.from(dries, ({ opening }) => opening)
+    ;[this.rack, this.rackAt] = flat(chains.map(({ racks }) => racks.map((lag) => index.get(lag) ?? never)))
+    ;[this.window, this.windowAt] = flat(chains.map(({ windows }) => windows))
+    ;[this.after, this.afterAt] = flat(units.map((unit) => unit.after))
+    this.chainOf = new Int32Array(steps.length)
+    chains.forEach((chain, k) => chain.steps.forEach((step) => (this.chainOf[step] = k)))
+  }
+}
+
+/** Lists one after the other, and where each begins. */
+function flat(lists: readonly (readonly number[])[]): [Int32Array, Int32Array] {
+  const at = new Int32Array(lists.length + 1)
+  lists.forEach((list, k) => (at[k + 1] = (at[k] ?? 0) + list.length))
+  return [Int32Array.from(lists.flat()), at]
+}
+
+/** What a chain is given of drying places, wants and leaves. */
+function placesOf({ steps }: Chain, lags: readonly Lag[]) {
+  const nth = new Map(steps.map((step, k) => [step, k]))
+  const stays = lags
+    .filter(({ rack, from, to }) => rack && (nth.has(to) || (from !== null && nth.has(from))))
+    .map(({ from, to }) => ({ from: from === null ? never : (nth.get(from) ?? never), to: nth.get(to) ?? steps.length }))
+  const closing = stays.filter(({ from }) => from === never).length
+  const opening = stays.filter(({ to }) => to === steps.length).length
+  const after = steps.map((_, k) => stays.filter(({ from, to }) => from <= k && to > k).length)
+  const extra = Math.max(0, Math.max(...after) - closing)
+  const first = after.findIndex((held) => held > closing)
+  return { closing, opening, extra, opens: steps[first] ?? never }
+}
