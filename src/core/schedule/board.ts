@@ -20,8 +20,6 @@ export class Board {
   private readonly sprayed: number[] = []
   /** drying places taken, by slot of the grid */
   private readonly taken: Uint8Array
-  /** by number: so many places are taken in no slot after this one */
-  private readonly lastTaken: Int32Array
   /** when the step ends whose place was found last */
   private fitEnd = never
   /** what is in the brush, as a number; 0 for nothing */
@@ -37,7 +35,6 @@ export class Board {
     this.by = new Int32Array(steps.length).fill(never)
     this.busy = painters.map(() => [])
     this.taken = new Uint8Array(Math.ceil(horizon / grid) + 1)
-    this.lastTaken = new Int32Array(256).fill(never)
     const products = [...new Set(steps.map(({ product }) => product))].filter((product) => product !== null)
     this.product = Int32Array.from(steps, ({ product }) => (product === null ? 0 : products.indexOf(product) + 1))
   }
@@ -67,18 +64,7 @@ export class Board {
   hold(from: number, to: number, more: 1 | -1): void {
     const { grid } = this.problem
     const until = Math.ceil(to / grid)
-    for (let slot = Math.ceil(from / grid); slot < until; slot += 1) {
-      const many = (this.taken[slot] ?? 0) + more
-      this.taken[slot] = many
-      if (more > 0 && slot > (this.lastTaken[many] ?? never)) this.lastTaken[many] = slot
-    }
-  }
-  /** The first minute from which on, for good, fewer places than `many` are taken. */
-  takenBelow(many: number): number {
-    let slot = this.lastTaken[many] ?? never
-    while (slot >= 0 && (this.taken[slot] ?? 0) < many) slot -= 1
-    this.lastTaken[many] = slot
-    return (slot + 1) * this.problem.grid
+    for (let slot = Math.ceil(from / grid); slot < until; slot += 1) this.taken[slot] = (this.taken[slot] ?? 0) + more
   }
   /** Null where a place is free all that time; else the first minute after it at which one is. */
   fullUntil(from: number, to: number): number | null {

@@ -3,14 +3,13 @@
  * row by dates of its own, half of them with long chains, half with fine ones; a third of them goes on, cooler, and a third of those. Pure.
  */
 import { searchDates } from './byDates'
-import type { RowInForce } from './goOn'
 import { RowMoves } from './rowMoves'
 import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 import { WhyLate } from './whyLate'
 
-/** Heat at the beginning, where a week is gone on from, and at the end, as shares of the cost. */
-const [hot, warm, cold] = [0.02, 0.004, 0.0005]
+/** Heat at the beginning and at the end, as shares of the cost. */
+const [hot, cold] = [0.02, 0.0005]
 /** Short searches: so many in a second, or in so many rounds, the more the longer it lasts. */
 const starts = { inSecond: 24, second: 1000, rounds: 6000, least: 4, most: 81 }
 /** What they have of the time, and the dates of theirs; how hot they end, and the rest begins; one of so many goes on, down to the last. */
@@ -69,11 +68,6 @@ interface Course {
   until: number
   hot: number
   cold: number
-}
-
-/** A row that is gone on from, cooled from where it is. The board is empty before and after. */
-export function searchFromRow(search: Search, { grain, row }: RowInForce, from: number, until: number): void {
-  new Cooling(search, grain).cool(row, { from, until, hot: warm, cold })
 }
 
 class Cooling {

@@ -1,7 +1,7 @@
 /** A board on which chains are laid whole: each step as early as may be, none so early that a follower would miss its window. Pure. */
 import { Board, type Fit } from './board'
 import type { Calendar } from './calendar'
-import { isHeld, type Lag, NoSchedule, type WorkshopProblem } from './problem'
+import type { Lag, WorkshopProblem } from './problem'
 import type { Chain } from './units'
 
 /** How often a chain is tried later before it is given up. */
@@ -9,21 +9,17 @@ const mostTries = 200
 
 export class ChainBoard extends Board {
   private readonly into: Lag[][]
-  private readonly pinned = new Map<number, Fit>()
 
-  constructor(problem: WorkshopProblem, calendars: readonly Calendar[]) {
+  constructor(
+    problem: WorkshopProblem,
+    calendars: readonly Calendar[],
+    private readonly pinned: ReadonlyMap<number, Fit>,
+  ) {
     super(problem, calendars)
     this.into = problem.steps.map(() => [])
     for (const lag of problem.lags) this.into[lag.to]?.push(lag)
     // what is pinned lies there before all else
-    for (const lag of problem.lags) {
-      const { to, min } = lag
-      if (!isHeld(lag) || this.pinned.has(to)) continue
-      const fit = this.fit(to, min, min)
-      if (!fit) throw new NoSchedule(to, `Step ${to} (${problem.steps[to]?.name}) is pinned to ${min}, where nobody can work it.`)
-      this.put(to, fit)
-      this.pinned.set(to, fit)
-    }
+    for (const [step, fit] of pinned) this.put(step, fit)
   }
 
   /** Puts a step down where it fits first, or finds it where it is pinned; null where it can't be there. */
@@ -47,10 +43,6 @@ export class ChainBoard extends Board {
   }
   takeUp(step: number): void {
     if (!this.pinned.has(step) && this.isLaid(step)) this.take(step)
-  }
-  /** As it lay before. */
-  putBack(step: number, fit: Fit): void {
-    if (!this.pinned.has(step)) this.put(step, fit)
   }
   holdPlace({ from, to }: Lag, more: 1 | -1): void {
     this.hold(from === null ? 0 : (this.end[from] ?? 0), this.start[to] ?? 0, more)

@@ -1,32 +1,29 @@
 /**
  * Going on from a week that is in force, after something happened: what can still be worked where it stands stays there and the rest is
- * laid anew around it; or every chain is laid in the row in which they began. Whichever costs less, with what is moved. Pure.
+ * laid anew around it; or every chain is laid in the row in which they began, each where it was if it can be, or as early as it may.
+ * Whichever costs least, with what is moved. Pure.
  */
 import { checkWeek } from './check'
 import type { WorkshopSchedule } from './problem'
 import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 
-/** A row to go on from, and how it is laid. */
-export interface RowInForce {
-  grain: Grain
-  row: readonly number[]
-}
-
-/** Takes up the week to go on from as the best, with the row that comes nearest to it; null where nothing that can be worked comes of it. */
-export function goOnFrom(search: Search, from: WorkshopSchedule): RowInForce | null {
-  const take = (week: WorkshopSchedule | null): number => {
+/** Takes up the week to go on from as the best; answers with the row of its chains, or null where nothing that can be worked comes of it. */
+export function goOnFrom(search: Search, from: WorkshopSchedule): readonly number[] | null {
+  const take = (week: WorkshopSchedule | null): void => {
     const checked = week && checkWeek(search.problem, week)
-    if (!checked || checked.faults.length > 0 || checked.missed.some((k) => search.problem.lags[k]?.hard)) return Infinity
-    return search.begin(week, checked.cost)
+    if (!checked || checked.faults.length > 0 || checked.missed.some((k) => search.problem.lags[k]?.hard)) return
+    search.begin(week, checked.cost)
   }
   take(layAround(search, from))
-  const rows = [search.coarse, search.fine].map((grain) => {
+  for (const grain of [search.coarse, search.fine]) {
     const row = rowOf(search, grain, from)
-    return { grain, row, worth: take(layInRow(grain, row)) }
-  })
-  const [nearest] = rows.sort((one, other) => one.worth - other.worth)
-  return search.best && nearest ? nearest : null
+    grain.layout.stayAsIn(from)
+    take(layInRow(grain, row))
+    grain.layout.stayAsIn(null)
+    take(layInRow(grain, row))
+  }
+  return search.best && rowOf(search, search.fine, from)
 }
 
 /** Every part that can lie where it did does; the others are laid as soon as may be. The board is empty before and after. */

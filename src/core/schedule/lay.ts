@@ -14,8 +14,8 @@ import type { Chain, Unit } from './units'
 export const mostWaits = 400
 
 export class Layout {
-  protected readonly board: ChainBoard
-  readonly chainsLaid: Int32Array
+  private readonly board: ChainBoard
+  private readonly laid: Uint8Array
   private readonly ends: OpenEnds
   /** of windows that were missed */
   private missed = 0
@@ -24,9 +24,10 @@ export class Layout {
     readonly problem: WorkshopProblem,
     readonly units: readonly Unit[],
     earliest: Earliest,
+    pins: ReadonlyMap<number, Fit>,
   ) {
-    this.board = new ChainBoard(problem, earliest.calendars)
-    this.chainsLaid = new Int32Array(units.length)
+    this.board = new ChainBoard(problem, earliest.calendars, pins)
+    this.laid = new Uint8Array(units.length)
     this.ends = new OpenEnds(problem, units, earliest)
   }
 
@@ -38,25 +39,8 @@ export class Layout {
   schedule(): WorkshopSchedule {
     return { start: [...this.board.start], painter: [...this.board.by] }
   }
-  /** Whether all of a unit that is laid lies as it does in another week. */
-  liesAsIn(unit: number, { start, by }: { start: Int32Array; by: Int32Array }): boolean {
-    const { chains = [] } = this.units[unit] ?? {}
-    const laid = this.chainsLaid[unit] ?? 0
-    for (let nth = 0; nth < laid; nth += 1)
-      for (const step of chains[nth]?.steps ?? [])
-        if (this.board.start[step] !== start[step] || this.board.by[step] !== by[step]) return false
-    return true
-  }
-  copyTo(start: Int32Array, end: Int32Array, by: Int32Array): void {
-    start.set(this.board.start)
-    end.set(this.board.end)
-    by.set(this.board.by)
-  }
   startOf(unit: number): number {
     return Math.min(...(this.units[unit]?.steps ?? []).map((step) => this.board.start[step] ?? 0))
-  }
-  startOfStep(step: number): number {
-    return this.board.start[step] ?? never
   }
   endOf(step: number): number {
     return this.board.end[step] ?? never
@@ -73,17 +57,13 @@ export class Layout {
     }
     return sum
   }
-  /** Chains of a unit that lie now, or, with -1, are about to be taken up: from one on to before another. */
-  protected count(at: number, from: number, until: number, more: 1 | -1): void {
-    const unit = this.units[at]
-    if (!unit) return
-    for (let nth = from; nth < until; nth += 1) {
-      const chain = unit.chains[nth]
-      if (chain) this.missed += more * this.missedOf(chain)
-    }
-    const last = unit.chains[more > 0 ? until - 1 : from - 1]?.steps.at(-1)
+  /** A unit that lies now, or, with -1, is about to be taken up. */
+  private count(at: number, more: 1 | -1): void {
+    const { chains = [] } = this.units[at] ?? {}
+    for (const chain of chains) this.missed += more * this.missedOf(chain)
+    const last = more > 0 ? chains.at(-1)?.steps.at(-1) : undefined
     this.ends.laidTo(at, last, last === undefined ? 0 : this.endOf(last))
-    this.chainsLaid[at] = more > 0 ? until : from
+    this.laid[at] = more > 0 ? 1 : 0
   }
 
   /** Lays a unit not before a minute; false where it has no place. */
@@ -95,7 +75,7 @@ export class Layout {
       if (!this.layChains(unit, delay)) return false
       const until = this.holdPlaces(unit)
       if (until === null) {
-        this.count(at, 0, unit.chains.length, 1)
+        this.count(at, 1)
         return true
       }
       this.takeSteps(unit)
@@ -104,30 +84,8 @@ export class Layout {
     }
     return false
   }
-  mayBegin(at: number): boolean {
-    for (const other of this.units[at]?.after ?? []) if (!this.isWhole(other)) return false
-    return true
-  }
   isWhole(at: number): boolean {
-    return this.chainsLaid[at] === this.units[at]?.chains.length
-  }
-  /** The next chain of a unit, so long after what it waits for; false where it has no place, or none to dry in. */
-  layChainOf(at: number, later = 0): boolean {
-    const unit = this.units[at]
-    const chain = unit?.chains[this.chainsLaid[at] ?? 0]
-    if (!unit || !chain || !this.board.layChain(chain, 0, this.board.readyAt(chain.steps[0] ?? 0) + later)) return false
-    for (const [k, lag] of chain.racks.entries()) {
-      if (this.board.fullUntil(lag.from === null ? 0 : this.endOf(lag.from), this.board.start[lag.to] ?? 0) === null) {
-        this.board.holdPlace(lag, 1)
-        continue
-      }
-      for (const held of chain.racks.slice(0, k)) this.board.holdPlace(held, -1)
-      this.board.takeFrom(chain, 0)
-      return false
-    }
-    const laid = this.chainsLaid[at] ?? 0
-    this.count(at, laid, laid + 1, 1)
-    return true
+    return this.laid[at] === 1
   }
   /** Puts a unit where it lay in another week; false, and nothing is changed, where it can't lie there any more. */
   lieAt(at: number, { start, painter }: WorkshopSchedule): boolean {
@@ -151,43 +109,17 @@ export class Layout {
         return true
       })
     if (whole) {
-      this.count(at, 0, unit.chains.length, 1)
+      this.count(at, 1)
       return true
     }
     for (const lag of held) this.board.holdPlace(lag, -1)
     for (const step of laid) this.board.takeUp(step)
     return false
   }
-  /** Takes up the last chain of a unit that lies. */
-  takeChainOf(at: number): void {
-    const unit = this.units[at]
-    const last = (this.chainsLaid[at] ?? 0) - 1
-    const chain = unit?.chains[last]
-    if (!unit || !chain) return
-    this.count(at, last, last + 1, -1)
-    for (const lag of chain.racks) this.board.holdPlace(lag, -1)
-    this.board.takeFrom(chain, 0)
-  }
-
-  /** Where its steps lie, to be put back so. */
-  save(at: number): Fit[] {
-    return (this.units[at]?.steps ?? []).map((step) => ({
-      start: this.board.start[step] ?? 0,
-      end: this.endOf(step),
-      by: this.board.by[step] ?? 0,
-    }))
-  }
-  putBack(at: number, fits: readonly Fit[]): void {
-    const unit = this.units[at]
-    unit?.steps.forEach((step, k) => fits[k] && this.board.putBack(step, fits[k]))
-    for (const lag of unit?.racks ?? []) this.board.holdPlace(lag, 1)
-    if (!unit) return
-    this.count(at, 0, unit.chains.length, 1)
-  }
   take(at: number): void {
     const unit = this.units[at]
     if (!unit) return
-    this.count(at, 0, this.chainsLaid[at] ?? 0, -1)
+    this.count(at, -1)
     for (const lag of unit.racks) this.board.holdPlace(lag, -1)
     this.takeSteps(unit)
   }

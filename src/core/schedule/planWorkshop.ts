@@ -1,11 +1,11 @@
 /**
- * The workshop's week: rules of thumb, then the dates that pieces are worked towards, the order of their parts, the row of their chains,
- * and what lies around the best of them. The method stands in docs/schedule.md. Seeded, without a clock of its own; pure.
+ * The workshop's week: rules of thumb, then the dates that pieces are worked towards, the order of their parts, the row of their chains;
+ * or, where a week is gone on from, who gives way in it. A bound beside it. The method stands in docs/schedule.md. Seeded, without a clock of its own; pure.
  */
-import { searchAround } from './around'
 import { lowerBound } from './bound'
-import { searchChains, searchFromRow } from './byChains'
+import { searchChains } from './byChains'
 import { searchOrders } from './byOrder'
+import { searchStaying } from './byStaying'
 import { checkWeek } from './check'
 import { goOnFrom } from './goOn'
 import { boundByPrices } from './priceBound'
@@ -21,8 +21,8 @@ export interface PlannedWeek extends WorkshopSchedule {
   missed: number[]
 }
 
-/** Shares of the time where a week is gone on from: what lies around it, then its row; then other rows altogether. */
-const goOn = { around: 0.5, row: 0.7 }
+/** The share of the time where a week is gone on from by what stays in it; then other rows altogether. */
+const goOn = 0.8
 /** The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it. */
 const bound = { from: 0.88, msEach: 0.6 }
 /** Shares of the time after which the next kind of search begins; and after which nothing is sought any more, where nothing was found. */
@@ -31,11 +31,11 @@ const until = { dates: 0.03, orders: 0.05, last: 0.3 }
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
   const search = new Search(problem, options)
   const sought = isPriced(problem, options) ? bound.from : 1
-  const row = options.from ? goOnFrom(search, options.from) : null
-  if (row) {
-    searchAround(search, 0, goOn.around)
-    searchFromRow(search, row, goOn.around, goOn.row)
-    searchChains(search, goOn.row, sought)
+  const { from } = options
+  const row = from ? goOnFrom(search, from) : null
+  if (from && row) {
+    searchStaying(search, { row, from, until: goOn })
+    searchChains(search, goOn, sought)
   } else {
     const failed = searchOrders(search, until.dates, until.orders)
     searchChains(search, until.orders, failed === null ? sought : until.last)

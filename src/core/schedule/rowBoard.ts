@@ -2,9 +2,10 @@
  * Steps put down one chain after the other and taken up again in reverse: each as early as may be, none so early that a follower would miss
  * its window. What {@link ChainBoard} does step by step for anything, this does fast for rows. Minutes; pure.
  */
+import type { Fit } from './board'
 import { type Calendar, never } from './calendar'
 import { Hands } from './hands'
-import { isHeld, NoSchedule, type WorkshopProblem } from './problem'
+import type { WorkshopProblem } from './problem'
 import type { RowTable } from './rowTable'
 import { open } from './waitTable'
 
@@ -15,6 +16,9 @@ export class RowBoard {
   readonly start: Int32Array
   readonly end: Int32Array
   readonly by: Int32Array
+  /** where a step stays if it can, and by whom; {@link never} where it comes as early as it may */
+  protected readonly was: Int32Array
+  protected readonly wasBy: Int32Array
   private readonly hands: Hands[]
   private readonly booth: Hands
   private readonly pinned: Uint8Array
@@ -25,25 +29,31 @@ export class RowBoard {
   /** when the step ends that {@link fitOn} found a start for */
   private foundEnd = never
 
+  protected readonly table: RowTable
+  private readonly calendars: readonly Calendar[]
+
   constructor(
     protected readonly problem: WorkshopProblem,
-    protected readonly table: RowTable,
-    private readonly calendars: readonly Calendar[],
+    { table, calendars, pins }: { table: RowTable; calendars: readonly Calendar[]; pins: ReadonlyMap<number, Fit> },
   ) {
-    const { steps, painters, lags } = problem
+    const { steps, painters } = problem
+    this.table = table
+    this.calendars = calendars
     this.start = new Int32Array(steps.length).fill(never)
     this.end = new Int32Array(steps.length).fill(never)
     this.by = new Int32Array(steps.length).fill(never)
+    this.was = new Int32Array(steps.length).fill(never)
+    this.wasBy = new Int32Array(steps.length).fill(never)
     this.hands = painters.map(() => new Hands(steps.length))
     this.booth = new Hands(steps.length)
     this.pinned = new Uint8Array(steps.length)
-    for (const lag of lags) {
-      const { to, min } = lag
-      if (!isHeld(lag) || this.pinned[to] === 1) continue
-      if (!this.fit(to, min, min))
-        throw new NoSchedule(to, `Step ${to} (${steps[to]?.name}) is pinned to ${min}, where nobody can work it.`)
-      this.put(to)
-      this.pinned[to] = 1
+    // what is pinned lies there before all else
+    for (const [step, { start, end, by }] of pins) {
+      this.fitStart = start
+      this.fitEnd = end
+      this.fitBy = by
+      this.put(step)
+      this.pinned[step] = 1
     }
   }
 
@@ -68,7 +78,7 @@ export class RowBoard {
   /** Puts a step down where it fits first, or finds it where it is pinned; false where it can't be there. */
   private putDown(step: number, minute: number): boolean {
     if (this.pinned[step] === 1) return (this.start[step] ?? never) >= minute
-    if (!this.fit(step, minute, open)) return false
+    if (!this.fitAsItWas(step, minute) && !this.fit(step, minute, open)) return false
     this.put(step)
     return true
   }
@@ -125,6 +135,16 @@ export class RowBoard {
     return Math.max(minute, this.readyAt(this.table.step[at + 1] ?? 0))
   }
 
+  private fitAsItWas(step: number, minute: number): boolean {
+    const was = this.was[step] ?? never
+    if (was === never || was < minute) return false
+    const by = this.wasBy[step] ?? 0
+    if (this.fitOn(step, by, was, was) !== was) return false
+    this.fitStart = was
+    this.fitEnd = this.foundEnd
+    this.fitBy = by
+    return true
+  }
   /** Where a step can be worked first, at or after a minute, by whoever has done it soonest; false where nobody can by `latest`. */
   private fit(step: number, minute: number, latest: number): boolean {
     const { by: all, byAt } = this.table

@@ -2,6 +2,7 @@
  * Rows of chains laid on a board: a drying place is kept for what was begun until what follows is laid too, so that nothing is ever without
  * one, and what finds none free waits in the row. Minutes; pure.
  */
+import type { Fit } from './board'
 import type { Earliest } from './bound'
 import { never } from './calendar'
 import { OpenEnds } from './openEnds'
@@ -33,8 +34,9 @@ export class RowLayout extends RowBoard {
     problem: WorkshopProblem,
     readonly units: readonly Unit[],
     earliest: Earliest,
+    pins: ReadonlyMap<number, Fit>,
   ) {
-    super(problem, new RowTable(problem, units), earliest.calendars)
+    super(problem, { table: new RowTable(problem, units), calendars: earliest.calendars, pins })
     const chains = this.table.opens.length
     this.chainsLaid = new Int32Array(units.length)
     this.missedIn = new Float64Array(chains)
@@ -71,6 +73,19 @@ export class RowLayout extends RowBoard {
     return true
   }
 
+  /** Every chain stays where it is in a week, if it can; or, without one, comes as early as it may. */
+  stayAsIn(week: WorkshopSchedule | null): void {
+    for (let chain = 0; chain < this.table.opens.length; chain += 1) this.setStay(chain, week)
+  }
+  /** The same, of one chain. */
+  setStay(chain: number, week: WorkshopSchedule | null): void {
+    const { stepAt, step: steps } = this.table
+    for (let at = stepAt[chain] ?? 0; at < (stepAt[chain + 1] ?? 0); at += 1) {
+      const step = steps[at] ?? 0
+      this.was[step] = week?.start[step] ?? never
+      this.wasBy[step] = week?.painter[step] ?? never
+    }
+  }
   /** The next chain of a unit, as early as it may be. */
   lay(unit: number): typeof laid | typeof hopeless | typeof waits {
     const { table } = this

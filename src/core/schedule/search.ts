@@ -1,21 +1,20 @@
 /** What every kind of search shares: the board, chance from a seed, the time that is over, the best week so far. Pure. */
 import { randomFrom } from '@/core/measure/random'
-import type { Fit } from './board'
 import { type Earliest, earliestOf } from './bound'
-import { checkWeek } from './check'
 import { EndBound } from './endBound'
 import { LatestStarts } from './latestStart'
 import { Layout } from './lay'
+import { pinsOf } from './pins'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
 import { RowLayout } from './rowLayout'
 import { type Unit, unitsOf } from './units'
 
 /** Where a week is gone on from, moving all of its steps costs this share of it; so much more where they begin within a day. */
-const stirShare = 0.2
+const stirShare = 0.3
 const soonStir = 2
 const soon = 1440
 /** What is moved by so little is pushed rather than moved, and costs that share. */
-const [slip, slipStir] = [60, 0.3]
+const [slip, slipStir] = [60, 0.5]
 
 /** A window so much wider than its least holds no chain together, where chains are fine. */
 const wideWindow = 600
@@ -65,11 +64,12 @@ export class Search {
     this.earliest = earliestOf(problem)
     this.units = unitsOf(problem)
     this.order = this.inOrder()
-    this.layout = new Layout(problem, this.units, this.earliest)
+    const pins = pinsOf(problem, this.earliest.calendars, options.from)
+    this.layout = new Layout(problem, this.units, this.earliest, pins)
     const endBound = new EndBound(problem, this.earliest.calendars)
     const grainOf = (units: readonly Unit[]): Grain => ({
       units,
-      layout: new RowLayout(problem, units, this.earliest),
+      layout: new RowLayout(problem, units, this.earliest, pins),
       latest: new LatestStarts(problem, units, endBound),
     })
     this.coarse = grainOf(this.units)
@@ -89,7 +89,7 @@ export class Search {
     return this.random() + this.random() - 1
   }
   /** What it costs that steps are not where they were in the week that is gone on from: more, where they begin soon. */
-  stirOf(layout: Pick<Layout, 'startOfStep'>, steps: readonly number[] = this.allSteps): number {
+  stirOf(layout: Pick<RowLayout, 'startOfStep'>, steps: readonly number[] = this.allSteps): number {
     const { from } = this.options
     if (!from) return 0
     let sum = 0
@@ -134,20 +134,5 @@ export class Search {
     }
     this.units.forEach((_, unit) => visit(unit))
     return order
-  }
-  /** Lays a schedule as it is on the empty board. */
-  lie(schedule: WorkshopSchedule): void {
-    const { end } = checkWeek(this.problem, schedule)
-    for (const unit of this.order) {
-      const fits = (this.units[unit]?.steps ?? []).map((k): Fit => ({
-        start: schedule.start[k] ?? 0,
-        end: end[k] ?? 0,
-        by: schedule.painter[k] ?? 0,
-      }))
-      this.layout.putBack(unit, fits)
-    }
-  }
-  clear(): void {
-    for (const unit of [...this.order].reverse()) this.layout.take(unit)
   }
 }

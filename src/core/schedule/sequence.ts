@@ -6,10 +6,10 @@ import type { Layout } from './lay'
 import { hopeless, laid as lies, type RowLayout, waits } from './rowLayout'
 import type { Unit } from './units'
 
-/** A unit laid whole, not before a minute; or, without one, its next chain. */
+/** A unit laid whole, not before a minute. */
 export interface Laid {
   unit: number
-  notBefore?: number
+  notBefore: number
 }
 
 /** A row whose week is known: when each step begins in it, and by whom. */
@@ -93,9 +93,23 @@ export class ChainSequence {
     }
     return -1
   }
+  /** Takes up what was laid from the first of such chains on, by their unit and their number in it. */
+  forget(is: (unit: number, nth: number) => boolean): void {
+    const nth = new Map<number, number>()
+    const first = this.row.findIndex((unit) => {
+      const its = nth.get(unit) ?? 0
+      nth.set(unit, its + 1)
+      return is(unit, its)
+    })
+    if (first >= 0) this.cut(first)
+  }
   clear(): void {
-    while (this.laid.length > 0) this.takeLast()
-    for (const each of [this.row, this.laidAfter, this.waitingAfter]) each.length = 0
+    this.cut(0)
+  }
+  private cut(to: number): void {
+    const began = this.laidAfter[to - 1] ?? 0
+    while (this.laid.length > began) this.takeLast()
+    for (const each of [this.row, this.laidAfter, this.waitingAfter]) each.length = to
   }
 }
 
@@ -130,9 +144,7 @@ export class Sequence {
 
   private takeLast(): void {
     const last = this.laid.pop()
-    if (last?.notBefore === undefined) {
-      if (last) this.layout.takeChainOf(last.unit)
-    } else this.layout.take(last.unit)
+    if (last) this.layout.take(last.unit)
   }
 
   /** What a row costs; infinite where it can't be laid, or costs more than `limit`. */
@@ -141,8 +153,7 @@ export class Sequence {
     while (same < this.laid.length && alike(this.laid[same], wanted[same])) same += 1
     while (this.laid.length > same) this.takeLast()
     for (const each of wanted.slice(same)) {
-      const lies = each.notBefore === undefined ? this.layout.layChainOf(each.unit) : this.layout.lay(each.unit, each.notBefore)
-      if (!lies) return Infinity
+      if (!this.layout.lay(each.unit, each.notBefore)) return Infinity
       this.laid.push(each)
       if (this.layout.cost > limit) return Infinity
     }

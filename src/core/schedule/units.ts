@@ -16,9 +16,8 @@ export interface Chain {
   racks: readonly Lag[]
   /** waits that have a most and end in it, by index */
   windows: readonly number[]
-  /** the first of its steps after which a place is wanted, and the last after which one is held on; null where there is none */
+  /** the first of its steps after which a place is wanted; null where there is none */
   opens: number | null
-  holdsOn: number | null
 }
 export interface Unit {
   piece: number
@@ -67,7 +66,6 @@ function chainsOf(steps: readonly number[], { lags, indexOf, tail, widest }: Cha
         racks: lags.filter(({ rack, to }) => rack && chain.includes(to)),
         windows: lags.flatMap((lag) => (lag.max !== null && chain.includes(lag.to) ? [indexOf.get(lag) ?? 0] : [])),
         opens: chain.find((step) => drying.some(({ from: after }) => after === step)) ?? null,
-        holdsOn: chain.findLast((step) => drying.some(({ from: after, to }) => after === step && !chain.includes(to))) ?? null,
       }
     })
 }

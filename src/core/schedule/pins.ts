@@ -1,0 +1,84 @@
+/** Steps that are held to a minute, and who works each of them: as it was where that still goes, else so that all of them have hands. Pure. */
+import type { Fit } from './board'
+import { type Calendar, never } from './calendar'
+import { isHeld, NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
+
+/** So often somebody else is tried before it is given up. */
+const mostTries = 20_000
+
+interface Pin {
+  step: number
+  /** who could, as it was first */
+  fits: readonly Fit[]
+}
+
+/** By step. Throws {@link NoSchedule} where one can't be worked then by anybody, whoever has the others. */
+export function pinsOf(
+  problem: WorkshopProblem,
+  calendars: readonly Calendar[],
+  from?: WorkshopSchedule,
+): ReadonlyMap<number, Fit> {
+  const { steps, lags } = problem
+  const starts = new Map<number, number>()
+  for (const lag of lags) if (isHeld(lag) && !starts.has(lag.to)) starts.set(lag.to, lag.min)
+  const pins = [...starts].map(([step, start]): Pin => {
+    const facts = steps[step]
+    const was = from?.start[step] === start ? from.painter[step] : undefined
+    const fits = (facts?.painters ?? []).flatMap((by): Fit[] => {
+      const end = facts ? (calendars[by]?.endOf(facts, start) ?? never) : never
+      return end === never ? [] : [{ start, end, by }]
+    })
+    return { step, fits: fits.sort((one, other) => Number(other.by === was) - Number(one.by === was) || one.end - other.end) }
+  })
+  pins.sort((one, other) => (starts.get(one.step) ?? 0) - (starts.get(other.step) ?? 0))
+  return assigned(problem, pins)
+}
+
+/** In the order they begin; where one has nobody, somebody else is sought for those before it. */
+function assigned(problem: WorkshopProblem, pins: readonly Pin[]): ReadonlyMap<number, Fit> {
+  const taken: Fit[] = []
+  const tried = pins.map(() => 0)
+  let [at, deepest, tries] = [0, 0, 0]
+  while (at < pins.length) {
+    const { fits = [] } = pins[at] ?? {}
+    const next = fits.findIndex((fit, k) => k >= (tried[at] ?? 0) && isFree(problem, pins, { fit, at, taken }))
+    deepest = Math.max(deepest, at)
+    tries += 1
+    if (next >= 0) {
+      tried[at] = next + 1
+      taken[at] = fits[next] ?? noFit
+      at += 1
+      continue
+    }
+    tried[at] = 0
+    at -= 1
+    if (at >= 0 && tries <= mostTries) continue
+    const { step = 0, fits: its = [] } = pins[deepest] ?? {}
+    throw new NoSchedule(
+      step,
+      `Step ${step} (${problem.steps[step]?.name}) is pinned to ${its[0]?.start ?? 'a minute'}, where nobody can work it.`,
+    )
+  }
+  return new Map(pins.map(({ step }, k) => [step, taken[k] ?? noFit]))
+}
+
+/** Whether hands, brush and booth are free beside those that were taken before. */
+function isFree(
+  { steps, setup, pools }: WorkshopProblem,
+  pins: readonly Pin[],
+  { fit, at, taken }: { fit: Fit; at: number; taken: readonly Fit[] },
+): boolean {
+  const own = steps[pins[at]?.step ?? 0]
+  let sprayed = 0
+  for (let k = 0; k < at; k += 1) {
+    const before = taken[k] ?? noFit
+    const other = steps[pins[k]?.step ?? 0]
+    if (own?.spray && other?.spray && before.start < fit.end && before.end > fit.start) sprayed += 1
+    if (before.by !== fit.by) continue
+    const cleans = own?.product && other?.product && own.product !== other.product ? setup : 0
+    if (before.start < fit.end && before.end + cleans > fit.start) return false
+  }
+  return !own?.spray || sprayed < pools.spray
+}
+
+const noFit: Fit = { start: never, end: never, by: never }
