@@ -2,12 +2,15 @@
  * Rows of chains by the dates that pieces are worked towards: each chain by its latest start. The dates are shaken and cooled, so are what
  * single parts are earlier or later by, and how much longer than by itself everything takes in a full workshop. Pure.
  */
+import { never } from './calendar'
 import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 
 const dayMinutes = 1440
 /** By so much a date is moved at first, and a part against its piece. */
 const [far, partly] = [5 * dayMinutes, 3 * dayMinutes]
+/** Before any date. */
+const begun = 1e9
 /** Heat at the beginning and at the end, as shares of the cost. */
 const [hot, cold] = [0.02, 0.0005]
 
@@ -18,7 +21,7 @@ interface Dates {
 }
 
 /** The best row that was found in that share of the time; the board is empty before and after. */
-export function searchDates(search: Search, { units, layout, latest }: Grain, from: number, until: number): number[] {
+export function searchDates(search: Search, { units, layout, latest, held }: Grain, from: number, until: number): number[] {
   const { pieces } = search.problem
   const sequence = new ChainSequence(layout)
   const chains = units.flatMap(({ chains, piece }, unit) => chains.map(() => ({ unit, piece })))
@@ -51,7 +54,9 @@ export function searchDates(search: Search, { units, layout, latest }: Grain, fr
   function rowOf(dates: Dates): number[] {
     chains.forEach(({ unit, piece }, k) => {
       const date = (dates.pieces[piece] ?? 0) + (dates.units[unit] ?? 0)
-      key[k] = date - (date - latest.of(k, date)) * dates.stretch
+      const pinned = held[k] ?? never
+      // what was begun comes before all else, or what must follow it soon finds no hands
+      key[k] = pinned === never ? date - (date - latest.of(k, date)) * dates.stretch : pinned - begun
     })
     return [...all].sort((a, b) => (key[a] ?? 0) - (key[b] ?? 0) || a - b).map((k) => chains[k]?.unit ?? 0)
   }

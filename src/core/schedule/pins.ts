@@ -21,12 +21,18 @@ export function pinsOf(
   const { steps, lags } = problem
   const starts = new Map<number, number>()
   for (const lag of lags) if (isHeld(lag) && !starts.has(lag.to)) starts.set(lag.to, lag.min)
+  /** Whether what is pinned after a step can follow one that ends then. */
+  const leavesTime = (step: number, end: number) =>
+    lags.every(({ from: first, to, min, max, hard }) => {
+      const next = first === step ? starts.get(to) : undefined
+      return next === undefined || (next - end >= min && (!hard || max === null || next - end <= max))
+    })
   const pins = [...starts].map(([step, start]): Pin => {
     const facts = steps[step]
     const was = from?.start[step] === start ? from.painter[step] : undefined
     const fits = (facts?.painters ?? []).flatMap((by): Fit[] => {
       const end = facts ? (calendars[by]?.endOf(facts, start) ?? never) : never
-      return end === never ? [] : [{ start, end, by }]
+      return end === never || !leavesTime(step, end) ? [] : [{ start, end, by }]
     })
     return { step, fits: fits.sort((one, other) => Number(other.by === was) - Number(one.by === was) || one.end - other.end) }
   })

@@ -104,7 +104,8 @@ export class RowLayout extends RowBoard {
       const places = this.problem.pools.rack - this.kept - (table.extra[chain] ?? 0) + 1
       if (places <= 0) return waits
       for (let tries = 0; ; tries += 1) {
-        if (tries > mostWaits || !this.layChain(from, until, ready)) return hopeless
+        // a place may come free sooner, when what holds it has been laid on
+        if (tries > mostWaits || !this.layChain(from, until, ready)) return tries > 0 ? waits : hopeless
         const opened = this.end[opens] ?? 0
         const free = this.freeFrom(opened, places)
         if (free <= opened) break

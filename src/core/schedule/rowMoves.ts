@@ -26,18 +26,30 @@ export class RowMoves {
     const at = Math.floor(this.random() * row.length)
     return this.random() < 0.5 ? this.why.pickPiece() : (this.grain.units[row[at] ?? 0]?.piece ?? 0)
   }
-  /** A piece as it would be worked towards another date, among all else as it stands. */
+  /** One piece earlier or later; every other time another makes room for it, or takes it, to when it is due or by as much by chance. */
+  private otherDates(row: Row): Map<number, number> {
+    const piece = this.pickPiece(row)
+    const way = this.random() < 0.65 ? -1 : 1
+    const by = () => far * this.random() ** 2
+    const dates = new Map([[piece, this.why.endOfPiece(piece) + way * by()]])
+    if (this.random() < 0.5) return dates
+    const other = this.grain.units[row[Math.floor(this.random() * row.length)] ?? 0]?.piece ?? 0
+    const due = this.why.dueOf(other)
+    if (other !== piece) dates.set(other, this.random() < 0.5 ? due : this.why.endOfPiece(other) - way * by())
+    return dates
+  }
+  /** Pieces as they would be worked towards other dates, among all else as it stands. */
   private dated(row: Row): number[] {
     const { units, latest } = this.grain
-    const piece = this.pickPiece(row)
-    const date = this.why.endOfPiece(piece) + (this.random() < 0.65 ? -1 : 1) * far * this.random() ** 2
+    const dates = this.otherDates(row)
     const nth = new Int32Array(units.length)
     const [others, starts]: [number[], number[]] = [[], []]
     const own: { unit: number; at: number }[] = []
     for (const unit of row) {
       const chain = this.why.chainOf(unit, nth[unit] ?? 0)
       nth[unit] = (nth[unit] ?? 0) + 1
-      if (units[unit]?.piece === piece) own.push({ unit, at: latest.of(chain, date) })
+      const date = dates.get(units[unit]?.piece ?? 0)
+      if (date !== undefined) own.push({ unit, at: latest.of(chain, date) })
       else {
         others.push(unit)
         starts.push(this.why.startOf(chain))

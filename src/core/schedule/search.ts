@@ -1,6 +1,7 @@
 /** What every kind of search shares: the board, chance from a seed, the time that is over, the best week so far. Pure. */
 import { randomFrom } from '@/core/measure/random'
 import { type Earliest, earliestOf } from './bound'
+import { never } from './calendar'
 import { EndBound } from './endBound'
 import { LatestStarts } from './latestStart'
 import { Layout } from './lay'
@@ -24,6 +25,8 @@ export interface Grain {
   units: readonly Unit[]
   layout: RowLayout
   latest: LatestStarts
+  /** by chain: when the first of its steps is that is held to a minute; {@link never} where none is */
+  held: Int32Array
 }
 interface Asked {
   seed: number
@@ -71,6 +74,11 @@ export class Search {
       units,
       layout: new RowLayout(problem, units, this.earliest, pins),
       latest: new LatestStarts(problem, units, endBound),
+      held: Int32Array.from(
+        units.flatMap(({ chains }) =>
+          chains.map(({ steps }) => pins.get(steps.find((step) => pins.has(step)) ?? never)?.start ?? never),
+        ),
+      ),
     })
     this.coarse = grainOf(this.units)
     this.fine = grainOf(unitsOf(problem, wideWindow))

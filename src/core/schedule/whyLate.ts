@@ -82,6 +82,9 @@ export class WhyLate {
   endOfPiece(piece: number): number {
     return this.end[this.problem.pieces[piece]?.final ?? 0] ?? 0
   }
+  dueOf(piece: number): number {
+    return this.problem.pieces[piece]?.due ?? 0
+  }
   chainOf(unit: number, nth: number): number {
     return (this.firstChain[unit] ?? 0) + nth
   }
