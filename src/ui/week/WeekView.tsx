@@ -134,7 +134,11 @@ function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; firs
               : '.'}
         </p>
         <p className="text-soft">
-          {week.falling !== null ? 'Looking for a better one…' : `No week is more than ${room} % better.`}
+          {week.falling !== null
+            ? 'Looking for a better one…'
+            : room === 0
+              ? 'No week is better.'
+              : `No week is more than ${room} % better.`}
           {outlook.stuck.length > 0 && ` ${outlook.stuck.length} steps can’t be told a day: it is too cold to dry.`}
         </p>
         {week.issue && (
