@@ -34,6 +34,24 @@ describe('going on from a week in force', () => {
     const gone = problemOf(three, [], { painters: [{ id: 'one', work: hours(14).filter(([since]) => since !== at(0, 13, 30)) }] })
     expect(repaired(gone, from).start).toEqual([at(0, 9), at(0, 10), at(0, 11)])
   })
+  test('what somebody else is given goes over to them; the rest stays', () => {
+    const people = ['one', 'two'].map((id) => ({ id, work: hours(14) }))
+    const from = { start: [at(0, 9), at(0, 10), at(0, 11)], painter: [0, 0, 0] }
+    const given = three.map((step, k) => ({ ...step, painters: k === 1 ? [1] : [0] }))
+    const problem = problemOf(given, [], { painters: people })
+    for (const week of [repaired(problem, from), planWorkshop(problem, { seed: 1, rounds: 400, from })]) {
+      expect(checkWeek(problem, week).faults).toEqual([])
+      expect([week.start[0], week.painter]).toEqual([at(0, 9), [0, 1, 0]])
+    }
+  })
+  test('what stays never stays past a window that would ruin it', () => {
+    const from = { start: [at(0, 9), at(0, 10), at(0, 14)], painter: [0, 0, 0] }
+    // it dries faster than was thought: begun by eleven, or ruined
+    const closes = problemOf(three, [lag(null, 2, 0, { max: at(0, 11), hard: true, penalty: 10_000 })])
+    const week = planWorkshop(closes, { seed: 1, rounds: 400, from })
+    expect(week.missed).toEqual([])
+    expect(week.start[2]).toBeLessThanOrEqual(at(0, 11))
+  })
   test('what is new finds its place among what stays', () => {
     const from = { start: [at(0, 9), at(0, 10)], painter: [0, 0] }
     const { start } = repaired(problemOf(three), from)
@@ -82,6 +100,11 @@ describe('going on from a week in force', () => {
         const longer = { ...problem, steps: problem.steps.map((step, n) => (n === k ? { ...step, dur: step.dur + 30 } : step)) }
         const again = planWorkshop(longer, { seed, rounds: 30, from: first })
         expect(checkWeek(longer, again)).toMatchObject({ faults: [], cost: again.cost, missed: again.missed })
+        // everything is the other's now
+        const [one] = problem.painters.map((_, by) => by).reverse()
+        const others = { ...problem, steps: problem.steps.map((step) => ({ ...step, painters: [one ?? 0] })) }
+        const theirs = planWorkshop(others, { seed, rounds: 60, from: first })
+        expect(checkWeek(others, theirs)).toMatchObject({ faults: [], cost: theirs.cost, missed: theirs.missed })
       }),
       { numRuns: 25 },
     ))

@@ -7,7 +7,7 @@ import type { Earliest } from './bound'
 import { never } from './calendar'
 import { ChainBoard } from './chainBoard'
 import { OpenEnds } from './openEnds'
-import type { Lag, WorkshopProblem, WorkshopSchedule } from './problem'
+import { type Lag, missing, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import type { Chain, Unit } from './units'
 
 /** How often a unit waits for a drying place. */
@@ -51,9 +51,10 @@ export class Layout {
     const { lags } = this.problem
     let sum = 0
     for (const k of windows) {
-      const { from, to, max, penalty } = lags[k] ?? noLag
+      const lag = lags[k] ?? noLag
+      const { from, to, max } = lag
       const gap = (this.board.start[to] ?? 0) - (from === null ? 0 : this.endOf(from))
-      if (gap > (max ?? Infinity)) sum += penalty
+      if (gap > (max ?? Infinity)) sum += missing(lag)
     }
     return sum
   }

@@ -63,6 +63,11 @@ export interface WorkshopSchedule {
   painter: number[]
 }
 
+/** What a ruined coat counts beside its penalty while weeks are compared: no promise is worth one. */
+export const ruin = 1e9
+/** What missing a wait's most counts then. */
+export const missing = ({ hard, penalty }: Pick<Lag, 'hard' | 'penalty'>): number => (hard ? ruin + penalty : penalty)
+
 /** Whether a wait is the one minute that a step is held to, not a window that closes as it opens. */
 export const isHeld = ({ from, min, max, held }: Lag): boolean => held ?? (from === null && min === max)
 

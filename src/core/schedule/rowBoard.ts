@@ -139,11 +139,24 @@ export class RowBoard {
     const was = this.was[step] ?? never
     if (was === never || was < minute) return false
     const by = this.wasBy[step] ?? 0
-    if (this.fitOn(step, by, was, was) !== was) return false
+    if (this.ruinsAt(step, was) || this.fitOn(step, by, was, was) !== was) return false
     this.fitStart = was
     this.fitEnd = this.foundEnd
     this.fitBy = by
     return true
+  }
+  /** Whether a window that ruins a coat is over by then. */
+  private ruinsAt(step: number, minute: number): boolean {
+    const { waits } = this.table
+    const until = waits.intoAt[step + 1] ?? 0
+    for (let k = waits.intoAt[step] ?? 0; k < until; k += 1) {
+      const lag = waits.into[k] ?? 0
+      if (waits.hard[lag] === 0) continue
+      const from = waits.from[lag] ?? never
+      if (from !== never && this.start[from] === never) continue
+      if (minute - (from === never ? 0 : (this.end[from] ?? 0)) > (waits.max[lag] ?? open)) return true
+    }
+    return false
   }
   /** Where a step can be worked first, at or after a minute, by whoever has done it soonest; false where nobody can by `latest`. */
   private fit(step: number, minute: number, latest: number): boolean {

@@ -82,8 +82,11 @@ export class RowLayout extends RowBoard {
     const { stepAt, step: steps } = this.table
     for (let at = stepAt[chain] ?? 0; at < (stepAt[chain + 1] ?? 0); at += 1) {
       const step = steps[at] ?? 0
-      this.was[step] = week?.start[step] ?? never
-      this.wasBy[step] = week?.painter[step] ?? never
+      const by = week?.painter[step] ?? never
+      // whoever had it may not have it any more
+      const stays = this.problem.steps[step]?.painters.includes(by) ?? false
+      this.was[step] = stays ? (week?.start[step] ?? never) : never
+      this.wasBy[step] = by
     }
   }
   /** The next chain of a unit, as early as it may be. */

@@ -70,6 +70,27 @@ describe('the week', () => {
       missed: [0],
     })
   })
+  test('a window that is open now and would ruin a coat is kept before any promise; one that nobody can keep is missed, and said', () => {
+    // eight hours that are late from the first minute at forty a minute; a quarter of an hour that must begin by noon
+    const soon = (max: number) => {
+      const base = problemOf(
+        [workStep(0, 180), workStep(0, 180), workStep(1, 15)],
+        [lag(0, 1, 0), lag(null, 2, 0, { max, hard: true, penalty: 10 })],
+      )
+      return {
+        ...base,
+        pieces: base.pieces.map((piece, k) => ({ ...piece, due: k === 0 ? 0 : 14 * 1440, weight: k === 0 ? 40 : 1 })),
+      }
+    }
+    const kept = plan(soon(at(0, 9, 10)))
+    expect([kept.start[2], kept.missed]).toEqual([at(0, 9), []])
+    // begun by eight it can't be: it costs its penalty, no more, and the late piece ends as soon as ever
+    const problem = soon(at(0, 8))
+    const missed = plan(problem)
+    expect([missed.start[1], missed.missed]).toEqual([at(0, 13, 30), [1]])
+    expect(missed.cost).toBe(checkWeek(problem, missed).cost)
+    expect(missed.bound).toBeLessThanOrEqual(missed.cost)
+  })
   test('what is pinned stays, and the others go around it', () => {
     const problem = problemOf([workStep(0, 60), workStep(1, 60)], [lag(null, 1, at(0, 9, 30), { max: at(0, 9, 30), penalty: 1 })])
     expect(plan(problem).start).toEqual([at(0, 10, 30), at(0, 9, 30)])

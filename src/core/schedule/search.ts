@@ -2,11 +2,12 @@
 import { randomFrom } from '@/core/measure/random'
 import { type Earliest, earliestOf } from './bound'
 import { never } from './calendar'
+import { checkWeek } from './check'
 import { EndBound } from './endBound'
 import { LatestStarts } from './latestStart'
 import { Layout } from './lay'
 import { pinsOf } from './pins'
-import type { WorkshopProblem, WorkshopSchedule } from './problem'
+import { ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { RowLayout } from './rowLayout'
 import { type Unit, unitsOf } from './units'
 
@@ -121,14 +122,16 @@ export class Search {
     return cost + stir
   }
   note(schedule: WorkshopSchedule, cost: number, stir = 0): void {
-    this.cost = cost
+    // what a ruined coat counts beside is no cost of the week's
+    this.cost = cost < ruin ? cost : checkWeek(this.problem, schedule).cost
     this.worth = cost + stir
     this.best = schedule
-    this.options.onBetter?.(schedule, cost)
+    this.options.onBetter?.(schedule, this.cost)
   }
   /** What may be accepted in place of `cost`: from `hot` to `cold`, shares of it, the less above it the more of the time is over. */
   limit(cost: number, hot: number, cold: number, over: number): number {
-    return cost === Infinity ? Infinity : cost - Math.log(1 - this.random()) * cost * hot * (cold / hot) ** over
+    // where a coat can't but be ruined the rest is weighed all the same
+    return cost === Infinity ? Infinity : cost - Math.log(1 - this.random()) * (cost % ruin) * hot * (cold / hot) ** over
   }
 
   private inOrder(): number[] {

@@ -1,6 +1,6 @@
 /** The waits of a problem as flat lists, by index, and by step those into it and out of it: for what is asked very often. Pure. */
 import { never } from './calendar'
-import type { WorkshopProblem } from './problem'
+import { missing, type WorkshopProblem } from './problem'
 
 /** No most. */
 export const open = 0x3fffffff
@@ -13,7 +13,7 @@ export class WaitTable {
   /** {@link open} where there is none */
   readonly max: Int32Array
   readonly hard: Uint8Array
-  /** what missing its most costs */
+  /** what missing its most counts while weeks are compared */
   readonly penalty: Float64Array
   /** indices of waits into step k stand from place `intoAt[k]` to `intoAt[k + 1]` */
   readonly into: Int32Array
@@ -32,7 +32,7 @@ export class WaitTable {
     this.min = Int32Array.from(lags, ({ min }) => min)
     this.max = Int32Array.from(lags, ({ max }) => max ?? open)
     this.hard = Uint8Array.from(lags, ({ hard }) => Number(hard))
-    this.penalty = Float64Array.from(lags, ({ penalty }) => penalty)
+    this.penalty = Float64Array.from(lags, missing)
     ;[this.into, this.intoAt] = byStep(this.to, steps.length)
     ;[this.out, this.outAt] = byStep(this.from, steps.length)
     this.racks = indexOf(lags, ({ rack }) => rack)
