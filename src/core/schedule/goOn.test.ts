@@ -117,7 +117,7 @@ describe('chains in a row', () => {
         const problem = { ...randomProblem(seed, 3), pools: { spray: 1, rack } }
         const search = new Search(problem, { seed, rounds: 1 })
         const draws = chance[Symbol.iterator]()
-        const row = search.units
+        const row = search.coarse.units
           .flatMap(({ chains }, unit) => chains.map(() => ({ unit, by: Number(draws.next().value) })))
           .sort((a, b) => a.by - b.by)
           .map(({ unit }) => unit)

@@ -1,8 +1,13 @@
 /** Steps that are held to a minute, and who works each of them: as it was where that still goes, else so that all of them have hands. Pure. */
-import type { Fit } from './board'
 import { type Calendar, never } from './calendar'
 import { isHeld, NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
 
+/** Where a step is worked, and by whom. */
+export interface Fit {
+  start: number
+  end: number
+  by: number
+}
 /** So often somebody else is tried before it is given up. */
 const mostTries = 20_000
 

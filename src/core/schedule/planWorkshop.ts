@@ -1,10 +1,10 @@
 /**
- * The workshop's week: rules of thumb, then the dates that pieces are worked towards, the order of their parts, the row of their chains;
+ * The workshop's week: rules of thumb, then the dates that pieces are worked towards, then the row of their chains;
  * or, where a week is gone on from, who gives way in it. A bound beside it. The method stands in docs/schedule.md. Seeded, without a clock of its own; pure.
  */
 import { lowerBound } from './bound'
 import { searchChains } from './byChains'
-import { searchOrders } from './byOrder'
+import { searchRules } from './byRules'
 import { searchStaying } from './byStaying'
 import { checkWeek } from './check'
 import { goOnFrom } from './goOn'
@@ -25,8 +25,8 @@ export interface PlannedWeek extends WorkshopSchedule {
 const goOn = 0.8
 /** The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it. */
 const bound = { from: 0.88, msEach: 0.6 }
-/** Shares of the time after which the next kind of search begins; and after which nothing is sought any more, where nothing was found. */
-const until = { dates: 0.03, orders: 0.05, last: 0.3 }
+/** The share after which nothing is sought any more, where no rule of thumb came to anything. */
+const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
   const search = new Search(problem, options)
@@ -37,9 +37,9 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
     searchStaying(search, { row, from, until: goOn })
     searchChains(search, goOn, sought)
   } else {
-    const failed = searchOrders(search, until.dates, until.orders)
-    searchChains(search, until.orders, failed === null ? sought : until.last)
-    if (failed !== null && !search.best) refuse(problem, search.units[failed]?.steps[0] ?? 0)
+    const failed = searchRules(search)
+    searchChains(search, search.spent(), failed === null ? sought : hopeless)
+    if (failed !== null && !search.best) refuse(problem, search.coarse.units[failed]?.steps[0] ?? 0)
   }
   const { best, cost } = search
   if (!best) return refuse(problem, 0)

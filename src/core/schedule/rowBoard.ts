@@ -1,10 +1,10 @@
 /**
  * Steps put down one chain after the other and taken up again in reverse: each as early as may be, none so early that a follower would miss
- * its window. What {@link ChainBoard} does step by step for anything, this does fast for rows. Minutes; pure.
+ * its window. Flat lists, for what is laid very often. Minutes; pure.
  */
-import type { Fit } from './board'
 import { type Calendar, never } from './calendar'
 import { Hands } from './hands'
+import type { Fit } from './pins'
 import type { WorkshopProblem } from './problem'
 import type { RowTable } from './rowTable'
 import { open } from './waitTable'

@@ -2,10 +2,10 @@
  * Rows of chains laid on a board: a drying place is kept for what was begun until what follows is laid too, so that nothing is ever without
  * one, and what finds none free waits in the row. Minutes; pure.
  */
-import type { Fit } from './board'
 import type { Earliest } from './bound'
 import { never } from './calendar'
 import { OpenEnds } from './openEnds'
+import type { Fit } from './pins'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
 import { RowBoard } from './rowBoard'
 import { RowTable } from './rowTable'

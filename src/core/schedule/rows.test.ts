@@ -8,13 +8,13 @@ import { EndBound } from './endBound'
 import { planWorkshop } from './planWorkshop'
 import type { WorkshopProblem } from './problem'
 import { RowMoves } from './rowMoves'
-import { Search } from './search'
+import { type Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 import { WhyLate } from './whyLate'
 
 const day = 1440
 const at = (k: number, hour: number, minute = 0) => k * day + hour * 60 + minute
-const rowOf = ({ units }: Pick<Search, 'units'>, random: () => number) =>
+const rowOf = ({ units }: Pick<Grain, 'units'>, random: () => number) =>
   units
     .flatMap(({ chains }, unit) => chains.map(() => ({ unit, by: random() })))
     .sort((a, b) => a.by - b.by)
@@ -58,9 +58,9 @@ describe('a row beside one that is known', () => {
         )
         if (!sequence || !alone) return
         const random = randomFrom(seed)
-        const why = new WhyLate(problem, search.units, search.earliest, random)
+        const why = new WhyLate(problem, search.coarse.units, search.earliest, random)
         const moves = new RowMoves(search.coarse, why, random)
-        let row = rowOf(search, random)
+        let row = rowOf(search.coarse, random)
         let cost = sequence.costOf(row)
         why.note(row, search.coarse.layout)
         let spared = 0
@@ -122,7 +122,7 @@ test('what holds a piece back is named: the one whose hands it waits for', () =>
   const sequence = new ChainSequence(search.coarse.layout)
   const row = [0, 1]
   sequence.costOf(row)
-  const why = new WhyLate(problem, search.units, search.earliest, randomFrom(7))
+  const why = new WhyLate(problem, search.coarse.units, search.earliest, randomFrom(7))
   why.note(row, search.coarse.layout)
   // only the second ends later than it could alone
   expect(why.pickPiece()).toBe(1)

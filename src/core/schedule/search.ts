@@ -5,7 +5,6 @@ import { never } from './calendar'
 import { checkWeek } from './check'
 import { EndBound } from './endBound'
 import { LatestStarts } from './latestStart'
-import { Layout } from './lay'
 import { pinsOf } from './pins'
 import { ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { RowLayout } from './rowLayout'
@@ -42,15 +41,10 @@ export type PlanOptions = Asked & ({ elapsedMs: () => number; budgetMs: number }
 export class Search {
   readonly random: () => number
   readonly earliest: Earliest
-  readonly units: readonly Unit[]
-  /** parts laid whole */
-  readonly layout: Layout
   /** with whole chains */
   readonly coarse: Grain
   /** with chains cut where a window is wide, so that what follows may be laid on its own, or be late */
   readonly fine: Grain
-  /** units, each after those that it waits for */
-  readonly order: readonly number[]
   best: WorkshopSchedule | null = null
   cost = Infinity
   private stir = 0
@@ -66,10 +60,7 @@ export class Search {
     this.random = randomFrom(options.seed)
     this.allSteps = problem.steps.map((_, step) => step)
     this.earliest = earliestOf(problem)
-    this.units = unitsOf(problem)
-    this.order = this.inOrder()
     const pins = pinsOf(problem, this.earliest.calendars, options.from)
-    this.layout = new Layout(problem, this.units, this.earliest, pins)
     const endBound = new EndBound(problem, this.earliest.calendars)
     const grainOf = (units: readonly Unit[]): Grain => ({
       units,
@@ -81,7 +72,7 @@ export class Search {
         ),
       ),
     })
-    this.coarse = grainOf(this.units)
+    this.coarse = grainOf(unitsOf(problem))
     this.fine = grainOf(unitsOf(problem, wideWindow))
   }
 
@@ -110,7 +101,7 @@ export class Search {
     return sum
   }
   /** Takes note of what lies, where it is the best; `stir`: what it costs beside, for being moved. */
-  better(cost: number, { stir = 0, layout = this.layout }: { stir?: number; layout?: Pick<Layout, 'schedule'> } = {}): void {
+  better(cost: number, { stir = 0, layout }: { stir?: number; layout: Pick<RowLayout, 'schedule'> }): void {
     if (cost + stir >= this.worth) return
     this.note(layout.schedule(), cost, stir)
   }
@@ -132,18 +123,5 @@ export class Search {
   limit(cost: number, hot: number, cold: number, over: number): number {
     // where a coat can't but be ruined the rest is weighed all the same
     return cost === Infinity ? Infinity : cost - Math.log(1 - this.random()) * (cost % ruin) * hot * (cold / hot) ** over
-  }
-
-  private inOrder(): number[] {
-    const order: number[] = []
-    const seen = new Set<number>()
-    const visit = (unit: number) => {
-      if (seen.has(unit)) return
-      seen.add(unit)
-      this.units[unit]?.after.forEach(visit)
-      order.push(unit)
-    }
-    this.units.forEach((_, unit) => visit(unit))
-    return order
   }
 }

@@ -1,16 +1,8 @@
 /**
- * A week as a row of things laid one after the other: parts, or chains of steps. What two rows begin with alike is left lying when one is
+ * A week as a row of chains laid one after the other. What two rows begin with alike is left lying when one is
  * laid after the other, and laying stops where it can't come out cheap enough any more. Pure.
  */
-import type { Layout } from './lay'
 import { hopeless, laid as lies, type RowLayout, waits } from './rowLayout'
-import type { Unit } from './units'
-
-/** A unit laid whole, not before a minute. */
-export interface Laid {
-  unit: number
-  notBefore: number
-}
 
 /** A row whose week is known: when each step begins in it, and by whom. */
 export interface KnownRow {
@@ -27,6 +19,8 @@ export class ChainSequence {
   private readonly laid: number[] = []
   private readonly laidAfter: number[] = []
   private readonly waitingAfter: (readonly number[])[] = []
+  /** the unit for which the last row that couldn't be laid had no place */
+  failed = 0
   /** whether the last row came to the week that was known */
   isKnown = false
 
@@ -57,7 +51,10 @@ export class ChainSequence {
     for (let k = same; k < wanted.length; k += 1) {
       const unit = wanted[k] ?? 0
       const came = waiting.length > 0 && waiting.includes(unit) ? waits : layout.lay(unit)
-      if (came === hopeless) return Infinity
+      if (came === hopeless) {
+        this.failed = unit
+        return Infinity
+      }
       if (came === lies) laid.push(unit)
       else waiting = [...waiting, unit]
       // what waited is laid as soon as it may be
@@ -78,6 +75,7 @@ export class ChainSequence {
       this.isKnown = true
       return alike.cost
     }
+    this.failed = waiting[0] ?? this.failed
     return waiting.length > 0 ? Infinity : layout.cost
   }
   /** Lays the first of them that has a drying place now; -1 where none has, null where it has no place at all. */
@@ -87,7 +85,10 @@ export class ChainSequence {
       if (waiting.indexOf(unit) < at) continue
       const came = this.layout.lay(unit)
       if (came === waits) continue
-      if (came === hopeless) return null
+      if (came === hopeless) {
+        this.failed = unit
+        return null
+      }
       this.laid.push(unit)
       return at
     }
@@ -134,66 +135,5 @@ class Alike {
   }
   get cost(): number {
     return this.known.cost
-  }
-}
-
-export class Sequence {
-  private laid: Laid[] = []
-
-  constructor(private readonly layout: Layout) {}
-
-  private takeLast(): void {
-    const last = this.laid.pop()
-    if (last) this.layout.take(last.unit)
-  }
-
-  /** What a row costs; infinite where it can't be laid, or costs more than `limit`. */
-  costOf(wanted: readonly Laid[], limit = Infinity): number {
-    let same = 0
-    while (same < this.laid.length && alike(this.laid[same], wanted[same])) same += 1
-    while (this.laid.length > same) this.takeLast()
-    for (const each of wanted.slice(same)) {
-      if (!this.layout.lay(each.unit, each.notBefore)) return Infinity
-      this.laid.push(each)
-      if (this.layout.cost > limit) return Infinity
-    }
-    return this.layout.cost
-  }
-  /** The unit at which the last row failed, where it did. */
-  nextOf(wanted: readonly Laid[]): number {
-    return wanted[this.laid.length]?.unit ?? 0
-  }
-  /** Takes all of it up. */
-  clear(): void {
-    while (this.laid.length > 0) this.takeLast()
-  }
-}
-
-const alike = (one: Laid | undefined, other: Laid | undefined): boolean =>
-  one !== undefined && other !== undefined && one.unit === other.unit && one.notBefore === other.notBefore
-
-/** Every unit of an order of those that wait for none, the rest as soon as they may. */
-export class Orders {
-  /** units that wait for no other */
-  readonly free: readonly number[]
-  private readonly waiting: readonly number[][]
-
-  constructor(private readonly units: readonly Unit[]) {
-    this.free = units.flatMap(({ after }, k) => (after.length === 0 ? [k] : []))
-    this.waiting = units.map((_, k) => units.flatMap(({ after }, other) => (after.includes(k) ? [other] : [])))
-  }
-
-  whole(order: readonly number[], delays: Readonly<Record<number, number>> = {}): Laid[] {
-    const left = this.units.map(({ after }) => after.length)
-    const all: Laid[] = []
-    const push = (unit: number) => {
-      all.push({ unit, notBefore: delays[unit] ?? 0 })
-      for (const other of this.waiting[unit] ?? []) {
-        left[other] = (left[other] ?? 0) - 1
-        if (left[other] === 0) push(other)
-      }
-    }
-    for (const unit of order) push(unit)
-    return all
   }
 }
