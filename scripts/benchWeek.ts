@@ -56,7 +56,7 @@ const budgets = [200, 1000, 5000]
 const longMs = 8_000
 const asked = process.argv.slice(2).map(Number).filter(Boolean)
 const sizes = asked.length > 0 ? asked : [3, 6, 12, 20]
-const problems = 4
+const problems = 3
 const mean = (all: readonly number[]) => Math.exp(all.reduce((sum, each) => sum + Math.log(each), 0) / all.length).toFixed(2)
 
 function planned(problem: WorkshopProblem, budgetMs: number, more: { seed?: number; from?: WorkshopSchedule | undefined } = {}) {

@@ -3,7 +3,7 @@
  * it can be, or as early as it may; whichever costs least, with what is moved. Pure.
  */
 import { checkWeek } from './check'
-import type { WorkshopSchedule } from './problem'
+import { ruin, type WorkshopSchedule } from './problem'
 import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 
@@ -11,9 +11,13 @@ import { ChainSequence } from './sequence'
 export function goOnFrom(search: Search, from: WorkshopSchedule): readonly number[] | null {
   const take = (week: WorkshopSchedule | null): number => {
     const checked = week && checkWeek(search.problem, week)
-    if (!checked || checked.faults.length > 0 || checked.missed.some((k) => search.problem.lags[k]?.hard)) return Infinity
-    return search.begin(week, checked.cost)
+    if (!checked || checked.faults.length > 0) return Infinity
+    const ruined = checked.missed.filter((k) => search.problem.lags[k]?.hard).length
+    return search.begin(week, checked.cost + ruined * ruin)
   }
+  // as it stands, where it still can be worked so
+  if (search.problem.steps.every((_, step) => from.start[step] !== undefined))
+    take({ start: [...from.start], painter: [...from.painter] })
   const begun = [search.fine, search.coarse].map((grain) => {
     const rows = [Infinity, 0].map((isNew) => rowOf(search, grain, { from, isNew }))
     grain.layout.stayAsIn(from)

@@ -5,6 +5,7 @@
  */
 import { costOfEnd, type Earliest } from './bound'
 import { never } from './calendar'
+import { latestEnds, treeOf } from './priceTree'
 import type { Lag, WorkshopProblem } from './problem'
 import { firstFrom, type Starts, startsOf } from './starts'
 
@@ -232,34 +233,4 @@ const none = new Float64Array(0)
 const noStarts: Starts = { start: new Int32Array(0), end: new Int32Array(0), by: new Uint8Array(0), byEnd: null }
 function more(over: Float64Array | undefined, slot: number, by = 1): void {
   if (over) over[slot] = (over[slot] ?? 0) + by
-}
-
-/** By piece: the last minute at which it may end without the week costing more than a limit, all others at their earliest. */
-function latestEnds(problem: WorkshopProblem, { end }: Earliest, limit: number): number[] {
-  const { pieces, horizon } = problem
-  const least = pieces.map(({ final }, piece) => costOfEnd(problem, piece, end[final] ?? 0))
-  const all = least.reduce((sum, each) => sum + each, 0)
-  return pieces.map(({ final }, piece) => {
-    const most = limit - all + (least[piece] ?? 0)
-    let [low, high] = [end[final] ?? 0, horizon]
-    while (low < high) {
-      const middle = Math.ceil((low + high) / 2)
-      if (costOfEnd(problem, piece, middle) <= most) low = middle
-      else high = middle - 1
-    }
-    return low
-  })
-}
-
-/** Waits of which none begin in the same step: where several do, the one within its piece, and the longest; and all from the first moment. */
-function treeOf({ steps, lags }: WorkshopProblem): Lag[] {
-  const kept = new Map<number, Lag>()
-  const isOwn = ({ from, to }: Lag) => from !== null && steps[from]?.piece === steps[to]?.piece
-  for (const lag of lags) {
-    if (lag.from === null) continue
-    const other = kept.get(lag.from)
-    if (!other || Number(isOwn(lag)) > Number(isOwn(other)) || (isOwn(lag) === isOwn(other) && lag.min > other.min))
-      kept.set(lag.from, lag)
-  }
-  return [...lags.filter(({ from }) => from === null), ...kept.values()]
 }

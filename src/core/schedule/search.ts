@@ -51,14 +51,12 @@ export class Search {
   /** of the best, with what it costs that steps are moved */
   private worth = Infinity
   private rounds = 0
-  private readonly allSteps: readonly number[]
 
   constructor(
     readonly problem: WorkshopProblem,
     readonly options: PlanOptions,
   ) {
     this.random = randomFrom(options.seed)
-    this.allSteps = problem.steps.map((_, step) => step)
     this.earliest = earliestOf(problem)
     const pins = pinsOf(problem, this.earliest.calendars, options.from)
     const endBound = new EndBound(problem, this.earliest.calendars)
@@ -89,11 +87,11 @@ export class Search {
     return this.random() + this.random() - 1
   }
   /** What it costs that steps are not where they were in the week that is gone on from: more, where they begin soon. */
-  stirOf(layout: Pick<RowLayout, 'startOfStep'>, steps: readonly number[] = this.allSteps): number {
+  stirOf(layout: Pick<RowLayout, 'startOfStep'>): number {
     const { from } = this.options
     if (!from) return 0
     let sum = 0
-    for (const step of steps) {
+    for (let step = 0; step < from.start.length; step += 1) {
       const was = from.start[step] ?? -1
       const by = was < 0 ? 0 : Math.abs(layout.startOfStep(step) - was)
       if (by > 0) sum += this.stir * (was < soon ? soonStir : 1) * (by <= slip ? slipStir : 1)
@@ -107,7 +105,7 @@ export class Search {
   }
   /** The week that is gone on from, as it can be worked now; answers with what it costs with what is moved in it. */
   begin(schedule: WorkshopSchedule, cost: number): number {
-    if (this.stir === 0) this.stir = (cost * stirShare) / schedule.start.length
+    if (this.stir === 0) this.stir = ((cost % ruin) * stirShare) / schedule.start.length
     const stir = this.stirOf({ startOfStep: (step) => schedule.start[step] ?? -1 })
     if (cost + stir < this.worth) this.note(schedule, cost, stir)
     return cost + stir
