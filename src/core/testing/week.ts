@@ -1,5 +1,7 @@
 /** Workshops' weeks for tests: small ones worked by hand, and any number of random ones from a seed. */
 import { randomFrom } from '@/core/measure/random'
+import { Calendar } from '@/core/schedule/calendar'
+import { checkWeek } from '@/core/schedule/check'
 import type { Lag, WorkshopProblem, WorkStep } from '@/core/schedule/problem'
 
 const day = 1440
@@ -36,6 +38,25 @@ export function problemOf(steps: WorkStep[], lags: Lag[] = [], over: Partial<Wor
     cost: { tardy: 10, flow: 1 },
     ...over,
   }
+}
+
+const permutations = <T>(all: readonly T[]): T[][] =>
+  all.length < 2 ? [[...all]] : all.flatMap((one, k) => permutations(all.toSpliced(k, 1)).map((rest) => [one, ...rest]))
+/** The least that any order costs of pieces of one step each, all of them one person's, each begun as soon as it may be. */
+export function bestOrderCost(problem: WorkshopProblem): number {
+  const { steps, painters, grid, horizon } = problem
+  const calendar = new Calendar(painters[0] ?? { id: '', work: [] }, grid, horizon)
+  const costs = permutations([...steps.keys()]).map((order) => {
+    const start = steps.map(() => 0)
+    let now = 0
+    for (const k of order) {
+      const step = steps[k] ?? workStep(0, 5)
+      start[k] = calendar.nextStart(step, now)
+      now = calendar.endOf(step, start[k] ?? 0)
+    }
+    return checkWeek(problem, { start, painter: steps.map(() => 0) }).cost
+  })
+  return Math.min(...costs)
 }
 
 /** Pieces of one to three parts, waxed or cleared, in two or three products, by one or two people; four weeks. */
