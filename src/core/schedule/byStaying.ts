@@ -28,7 +28,8 @@ export function searchStaying(search: Search, { row: begin, from, until }: Going
   const why = new WhyLate(search.problem, units, search.earliest, search.random)
   const moves = new RowMoves(grain, why, search.random)
   const sequence = new ChainSequence(layout)
-  const chainCount = units.reduce((sum, { chains }) => sum + chains.length, 0)
+  const unitOf = units.flatMap(({ chains }, unit) => chains.map(() => unit))
+  const chainCount = unitOf.length
   const loose = new Uint8Array(chainCount)
   layout.stayAsIn(from)
   let row: readonly number[] = begin
@@ -97,7 +98,7 @@ export function searchStaying(search: Search, { row: begin, from, until }: Going
     const one = search.pick(gone)
     const kind = search.random()
     if (kind < 0.4) return [one]
-    const own = units.findIndex((_, unit) => why.chainOf(unit + 1, 0) > one || unit === units.length - 1)
+    const own = unitOf[one] ?? 0
     const piece = units[own]?.piece
     return all((chain, unit) => loose[chain] === 1 && (kind < 0.7 ? unit === own : units[unit]?.piece === piece))
   }
@@ -108,6 +109,6 @@ export function searchStaying(search: Search, { row: begin, from, until }: Going
     return (units[unit]?.chains ?? []).flatMap((_, k) => (k >= nth ? [why.chainOf(unit, k)] : []))
   }
   function all(wanted: (chain: number, unit: number) => boolean): number[] {
-    return units.flatMap(({ chains }, unit) => chains.map((_, k) => why.chainOf(unit, k)).filter((chain) => wanted(chain, unit)))
+    return [...unitOf.keys()].filter((chain) => wanted(chain, unitOf[chain] ?? 0))
   }
 }

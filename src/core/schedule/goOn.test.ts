@@ -61,9 +61,12 @@ describe('going on from a week in force', () => {
   })
   test('what is new finds its place among what stays', () => {
     const from = { start: [at(0, 9), at(0, 10)], painter: [0, 0] }
-    const { start } = repaired(problemOf(three), from)
-    expect(start.slice(0, 2)).toEqual(from.start)
-    expect(start[2]).toBe(at(0, 11))
+    // not told of at all, or told to have had no time
+    for (const was of [from, { start: [...from.start, -1], painter: [...from.painter, -1] }]) {
+      const { start } = repaired(problemOf(three), was)
+      expect(start.slice(0, 2)).toEqual(from.start)
+      expect(start[2]).toBe(at(0, 11))
+    }
   })
   test('a step that took half as long again: nearly all that lies after it stays, and it costs hardly more than what is sought anew', () => {
     const [stays, dearer]: [number[], number[]] = [[], []]

@@ -2,6 +2,7 @@
  * Going on from a week that is in force, after something happened: every chain is laid in the row in which they began, each where it was if
  * it can be, or as early as it may; whichever costs least, with what is moved. Pure.
  */
+import { never } from './calendar'
 import { checkWeek } from './check'
 import { ruin, type WorkshopSchedule } from './problem'
 import type { Grain, Search } from './search'
@@ -16,8 +17,7 @@ export function goOnFrom(search: Search, from: WorkshopSchedule): readonly numbe
     return search.begin(week, checked.cost + ruined * ruin)
   }
   // as it stands, where it still can be worked so
-  if (search.problem.steps.every((_, step) => from.start[step] !== undefined))
-    take({ start: [...from.start], painter: [...from.painter] })
+  take({ start: [...from.start], painter: [...from.painter] })
   const begun = [search.fine, search.coarse].map((grain) => {
     const rows = [Infinity, 0].map((isNew) => rowOf(search, grain, { from, isNew }))
     grain.layout.stayAsIn(from)
@@ -36,7 +36,10 @@ function rowOf(
   { from, isNew }: { from: WorkshopSchedule; isNew: number },
 ): number[] {
   const soonest = (step: number) => (earliest.end[step] ?? 0) - (problem.steps[step]?.dur ?? 0)
-  const at = (step: number) => from.start[step] ?? Math.max(isNew, soonest(step))
+  const at = (step: number) => {
+    const was = from.start[step] ?? never
+    return was === never ? Math.max(isNew, soonest(step)) : was
+  }
   const begun = units.flatMap(({ chains }, unit) => chains.map(({ steps }) => ({ unit, at: at(steps[0] ?? 0) })))
   return begun.sort((a, b) => (a.at === b.at ? 0 : a.at - b.at)).map(({ unit }) => unit)
 }

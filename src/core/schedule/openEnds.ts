@@ -1,11 +1,10 @@
 /** When each piece can end at the soonest, as far as it is laid, and what all of it can't cost less than then. Minutes; pure. */
 import { costOfEnd, type Earliest } from './bound'
-import { EndBound } from './endBound'
+import type { EndBound } from './endBound'
 import type { WorkshopProblem } from './problem'
 import type { Unit } from './units'
 
 export class OpenEnds {
-  private readonly endBound: EndBound
   /** by unit and by piece: no sooner does the piece end */
   private readonly unitEnd: Int32Array
   private readonly pieceEnd: Int32Array
@@ -24,10 +23,10 @@ export class OpenEnds {
   constructor(
     private readonly problem: WorkshopProblem,
     units: readonly Unit[],
-    { calendars, end }: Earliest,
+    { end }: Earliest,
+    private readonly endBound: EndBound,
   ) {
     const { pieces, cost } = problem
-    this.endBound = new EndBound(problem, calendars)
     this.unitEnd = new Int32Array(units.length)
     this.firstEnd = Int32Array.from(pieces, ({ final }) => end[final] ?? 0)
     this.pieceEnd = Int32Array.from(this.firstEnd)

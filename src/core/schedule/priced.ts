@@ -75,7 +75,7 @@ export class PricedWeek {
     const goesOn = new Set(kept.map(({ from }) => from))
     this.roots = steps.flatMap((_, step) => (goesOn.has(step) ? [] : [step]))
     this.at = new Int32Array(steps.length)
-    const most = Math.max(...this.starts.map(({ start }) => start.length))
+    const most = Math.max(0, ...this.starts.map(({ start }) => start.length))
     this.queue = new Int32Array(most)
     this.prices = new Float64Array(most + 1)
   }

@@ -4,6 +4,7 @@
  */
 import type { Earliest } from './bound'
 import { never } from './calendar'
+import type { EndBound } from './endBound'
 import { OpenEnds } from './openEnds'
 import type { Fit } from './pins'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
@@ -16,6 +17,13 @@ import { open } from './waitTable'
 const mostWaits = 400
 /** What came of a chain: it lies; it has no place at all; it waits for something else to be done. */
 export const [laid, hopeless, waits] = [1, 2, 3] as const
+
+/** What is known of a problem before anything is laid. */
+export interface Ground {
+  earliest: Earliest
+  pins: ReadonlyMap<number, Fit>
+  endBound: EndBound
+}
 
 export class RowLayout extends RowBoard {
   readonly chainsLaid: Int32Array
@@ -33,8 +41,7 @@ export class RowLayout extends RowBoard {
   constructor(
     problem: WorkshopProblem,
     readonly units: readonly Unit[],
-    earliest: Earliest,
-    pins: ReadonlyMap<number, Fit>,
+    { earliest, pins, endBound }: Ground,
   ) {
     super(problem, { table: new RowTable(problem, units), calendars: earliest.calendars, pins })
     const chains = this.table.opens.length
@@ -43,7 +50,7 @@ export class RowLayout extends RowBoard {
     this.stayFrom = new Int32Array(this.table.rack.length)
     this.stayTo = new Int32Array(this.table.rack.length)
     this.kept = problem.lags.filter(({ rack, from }) => rack && from === null).length
-    this.ends = new OpenEnds(problem, units, earliest)
+    this.ends = new OpenEnds(problem, units, earliest, endBound)
   }
 
   /** What all of it can't cost less than, as far as it is laid; what it costs, where it lies whole. */

@@ -34,8 +34,6 @@ export class RowTable {
   /** units that unit k waits for, from place `afterAt[k]` */
   readonly after: Int32Array
   readonly afterAt: Int32Array
-  /** the chain of each step */
-  readonly chainOf: Int32Array
 
   constructor(
     { steps, lags }: WorkshopProblem,
@@ -62,8 +60,6 @@ export class RowTable {
     ;[this.rack, this.rackAt] = flat(chains.map(({ racks }) => racks.map((lag) => index.get(lag) ?? never)))
     ;[this.window, this.windowAt] = flat(chains.map(({ windows }) => windows))
     ;[this.after, this.afterAt] = flat(units.map((unit) => unit.after))
-    this.chainOf = new Int32Array(steps.length)
-    chains.forEach((chain, k) => chain.steps.forEach((step) => (this.chainOf[step] = k)))
   }
 }
 

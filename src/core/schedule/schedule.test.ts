@@ -91,6 +91,8 @@ describe('the week', () => {
     expect(missed.cost).toBe(checkWeek(problem, missed).cost)
     expect(missed.bound).toBeLessThanOrEqual(missed.cost)
   })
+  test('with nothing ahead there is nothing to plan, and it costs nothing', () =>
+    expect(plan(problemOf([]))).toEqual({ start: [], painter: [], cost: 0, bound: 0, missed: [] }))
   test('what is pinned stays, and the others go around it', () => {
     const problem = problemOf([workStep(0, 60), workStep(1, 60)], [lag(null, 1, at(0, 9, 30), { max: at(0, 9, 30), penalty: 1 })])
     expect(plan(problem).start).toEqual([at(0, 10, 30), at(0, 9, 30)])

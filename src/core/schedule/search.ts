@@ -62,7 +62,7 @@ export class Search {
     const endBound = new EndBound(problem, this.earliest.calendars)
     const grainOf = (units: readonly Unit[]): Grain => ({
       units,
-      layout: new RowLayout(problem, units, this.earliest, pins),
+      layout: new RowLayout(problem, units, { earliest: this.earliest, pins, endBound }),
       latest: new LatestStarts(problem, units, endBound),
       held: Int32Array.from(
         units.flatMap(({ chains }) =>

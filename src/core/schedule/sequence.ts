@@ -39,10 +39,9 @@ export class ChainSequence {
     const { row, laid, laidAfter, waitingAfter, layout } = this
     let same = 0
     while (same < row.length && row[same] === wanted[same]) same += 1
-    const began = laidAfter[same - 1] ?? 0
-    while (laid.length > began) this.takeLast()
+    this.cut(same)
+    const began = laid.length
     let waiting = waitingAfter[same - 1] ?? none
-    for (const each of [row, laidAfter, waitingAfter]) each.length = same
     const alike = known ? new Alike(known, wanted) : null
     this.isKnown = alike?.isSame ?? false
     if (alike && this.isKnown) return alike.cost

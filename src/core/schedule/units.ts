@@ -25,11 +25,8 @@ export interface Unit {
   chains: readonly Chain[]
   /** units that it waits for */
   after: readonly number[]
-  /** its own drying places: waits that hold one and end in it */
-  racks: readonly Lag[]
   /** minutes of its longest path and of what follows it, to the end of its piece */
   tail: number
-  work: number
 }
 
 interface ChainFacts {
@@ -103,9 +100,7 @@ export function unitsOf(problem: WorkshopProblem, widest = Infinity): Unit[] {
       steps: own,
       chains: chainsOf(own, { lags: into, indexOf: lagIndex, tail, widest }),
       after: [...new Set(before)],
-      racks: into.filter(({ rack }) => rack),
       tail: Math.max(...own.map((step) => tail[step] ?? 0)),
-      work: own.reduce((sum, step) => sum + (steps[step]?.dur ?? 0), 0),
     }
   })
 }
