@@ -59,9 +59,15 @@ need_build() {
   say 'Building, about a minute.'
   mkdir -p .data public
   rm -f .next/.itinerum
-  node_modules/.bin/esbuild src/worker/sw.ts --bundle --minify --target=es2022 --define:process.env.NODE_ENV='"production"' --outfile=public/sw.js --log-level=error
   node_modules/.bin/next build >.data/build.log 2>&1 || { tail -n 40 .data/build.log >&2; fail 'the build failed; its words are above and in .data/build.log'; }
+  need_worker
   echo "$stamp" > .next/.itinerum
+}
+# the service worker keeps all code of its build: what a tap brings on one page is no part of another's markup
+need_worker() {
+  local code
+  code=$(cd .next && find static/chunks -name '*.js' | LC_ALL=C sort | sed 's#.*#"/_next/&"#' | paste -sd, -)
+  node_modules/.bin/esbuild src/worker/sw.ts --bundle --minify --target=es2022 --define:process.env.NODE_ENV='"production"' --define:builtCode="[$code]" --outfile=public/sw.js --log-level=error
 }
 is_free() { # PORT, on every address of this machine
   node -e 'const s = require("net").createServer(); s.once("error", () => process.exit(1)); s.listen({ port: Number(process.argv[1]), host: "0.0.0.0", exclusive: true }, () => process.exit(0))' "$1"

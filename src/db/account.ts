@@ -1,5 +1,5 @@
 /** Who may come in, and into which studio, as what. Asked by the door's own role alone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Role, roles } from '@/core/house/roles'
 import type { PersonId, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'

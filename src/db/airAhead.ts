@@ -1,5 +1,5 @@
 /** The air that is expected: as it was through the hours of the last weeks, and as somebody said it will be. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Forecast } from '@/core/climate/airAhead'
 import type { Air } from '@/core/drying/air'
 import type { Day, Instant, RoomId, StudioId } from '@/core/measure/named'

@@ -1,5 +1,5 @@
 /** Keys by which other programs come in: of whoever made one, for what it may, until it is taken back. Asked by the door's own role alone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type KeyMay, keyMay } from '@/core/house/keys'
 import type { Instant, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'

@@ -8,7 +8,7 @@ import { archivedTables, leftOut } from './archive'
 import { takeIn } from './archiveIn'
 import { writeArchive } from './archiveOut'
 import { listOpenPieces, listPieceFiles } from './piece'
-import { inSession, types } from './pool'
+import { type Client, inSession, types } from './pool'
 import { type Archives, demoStudio, digests, filesIn, makeArchives, type Row } from './testing/archive'
 import { comeIn, testOwnerUrl } from './testing/database'
 
@@ -30,7 +30,7 @@ test('a studio taken along and taken in is the same to the last figure, and noth
   await client.connect()
   expect((await client.query('select from studio')).rowCount).toBe(1)
   // the application reads it as it read it before
-  const files = async (from: pg.ClientBase) => listPieceFiles(from, await listOpenPieces(from))
+  const files = async (from: Client) => listPieceFiles(from, await listOpenPieces(from))
   const secret = await comeIn(client, demoStudio, 'owner')
   await client.query(`grant itinerum_app to itinerum_owner`)
   await client.query('begin')

@@ -1,6 +1,6 @@
 /** A whole studio, table by table: what the catalogue says there is, its rows as they stand, and rows put back as they stood. */
 import type pg from 'pg'
-import { z } from 'zod'
+import * as z from 'zod'
 import { type ColumnType, columnTypes, type Fault, tableFile, type TableShape } from '@/core/house/archive'
 import type { Client } from './pool'
 import { many, one, query } from './rows'

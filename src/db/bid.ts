@@ -1,5 +1,5 @@
 /** What was looked at and bid for. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import { type BidOutcome, bidOutcomes, type KerbFacts } from '@/core/input/bid'
 import type { Instant, PieceId, StudioId } from '@/core/measure/named'

@@ -1,5 +1,5 @@
 /** What moved money, corrections applied: lines of the log with what tins gave for them, and tins as they came and went. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import type { Dealt, Movement, TinMoved } from '@/core/house/books'
 import { costKinds } from '@/core/log/entry'

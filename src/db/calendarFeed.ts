@@ -1,5 +1,5 @@
 /** Private addresses of the calendar; only their digests are known here. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Instant, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'
 import { many, query } from './rows'

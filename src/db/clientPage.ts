@@ -1,5 +1,5 @@
 /** A client's page of their piece: what it shows, the links that lead to it, and what is said there. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type ClientLanguage, clientLanguages, type ClientShows, clientShows } from '@/core/house/clientPage'
 import type { Instant, PhotoId, PieceId, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'

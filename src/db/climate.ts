@@ -1,5 +1,5 @@
 /** Rooms, readings of their air, and the drying figures the studio has taken up. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Doubt, doubts, type JudgedReading } from '@/core/climate/believe'
 import type { Room, RoomReading } from '@/core/climate/rooms'
 import { families, type FamilyCode } from '@/core/craft/families'

@@ -1,5 +1,5 @@
 /** The log's rows: reading, and adding; there is no changing. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { families } from '@/core/craft/families'
 import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'

@@ -1,5 +1,5 @@
 /** An entry as its row is read, by its kind: what a kind does not carry is left behind. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { families } from '@/core/craft/families'
 import { checkCodes } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'

@@ -1,5 +1,5 @@
 /** What is known of a client, erased though the log only grows: no figure of it changes. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { PieceId } from '@/core/measure/named'
 import type { Client } from './pool'
 import { one, query } from './rows'

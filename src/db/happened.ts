@@ -1,5 +1,5 @@
 /** What happened at the doors of a studio, and to what it goes by, the newest first. Written by triggers; read by the door's own role alone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type DoorEvent, doorEvents, houseThings } from '@/core/house/doorEvents'
 import { roles } from '@/core/house/roles'
 import type { StudioId } from '@/core/measure/named'

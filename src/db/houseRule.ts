@@ -1,5 +1,5 @@
 /** What a studio asks of everybody who comes in. Asked by the door's own role alone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { StudioId } from '@/core/measure/named'
 import type { Client } from './pool'
 import { one, query } from './rows'

@@ -1,5 +1,5 @@
 /** Links by which people come into a studio: made by its owner, taken up at the door. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Role, roles } from '@/core/house/roles'
 import type { Instant, PersonId, StudioId } from '@/core/measure/named'
 import type { Client } from './pool'

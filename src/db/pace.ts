@@ -1,5 +1,5 @@
 /** What was worked lately, against its plan. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { reliefs } from '@/core/measure/surfaceArea'

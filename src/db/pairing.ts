@@ -1,5 +1,5 @@
 /** A phone brought in by whoever is in already. Asked by the door's own role alone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Client } from './pool'
 import { maybe, query } from './rows'
 import { digestOfSecret } from './secret'

@@ -1,5 +1,5 @@
 /** What a client was asked to pay, what came and what went back. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import { type PayWay, payWays } from '@/core/input/quote'
 import type { Instant, PieceId, StudioId } from '@/core/measure/named'

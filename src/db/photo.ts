@@ -1,5 +1,5 @@
 /** Photographs and their two renditions. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { PhotoId, PieceId, StudioId } from '@/core/measure/named'
 import type { Photo } from '@/core/piece/piece'
 import type { Client } from './pool'

@@ -1,5 +1,5 @@
 /** Pieces with their parts, plans and log, as they are read: SQL, and rows to core types. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Instant, PieceId, StepId } from '@/core/measure/named'
 import type { Part, Piece, PieceFile, Plan, PlanStep } from '@/core/piece/piece'
 import { wholeKind } from './codes'
@@ -151,20 +151,26 @@ const toPlan = ({ partId: _, ...plan }: z.output<typeof planRow>, steps: PlanSte
 export async function listPieceFiles(client: Client, pieces: readonly Piece[]): Promise<PieceFile[]> {
   const ids = pieces.map(({ id }) => id)
   if (ids.length === 0) return []
-  const parts = await many(client, partsOfPieces, [ids])
-  const partIds = parts.map(({ id }) => id)
-  const facesOf = groupBy(await many(client, facesOfParts, [partIds]), ({ partId }) => partId)
-  const plans = await many(client, plansOfParts, [partIds])
-  const plansOf = groupBy(plans, ({ partId }) => partId)
-  const inForce = [...plansOf.values()].flatMap(([newest]) => newest?.id ?? [])
-  const older = [...plansOf.values()].flatMap(([, ...rest]) => rest.map(({ id }) => id))
-  const stepsOf = groupBy(await many(client, stepsOfPlans, [inForce, older]), ({ planId }) => planId)
-  const logOf = groupBy(await listEntries(client, ids), ({ pieceId }) => pieceId)
-  const photosOf = groupBy(await many(client, photosOfPieces, [ids]), ({ pieceId }) => pieceId)
+  const readParts = async () => {
+    const parts = await many(client, partsOfPieces, [ids])
+    const partIds = parts.map(({ id }) => id)
+    const [faces, plans] = await Promise.all([many(client, facesOfParts, [partIds]), many(client, plansOfParts, [partIds])])
+    const plansOf = groupBy(plans, ({ partId }) => partId)
+    const inForce = [...plansOf.values()].flatMap(([newest]) => newest?.id ?? [])
+    const older = [...plansOf.values()].flatMap(([, ...rest]) => rest.map(({ id }) => id))
+    const steps = await many(client, stepsOfPlans, [inForce, older])
+    return { parts, plansOf, facesOf: groupBy(faces, ({ partId }) => partId), stepsOf: groupBy(steps, ({ planId }) => planId) }
+  }
+  const [{ parts, plansOf, facesOf, stepsOf }, log, taken, counts] = await Promise.all([
+    readParts(),
+    listEntries(client, ids),
+    many(client, photosOfPieces, [ids]),
+    many(client, countedOnPieces, [ids]),
+  ])
+  const logOf = groupBy(log, ({ pieceId }) => pieceId)
+  const photosOf = groupBy(taken, ({ pieceId }) => pieceId)
   const partsOf = groupBy(parts, ({ pieceId }) => pieceId)
-
-  const countedOf = new Map((await many(client, countedOnPieces, [ids])).map(({ id, counted }) => [id, counted]))
-
+  const countedOf = new Map(counts.map(({ id, counted }) => [id, counted]))
   return pieces.map((piece) => {
     const all = partsOf.get(piece.id) ?? []
     const own = all.flatMap((part) => (part.kind === wholeKind ? [] : [{ ...part, kind: part.kind }]))

@@ -1,7 +1,7 @@
 /** Files of pieces to read from: what was read once is read again only when it has changed. */
 import type { Piece, PieceFile } from '@/core/piece/piece'
 import { listPieceFiles } from './piece'
-import { type KeptOfPieces, readByMarks } from './pieceMark'
+import { type KeptOfPieces, listPieceMarks, readByMarks } from './pieceMark'
 import type { Client } from './pool'
 
 /** Whole files of the pieces given, in their order, out of `kept` where they stand as they stood; see {@link readByMarks}. */
@@ -9,9 +9,13 @@ export async function readPieceFiles(
   client: Client,
   kept: KeptOfPieces<PieceFile>,
   pieces: readonly Piece[],
+  marks = listPieceMarks(
+    client,
+    pieces.map(({ id }) => id),
+  ),
 ): Promise<PieceFile[]> {
   const files = await readByMarks(
-    client,
+    await marks,
     kept,
     pieces.map(({ id }) => id),
     async (ids) => {

@@ -1,5 +1,5 @@
 /** What a piece is known by as it stands in the records: whoever read something of it under the same mark need not read it again. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Kept, makeKept } from '@/core/measure/kept'
 import type { PieceId } from '@/core/measure/named'
 import type { Client } from './pool'
@@ -28,16 +28,16 @@ function freeze<T>(thing: T): T {
 
 /**
  * What is read of pieces by `read`, by their ids: out of `kept` where a piece stands as it stood. In a transaction that reads one moment:
- * there a mark and what is read under it agree. `stands`: what is kept may hang on more than the piece.
+ * there a mark and what is read under it agree. `marksNow`: theirs, see {@link listPieceMarks}. `stands`: what is kept may hang on more
+ * than the piece.
  */
 export async function readByMarks<T extends object>(
-  client: Client,
+  marksNow: ReadonlyMap<PieceId, PieceMark>,
   kept: KeptOfPieces<T>,
   ids: readonly PieceId[],
   read: (ids: readonly PieceId[]) => Promise<ReadonlyMap<PieceId, T>>,
   stands: (id: PieceId, read: T) => boolean = () => true,
 ): Promise<Map<PieceId, T>> {
-  const marksNow = await listPieceMarks(client, ids)
   const all = new Map<PieceId, T>()
   for (const [id, mark] of marksNow) {
     const known = kept.get(keyOf(id, mark))

@@ -1,5 +1,5 @@
 /** A piece's rows: the piece, its parts, measured faces, plans, steps and photographs. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { cautionCodes } from '@/core/craft/cautions'
 import { families } from '@/core/craft/families'
 import { countCodes, sides } from '@/core/craft/job'

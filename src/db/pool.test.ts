@@ -45,6 +45,30 @@ describe('one transaction', () => {
     const { rows } = await db.pool.query<{ studio: string | null }>('select current_studio() as studio')
     expect(rows[0]?.studio).toBeNull()
   })
+  test('what is asked at once is answered each in its turn; of several the fault is told that is its cause', async () => {
+    const rows = await db.as(db.here, (client) =>
+      Promise.all([1, 2, 3].map(async (n) => (await client.query<{ n: number }>('select $1::int as n', [n])).rows[0]?.n)),
+    )
+    expect(rows).toEqual([1, 2, 3])
+    const asked = db.as(db.here, (client) =>
+      Promise.all(['select 1', 'select 1 / 0', 'select 2'].map((text) => client.query(text))),
+    )
+    await expect(asked).rejects.toThrow('division by zero')
+  })
+  test('what comes too late, when the connection is given back, is refused and not asked as somebody else', async () => {
+    let late: Promise<unknown> = Promise.resolve()
+    await db
+      .as(db.here, (client) => {
+        late = (async () => {
+          await new Promise((wait) => setTimeout(wait, 100))
+          await client.query('select current_studio()')
+        })()
+        late.catch(() => undefined)
+        throw new Error('another of them failed')
+      })
+      .catch(() => undefined)
+    await expect(late).rejects.toThrow('given back')
+  })
   test('a connection that was cut between two statements is told as what can be sent again', async () => {
     const issues: unknown[] = []
     await db

@@ -7,7 +7,8 @@ import type { IssueCode } from '@/core/input/issues'
 import type { Instant, StudioId } from '@/core/measure/named'
 import { clientOf } from './server'
 
-export type Client = pg.ClientBase
+/** A connection while it is held. What is asked of it at once goes out at once, and is answered in its order. */
+export type Client = Pick<pg.ClientBase, 'query'>
 
 function toNumber(text: string): number {
   const value = Number(text)
@@ -45,6 +46,7 @@ export function makePool(connectionString: string, max = 10): pg.Pool {
     // a crowd waits its turn; who comes when it is too long is sent away at the door
     connectionTimeoutMillis: 20_000,
     application_name: 'itinerum',
+    pipeline: true,
     // compiling a statement takes ten times as long as any of these runs
     options: '-c TimeZone=UTC -c jit=off',
   })
@@ -74,18 +76,19 @@ export async function inSession<T>(
   work: (client: Client, studioId: StudioId) => Promise<T>,
   { to = 'write', till = '' }: { to?: keyof typeof begins; till?: string } = {},
 ): Promise<T> {
-  return inTransaction(
+  return transaction(
     pool,
-    async (client) => {
-      const { rows } = await client.query<{ studioId: StudioId | null }>(
-        `select enter($1) as "studioId", set_config('itinerum.till', $2, true)`,
-        [secret, till],
-      )
+    to,
+    (client) =>
+      client.query<{ studioId: StudioId | null }>(`select enter($1) as "studioId", set_config('itinerum.till', $2, true)`, [
+        secret,
+        till,
+      ]),
+    ({ rows }, client) => {
       const studioId = rows[0]?.studioId
       if (!studioId) throw new SignedOut()
       return work(client, studioId)
     },
-    to,
   )
 }
 
@@ -93,40 +96,71 @@ export async function inSession<T>(
 const isOutOfDate = ({ message }: Error): boolean => message.includes('cached plan must not change')
 
 /** Does work in one transaction, in no studio; any throw undoes all of it. */
-export async function inTransaction<T>(
+export const inTransaction = <T>(
   pool: pg.Pool,
   work: (client: Client) => Promise<T>,
   to: keyof typeof begins = 'write',
-): Promise<T> {
-  return onConnection(pool, async (client, lost) => {
+): Promise<T> =>
+  transaction(
+    pool,
+    to,
+    () => Promise.resolve(),
+    (_, client) => work(client),
+  )
+
+/** `first` is asked together with the beginning, so that both take one way there and back. */
+const transaction = <F, T>(
+  pool: pg.Pool,
+  to: keyof typeof begins,
+  first: (client: Client) => Promise<F>,
+  work: (first: F, client: Client) => Promise<T>,
+): Promise<T> =>
+  whileHeld(pool, async ({ client, lost, last }) => {
     try {
-      await client.query(begins[to])
-      const result = await work(client)
-      await client.query('commit')
+      const [, found] = await Promise.all([client.query(begins[to]), first(client)])
+      const result = await work(found, client)
+      const ended = last('commit')
+      // what was read is known already: whoever has the connection next asks behind the end of it
+      if (to === 'write') await ended
+      else ended.catch(() => undefined)
       return result
     } catch (error) {
-      await client.query('rollback').catch(lost)
+      await last('rollback').catch(lost)
       if (error instanceof Error && isOutOfDate(error)) lost(error)
       throw error
     }
   })
-}
 
-/** Asks over one connection, each statement by itself. `lost` says that the connection is good for nothing any more. */
-export async function onConnection<T>(
-  pool: pg.Pool,
-  work: (client: Client, lost: (error: Error) => void) => Promise<T>,
-): Promise<T> {
-  const client = await pool.connect()
+/** Asks over one connection, each statement by itself. */
+export const onConnection = <T>(pool: pg.Pool, work: (client: Client) => Promise<T>): Promise<T> =>
+  whileHeld(pool, ({ client }) => work(client))
+
+interface Held {
+  client: Client
+  /** says that the connection is good for nothing any more */
+  lost: (error: Error) => void
+  /** The last that is asked over it. Of several that asked at once, one may come later still: it is refused. */
+  last: (statement: 'commit' | 'rollback') => Promise<unknown>
+}
+async function whileHeld<T>(pool: pg.Pool, work: (held: Held) => Promise<T>): Promise<T> {
+  const own = await pool.connect()
   let broken: Error | undefined
   // a connection lost while it is out fails its query; without a listener it would take the whole server with it
   const lost = (error: Error) => (broken = error)
-  client.on('error', lost)
+  own.on('error', lost)
+  let isHeld = true
+  const query = (...asked: Parameters<Client['query']>) =>
+    isHeld ? own.query(...asked) : Promise.reject(new Error('asked over a connection that was given back'))
+  const last = (statement: string) => {
+    isHeld = false
+    return own.query(statement)
+  }
   try {
-    return await work(client, lost)
+    return await work({ client: { query: query as unknown as Client['query'] }, lost, last })
   } finally {
-    client.off('error', lost)
-    client.release(broken)
+    isHeld = false
+    own.off('error', lost)
+    own.release(broken)
   }
 }
 

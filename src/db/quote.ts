@@ -1,5 +1,5 @@
 /** What a client was offered, what they said to it, and what they paid. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { acceptedShape, offerShape } from '@/core/input/quote'
 import type { Instant, PieceId, StudioId } from '@/core/measure/named'
 import {

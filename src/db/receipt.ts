@@ -1,5 +1,5 @@
 /** Invoices and credit notes, as they were made. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { receiptShape } from '@/core/input/receipt'
 import type { Instant, PieceId, StudioId } from '@/core/measure/named'
 import { type MadeReceipt, type NewReceipt, type ReceiptKind, receiptKinds } from '@/core/price/receipt'

@@ -1,5 +1,5 @@
 /** House recipes: named wishes. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { HouseRecipe } from '@/core/house/recipe'
 import { recipeWish } from '@/core/input/piece'
 import type { Instant, StudioId } from '@/core/measure/named'

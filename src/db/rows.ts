@@ -3,7 +3,7 @@
  * a row should not hold is said with its table's words, where it is read.
  */
 import { createHash } from 'node:crypto'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { Client } from './pool'
 
 /** A query with the schema of its rows. */

@@ -1,5 +1,5 @@
 /** What is asked for beside a password: figures of the minute from an app, or a printed code. Asked by the door's own role alone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Client } from './pool'
 import { one, query } from './rows'
 import { digestOfSecret } from './secret'

@@ -1,5 +1,5 @@
 /** Sessions: somebody's sign-in on one device, or a machine's key. Asked by the door's own role alone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { roles } from '@/core/house/roles'
 import type { StudioId } from '@/core/measure/named'
 import type { Client } from './pool'

@@ -1,5 +1,5 @@
 /** Every try to come in, counted before it is known how it ends. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Instant } from '@/core/measure/named'
 import type { Client } from './pool'
 import { many, one, query } from './rows'

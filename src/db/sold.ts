@@ -1,9 +1,9 @@
 /** What was sold lately, with what it takes to tell what it is like. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { PieceId } from '@/core/measure/named'
 import { areaOfPart } from '@/core/piece/area'
 import type { Sold } from '@/core/price/sold'
-import { keepOfPieces, readByMarks } from './pieceMark'
+import { keepOfPieces, listPieceMarks, readByMarks } from './pieceMark'
 import { faceRow } from './pieceRow'
 import type { Client } from './pool'
 import { many, query } from './rows'
@@ -70,12 +70,8 @@ const dayMs = 86_400_000
 /** The pieces that were sold or handed over last, at most `limit`, the latest first; what they are like is kept. */
 export async function listSold(client: Client, limit: number, kept = keepOfPieces<Likeness>(limit)): Promise<Sold[]> {
   const sales = await many(client, salesLately, [limit])
-  const like = await readByMarks(
-    client,
-    kept,
-    sales.map(({ pieceId }) => pieceId),
-    (ids) => readLikenesses(client, ids),
-  )
+  const ids = sales.map(({ pieceId }) => pieceId)
+  const like = await readByMarks(await listPieceMarks(client, ids), kept, ids, (unread) => readLikenesses(client, unread))
   return sales.flatMap((sale) => {
     const found = like.get(sale.pieceId)
     if (!found) return []

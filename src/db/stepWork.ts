@@ -1,5 +1,5 @@
 /** What is known of a step's work where it is written down as ended: the step, what it was worked on, and what small things cost here. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { where } from '@/core/input/touch'

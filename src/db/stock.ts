@@ -1,5 +1,5 @@
 /** The tins on the shelf, what was drawn of them, and batches of mixes: remains are sums over the log, corrections applied. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { EntryId, Instant, LotId, ProductId, StudioId } from '@/core/measure/named'
 import type { Draw } from '@/core/stock/drawFromLots'
 import type { ShelfLot } from '@/core/stock/product'

@@ -1,5 +1,5 @@
 /** The studio's own facts, people, channels and shelf. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type ConsumablePrices, usualPrices } from '@/core/craft/consumables'
 import { families } from '@/core/craft/families'
 import type { Label, LabelledTin } from '@/core/craft/label'

@@ -1,5 +1,5 @@
 /** What coats took lately, against what was planned for them. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { families } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
 import type { Client } from './pool'

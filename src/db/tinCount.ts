@@ -1,5 +1,5 @@
 /** The shelf counted: tins as the log knew them at a moment, and what was found in them. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import type { Instant, LotId, StudioId } from '@/core/measure/named'
 import { type Count, type CountReason, countReasons, type TinThen } from '@/core/stock/count'

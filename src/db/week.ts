@@ -1,5 +1,5 @@
 /** People's hours, days that are other than usual, and the week as it was planned. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { keptLine, weekPin } from '@/core/input/week'
 import type { Day, PersonId, StudioId } from '@/core/measure/named'
 import type { WorkingHours } from '@/core/measure/workingHours'

@@ -20,8 +20,8 @@ export interface OutboxState {
 
 /** What the engine needs of the place it runs in. */
 export interface Around {
-  /** a draft as the entry it will be; null where it is none or can't be read */
-  entryOf: (draft: Pick<Kept, 'action' | 'typed'>) => Entry | null
+  /** a draft as the entry it will be; null where it is none or can't be read, undefined while nobody can tell */
+  entryOf: (draft: Pick<Kept, 'action' | 'typed'>) => Entry | null | undefined
   /** something was stored: pages may ask anew */
   stored: () => void
 }
@@ -149,11 +149,12 @@ export class OutboxEngine {
   ): Promise<Answer> {
     const draft: Draft = { action, typed: { ...(personId && { personId }), ...(typed as Kept['typed']) }, about }
     const shown = this.around.entryOf(draft)
-    if (!shown) return { issue: 'not-readable' }
-    this.tapped = [...this.tapped, shown]
+    if (shown === null) return { issue: 'not-readable' }
+    // what can't be read yet is kept and sent all the same, and shows when it can
+    this.tapped = [...this.tapped, ...(shown ? [shown] : [])]
     this.show()
     const answer = await this.deliver(draft, 'entries')
-    this.tapped = this.tapped.filter(({ id }) => id !== shown.id)
+    this.tapped = this.tapped.filter(({ id }) => id !== shown?.id)
     this.show()
     return answer ?? { ok: true }
   }

@@ -4,7 +4,7 @@
  * ITINERUM_SENSOR_KEY (by which it is let in) and ITINERUM_SENSOR (the sensor's address).
  */
 import { v7 as uuidv7 } from 'uuid'
-import { z } from 'zod'
+import * as z from 'zod'
 import { doubtOf } from '@/core/climate/believe'
 import { isNews } from '@/core/climate/isNews'
 import { addReadings, listJudged, listRooms, type NewReading } from '@/db/climate'

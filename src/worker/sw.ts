@@ -6,6 +6,8 @@
 import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist, type SerwistPlugin } from 'serwist'
 
 declare const self: ServiceWorkerGlobalScope
+/** every script of this build, by its address */
+declare const builtCode: readonly string[]
 
 /** a page that is not there in this time is taken from the last time */
 const patienceSeconds = 4
@@ -97,6 +99,8 @@ self.addEventListener('message', (event: ExtendableMessageEvent) => {
       await Promise.allSettled(['/manifest.webmanifest', '/icon.svg'].map((path) => code.add(path)))
       // one after another: the page that is open comes first
       for (const path of paths.slice(0, 60)) await keepPage(path).catch(() => undefined)
+      // what a tap brings is in no page's markup
+      for (const url of builtCode) if (!(await code.match(url))) await code.add(url).catch(() => undefined)
     })(),
   )
 })

@@ -4,8 +4,8 @@ import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
+import { FirstForm } from '@/ui/house/FirstForm'
 import { listHouseChoices } from '@/ui/house/houseChoices'
-import { StartForm } from '@/ui/house/StartForm'
 import { Offline } from '@/ui/outbox/Offline'
 
 export const metadata = { title: 'Bench' }
@@ -31,6 +31,6 @@ async function Begin({ tins }: { tins: number }) {
         <p className="mt-3 text-xl text-soft">As soon as a piece has work ahead, its next step stands here.</p>
       </div>
     )
-  const start = studio.kept ? null : <StartForm studio={studio} {...listHouseChoices(studio.zone)} />
+  const start = studio.kept ? null : <FirstForm studio={studio} {...listHouseChoices(studio.zone)} />
   return <FirstSteps {...{ studio, start, tins }} />
 }

@@ -1,6 +1,6 @@
 'use server'
 /** What is offered to a client, what they say at the desk, and what they pay. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { findPieceView } from '@/app/_server/load'
 import { answerAtDesk, basisOf, makeQuote } from '@/app/_server/quoting'
 import { refundByService } from '@/app/_server/refunding'

@@ -1,6 +1,6 @@
 /** The studio's interface for other programs: who asks by which key, how often, for what; answered by the table of endpoints. */
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Endpoint, endpointFor, endpoints, mostUses } from '@/core/input/api'
 import { tokenInput } from '@/core/input/door'
 import type { IssueCode } from '@/core/input/issues'

@@ -1,6 +1,6 @@
 /** What each endpoint of the studio's interface answers, and does. */
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { readBench } from '@/core/bench/benchData'
 import { type BenchLine, benchOrder } from '@/core/bench/benchOrder'
 import { unitOf } from '@/core/craft/families'

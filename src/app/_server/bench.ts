@@ -1,6 +1,6 @@
 /** What is written at the bench, whichever way it comes: from the page at hand, or from a device that had no connection. */
 import 'server-only'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { AwayAction } from '@/core/input/away'
 import { type BenchAction, benchWrites } from '@/core/input/bench'
 import { bidInput } from '@/core/input/bid'

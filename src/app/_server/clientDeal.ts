@@ -1,6 +1,6 @@
 /** What a client agrees to and pays by their link. */
 import 'server-only'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { clientAnswerToQuote, payInput } from '@/core/input/quote'
 import { dayOf } from '@/core/measure/time'
 import { type Agreed, agreedOf, type MadeQuote } from '@/core/price/offer'
@@ -24,9 +24,12 @@ export interface Deal {
 }
 /** What was offered, said and paid of a piece. `zone`: the studio's. */
 export async function readDeal(client: Client, pieceId: string, zone: string, nowMs = Date.now()): Promise<Deal> {
-  const [quotes, payments] = [await listQuotes(client, pieceId), await listPayments(client, pieceId)]
+  const [quotes, payments, receipts] = await Promise.all([
+    listQuotes(client, pieceId),
+    listPayments(client, pieceId),
+    listReceipts(client, pieceId),
+  ])
   const today = dayOf(new Date(nowMs).toISOString(), zone)
-  const receipts = await listReceipts(client, pieceId)
   const credited = receipts.reduce((sum, { kind, paper }) => sum + (kind === 'credit' ? paper.total : 0), 0)
   return { quotes, payments, receipts, agreed: agreedOf(quotes, payments, today, credited), today }
 }

@@ -1,7 +1,7 @@
 /** Passwords that many people had, as lists of stolen ones tell them: tried first by whoever guesses. Kept on the server, for the list is long. */
 import 'server-only'
 import { dictionary } from '@zxcvbn-ts/language-common'
-import { z } from 'zod'
+import * as z from 'zod'
 import { guessedAtOnce, leastLetters } from '@/core/input/door'
 
 /** what is hung on at the end changes little */

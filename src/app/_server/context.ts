@@ -37,31 +37,32 @@ async function listAir(client: Client, nowMs: number, files: readonly PieceFile[
 const later = (one: string, other: string) => (one > other ? one : other)
 
 /** What dries otherwise than its family: as the studio has seen it, else as a label says. */
-export const loadLearned = async (client: Client): Promise<Learned> => ({
-  ...(await listLearned(client)),
-  labels: await listLabelled(client),
-})
+export async function loadLearned(client: Client): Promise<Learned> {
+  const [learned, labels] = await Promise.all([listLearned(client), listLabelled(client)])
+  return { ...learned, labels }
+}
 
 /** What journeys are read in beside the pieces themselves and the air. */
 async function loadAround(client: Client, files: readonly PieceFile[]) {
-  return {
-    studio: await getStudio(client),
-    learned: await loadLearned(client),
-    others: await listOtherWork(
+  const [studio, learned, others] = await Promise.all([
+    getStudio(client),
+    loadLearned(client),
+    listOtherWork(
       client,
       files.map(({ piece }) => piece.id),
       workStretches(files.map((file) => workOf(file).log)),
     ),
-  }
+  ])
+  return { studio, learned, others }
 }
 /** What journeys of pieces are read in that still dry. */
 export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
-  const rooms = await listRooms(client)
-  return {
-    ...(await loadAround(client, files)),
-    rooms,
-    climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms),
+  const inAir = async () => {
+    const rooms = await listRooms(client)
+    return { rooms, climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms) }
   }
+  const [around, air] = await Promise.all([loadAround(client, files), inAir()])
+  return { ...around, ...air }
 }
 /** The same for pieces that have left: nothing on them dries. */
 export const loadContextOfLeft = loadAround

@@ -1,6 +1,6 @@
 /** What the door answers over HTTP: the cookie of a session that begins or ends, and what came with the request. */
 import 'server-only'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import { isOwnAddress, isOwnOrigin, senderOf } from '@/origin'
 import { isTls, sessionCookie } from '@/sessionCookie'
 import type { Came, CameIn } from './door'

@@ -1,6 +1,6 @@
 /** Keys by which other programs come in, made and taken back by an owner. */
 import 'server-only'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { keyInput } from '@/core/input/door'
 import { addApiKey, endApiKey } from '@/db/apiKey'
 import type { Session } from '@/db/session'

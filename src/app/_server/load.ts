@@ -2,7 +2,7 @@
 import 'server-only'
 import { notFound } from 'next/navigation'
 import { cache } from 'react'
-import { z } from 'zod'
+import * as z from 'zod'
 import { climateIn, type Room } from '@/core/climate/rooms'
 import type { Reading } from '@/core/drying/windowFor'
 import type { SalesChannel, Studio } from '@/core/house/studio'
@@ -85,7 +85,7 @@ export interface PieceView {
 export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const file: PieceFile | null = await readPieceFile(client, id)
+    const [file, channels] = await Promise.all([readPieceFile(client, id), listChannels(client)])
     if (!file) return null
     const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, [file])
     const climate = climateIn(climates, file.piece.roomId, rooms)
@@ -96,7 +96,7 @@ export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
       air: climate.at(-1) ?? null,
       around,
       journey: readPiece(file, around),
-      channels: await listChannels(client),
+      channels,
       nowMs,
     }
   }),
@@ -114,10 +114,10 @@ async function idIn(params: Promise<{ id: string }>): Promise<PieceId> {
 /** The piece a route names as it stands in the records, for pages that read no windows and no figures from it; 404 likewise. */
 export async function getPieceFile(params: Promise<{ id: string }>): Promise<{ file: PieceFile; rooms: Room[] }> {
   const id = await idIn(params)
-  return readStudio(async (client) => ({
-    file: (await readPieceFile(client, id)) ?? notFound(),
-    rooms: await listRooms(client),
-  }))
+  return readStudio(async (client) => {
+    const [file, rooms] = await Promise.all([readPieceFile(client, id), listRooms(client)])
+    return { file: file ?? notFound(), rooms }
+  })
 }
 
 export interface Stock {
@@ -128,9 +128,13 @@ export interface Stock {
 }
 /** The shelf, and the mixes in the air that a piece stands in: for pages where something is taken of them. */
 export const loadStock = ({ around: { climate, nowMs } }: Pick<PieceView, 'around'>): Promise<Stock> =>
-  readStudio(async (client) => ({
-    products: await listProducts(client),
-    lots: await listLots(client),
-    batches: batchesIn([{ log: await listMixLog(client, daysAgo(nowMs, mixDays)), climate }]),
-  }))
-export const loadProducts = (): Promise<Product[]> => readStudio(listProducts)
+  readStudio(async (client) => {
+    const [products, lots, log] = await Promise.all([
+      listProducts(client),
+      listLots(client),
+      listMixLog(client, daysAgo(nowMs, mixDays)),
+    ])
+    return { products, lots, batches: batchesIn([{ log, climate }]) }
+  })
+/** Read once a request. */
+export const loadProducts = cache((): Promise<Product[]> => readStudio(listProducts))

@@ -44,17 +44,19 @@ export const loadWrittenBench = (): Promise<{ bench: WrittenBench; pieceIds: Pie
 
 async function readBenchOf(client: Client, nowMs: number): Promise<BenchRead> {
   const files = await readPieceFiles(client, await listOpenPieces(client))
-  const { studio, ...air } = await loadContext(client, nowMs, files)
+  const [{ studio, ...air }, week, products, lots, waiting] = await Promise.all([
+    loadContext(client, nowMs, files),
+    findWeek(client),
+    listProducts(client),
+    listLots(client),
+    listWaiting(client),
+  ])
   const { method, hours } = studio
-  const week = await findWeek(client)
   const around = {
     ...air,
-    method,
-    hours,
-    products: await listProducts(client),
-    lots: await listLots(client),
+    ...{ method, hours, products, lots },
     planned: plannedAhead(week, files),
-    waiting: (await listWaiting(client)).map(({ pieceId }) => pieceId),
+    waiting: waiting.map(({ pieceId }) => pieceId),
   }
   return { files, around, studio, week }
 }
@@ -77,8 +79,9 @@ async function expectedIn(client: Client, nowMs: number, rooms: readonly Room[])
 }
 /** Everybody with their hours; one pair of hands without a name where nobody is named. */
 async function readHands(client: Client, usual: WorkingHours): Promise<Hand[]> {
-  const own = new Map((await listPersonHours(client)).map(({ id, hours }) => [id, hours]))
-  const hands = (await listPeople(client)).map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
+  const [withOwn, people] = await Promise.all([listPersonHours(client), listPeople(client)])
+  const own = new Map(withOwn.map(({ id, hours }) => [id, hours]))
+  const hands = people.map(({ id, name }) => ({ id, name, hours: own.get(id) ?? usual }))
   return hands.length > 0 ? hands : [{ id: null, name: null, hours: usual }]
 }
 /** What hangs on the wall: the plan in force, its pieces, and whose hands. */
@@ -99,15 +102,14 @@ export const loadWeek = (): Promise<WrittenWeek> =>
     const { files, around, studio, week } = await readBenchOf(client, nowMs)
     const { hours: usual, zone } = studio
     const today = dayOf(daysAgo(nowMs, 0), zone)
-    const rest: WeekAround = {
-      zone,
-      hands: await readHands(client, usual),
-      others: await listOtherDays(client, dayAfter(today, -1)),
-      places: await findDryingPlaces(client),
-      expected: await expectedIn(client, nowMs, around.rooms),
-      forecasts: await listForecasts(client, today),
-      pace: await loadPace(client, nowMs),
-      week,
-    }
+    const [hands, others, places, expected, forecasts, pace] = await Promise.all([
+      readHands(client, usual),
+      listOtherDays(client, dayAfter(today, -1)),
+      findDryingPlaces(client),
+      expectedIn(client, nowMs, around.rooms),
+      listForecasts(client, today),
+      loadPace(client, nowMs),
+    ])
+    const rest: WeekAround = { zone, hands, others, places, expected, forecasts, pace, week }
     return writeWeek(writeBench(files, around), rest)
   })

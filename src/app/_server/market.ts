@@ -17,12 +17,12 @@ const likenesses = (holder.itinerumLikenesses ??= keepOfPieces(2_000))
 
 export type Market = Pick<DeskAround, 'unitPrice' | 'estimator' | 'channels' | 'sold' | 'isCut' | 'standing'>
 export async function readMarket(client: Client, studioId: StudioId, nowMs: number): Promise<Market> {
-  const sold = await listSold(client, mostSold, likenesses)
-  return {
-    ...{ sold, isCut: sold.length === mostSold },
-    unitPrice: unitPricesOf(await listProducts(client)),
-    estimator: await loadEstimator(client, studioId, nowMs),
-    channels: await listChannels(client),
-    standing: await countStanding(client),
-  }
+  const [sold, products, estimator, channels, standing] = await Promise.all([
+    listSold(client, mostSold, likenesses),
+    listProducts(client),
+    loadEstimator(client, studioId, nowMs),
+    listChannels(client),
+    countStanding(client),
+  ])
+  return { sold, isCut: sold.length === mostSold, unitPrice: unitPricesOf(products), estimator, channels, standing }
 }

@@ -1,6 +1,6 @@
 /** A snag written down, and the part's plan grown by the steps that mend it; a failed check is written beside it. */
 import 'server-only'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { Studio } from '@/core/house/studio'
 import type { mendInput } from '@/core/input/piece'
 import { aheadOn, doneOn, factsOf } from '@/core/piece/facts'

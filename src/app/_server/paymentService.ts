@@ -8,7 +8,7 @@
  * Amounts in minor units. Both bear `itinerum-signature`, as its notices do.
  */
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { signed } from '@/paymentSignature'
 
 const patienceMs = 8_000

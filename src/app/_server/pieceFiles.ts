@@ -4,7 +4,7 @@ import type { PieceId } from '@/core/measure/named'
 import type { Piece, PieceFile } from '@/core/piece/piece'
 import { findPiece } from '@/db/piece'
 import { readPieceFiles as readFiles } from '@/db/pieceFiles'
-import { keepOfPieces, type KeptOfPieces } from '@/db/pieceMark'
+import { keepOfPieces, type KeptOfPieces, listPieceMarks } from '@/db/pieceMark'
 import type { Client } from '@/db/pool'
 
 /** a file is some hundred lines */
@@ -16,8 +16,9 @@ const kept = (holder.itinerumFiles ??= keepOfPieces(mostFiles))
 export const readPieceFiles = (client: Client, pieces: readonly Piece[]): Promise<PieceFile[]> => readFiles(client, kept, pieces)
 
 export async function readPieceFile(client: Client, id: PieceId): Promise<PieceFile | null> {
-  const piece = await findPiece(client, id)
+  const marks = listPieceMarks(client, [id])
+  const [piece] = await Promise.all([findPiece(client, id), marks])
   if (!piece) return null
-  const [file] = await readPieceFiles(client, [piece])
+  const [file] = await readFiles(client, kept, [piece], marks)
   return file ?? null
 }

@@ -1,6 +1,6 @@
 /** What is offered to a client: made of what was typed and of the piece as it stands; taken by the client, or for them at the desk. */
 import 'server-only'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import { referenceAir } from '@/core/drying/air'
 import { draftSections } from '@/core/house/quoteDraft'
 import type { Studio } from '@/core/house/studio'

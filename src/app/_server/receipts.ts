@@ -1,6 +1,6 @@
 /** An invoice for a piece that was sold, and credit notes that take of it back. */
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Studio } from '@/core/house/studio'
 import type { Answer } from '@/core/input/issues'
 import { creditInput, invoiceInput } from '@/core/input/receipt'

@@ -53,6 +53,9 @@ export const readStudio = async <T>(work: Work<T>, waitMs = patienceMs): Promise
 
 /** The studio's facts and its people, read once a request. */
 export const loadHouse = cache((): Promise<{ studio: Studio; people: Person[] }> =>
-  readStudio(async (client) => ({ studio: await getStudio(client), people: await listPeople(client) })),
+  readStudio(async (client) => {
+    const [studio, people] = await Promise.all([getStudio(client), listPeople(client)])
+    return { studio, people }
+  }),
 )
 export const loadStudio = async (): Promise<Studio> => (await loadHouse()).studio

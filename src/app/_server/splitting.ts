@@ -1,7 +1,7 @@
 /** Some of a set become a piece of their own: its parts, its plan, what was done on it, its share of cost and hours. */
 import 'server-only'
 import { v7 as uuidv7 } from 'uuid'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { Studio } from '@/core/house/studio'
 import type { splitInput } from '@/core/input/piece'
 import { workStretches } from '@/core/log/labour'

@@ -1,6 +1,6 @@
 /** A piece taken in: its parts, the work around its paint, what it cost; from the form at the desk, or from a device at the kerb. */
 import 'server-only'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { Studio } from '@/core/house/studio'
 import type { intakeInput } from '@/core/input/piece'
 import type { NewEntry } from '@/db/entry'

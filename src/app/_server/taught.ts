@@ -6,7 +6,7 @@ import type { PieceId } from '@/core/measure/named'
 import { readPieces } from '@/core/piece/journey'
 import type { Piece } from '@/core/piece/piece'
 import { listLeft } from '@/db/piece'
-import { keepOfPieces, type KeptOfPieces, readByMarks } from '@/db/pieceMark'
+import { keepOfPieces, type KeptOfPieces, listPieceMarks, readByMarks } from '@/db/pieceMark'
 import type { Client } from '@/db/pool'
 import { sumCredits } from '@/db/receipt'
 import { getStudio, listChannels, listPeople } from '@/db/studio'
@@ -31,7 +31,7 @@ const kept = (holder.itinerumResults ??= keepOfPieces(2_000))
 async function resultsOf(client: Client, studio: Studio, pieces: readonly Piece[]): Promise<Result[]> {
   const nowMs = Date.now()
   const ids = pieces.map(({ id }) => id)
-  const credits = await sumCredits(client, ids)
+  const [credits, marks] = await Promise.all([sumCredits(client, ids), listPieceMarks(client, ids)])
   const byOf = (id: PieceId) => JSON.stringify([studio, credits.get(id) ?? 0])
   const reckon = async (wanted: readonly PieceId[]): Promise<Map<PieceId, Came>> => {
     const files = await readPieceFiles(
@@ -48,7 +48,7 @@ async function resultsOf(client: Client, studio: Studio, pieces: readonly Piece[
       }),
     )
   }
-  const came = await readByMarks(client, kept, ids, reckon, (id, { by, untilMs }) => untilMs > nowMs && by === byOf(id))
+  const came = await readByMarks(marks, kept, ids, reckon, (id, { by, untilMs }) => untilMs > nowMs && by === byOf(id))
   return ids.flatMap((id) => came.get(id)?.result ?? [])
 }
 
@@ -60,14 +60,17 @@ export interface Taught {
 }
 export const loadTaught = (): Promise<Taught> =>
   readStudio(async (client) => {
-    const studio = await getStudio(client)
-    const left = await listLeft(client, mostPieces)
-    const channels = await listChannels(client)
+    const [studio, left, channels, people] = await Promise.all([
+      getStudio(client),
+      listLeft(client, mostPieces),
+      listChannels(client),
+      listPeople(client),
+    ])
     const rents = new Map(channels.map(({ id, rent }) => [id, rent]))
     return {
       studio,
       results: bearRents(await resultsOf(client, studio, left), rents, left.length >= mostPieces),
       channels,
-      people: await listPeople(client),
+      people,
     }
   })

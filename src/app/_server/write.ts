@@ -5,7 +5,7 @@
 import 'server-only'
 import { revalidatePath } from 'next/cache'
 import { headers } from 'next/headers'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { Studio } from '@/core/house/studio'
 import type { House } from '@/core/input/fields'
 import type { Answer, IssueCode } from '@/core/input/issues'

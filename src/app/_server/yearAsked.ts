@@ -1,6 +1,6 @@
 /** The year that a table for a bookkeeper is asked for, and where it begins and ends on the studio's wall. */
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { dayOf, instantOf } from '@/core/measure/time'
 
 const asked = z.coerce.number().int().min(2000).max(2098)

@@ -1,5 +1,5 @@
 /** A desk left before its plan was taken, as the device keeps it: what can still be read of it, for the plan it was begun on. Pure. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { familyCodes } from '@/core/craft/families'
 import { lookCodes } from '@/core/craft/looks'
 import { operations } from '@/core/craft/operations'

@@ -2,7 +2,7 @@
  * A whole studio as one archive: a file of rows for each table, photographs as files, and a manifest that says what there must be. What a
  * row looks like follows from the columns of its table, so that no table and no column can be forgotten. Pure.
  */
-import { z } from 'zod'
+import * as z from 'zod'
 
 /** What a column holds, as JSON writes it. */
 export const columnTypes = {

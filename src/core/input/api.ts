@@ -1,5 +1,5 @@
 /** What other programs may ask of a studio, and how it answers: one table, by which requests are read, answers written, and their description made. Pure. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { KeyMay } from '../house/keys'
 import { noteInput } from './entry'
 

@@ -1,5 +1,5 @@
 /** What is written away from the bench and kept by a device like it: at the kerb, in the shop. */
-import type { z } from 'zod'
+import type * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import type { EntryId, Instant } from '@/core/measure/named'
 import { bidInput } from './bid'

@@ -2,7 +2,7 @@
  * What is written at the bench, as entries of the log: the server stores them, and a device that has no connection reads its
  * own log by the same table until they are stored. Pure.
  */
-import { z } from 'zod'
+import * as z from 'zod'
 import { unitOf } from '@/core/craft/families'
 import { componentsOf } from '@/core/craft/mixes'
 import { codesOf } from '@/core/craft/parts'

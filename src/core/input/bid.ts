@@ -1,5 +1,5 @@
 /** What may be entered at the kerb: a card as a device keeps it, and what became of what was looked at. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { leadFindings } from '@/core/craft/lead'
 import { lookCodes } from '@/core/craft/looks'
 import { codesOf, existingFinishes, substrates } from '@/core/craft/parts'

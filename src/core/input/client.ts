@@ -1,5 +1,5 @@
 /** What is typed about a client's page, at the desk and on the page itself. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { clientLanguages, clientShows, linkDays, mostWordLetters } from '../house/clientPage'
 import { tokenInput } from './door'
 import { id, instant } from './fields'

@@ -1,5 +1,5 @@
 /** What is typed at the door: a name and a password, an invitation that is taken up. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { keyDays, keyMay } from '@/core/house/keys'
 import { roles } from '@/core/house/roles'
 import { chosen } from './entry'

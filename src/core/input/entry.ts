@@ -1,5 +1,5 @@
 /** What may be entered at the bench: clocks, coats, costs, notes, and putting any of them right. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { families, type FamilyCode, unitOf } from '@/core/craft/families'
 import { checkCodes } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'

@@ -2,9 +2,10 @@
  * The fields that forms are made of, read the same way in the browser and on the server. Each takes what was typed and
  * gives a core value, or a sentence that says what to do.
  */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type AmountUnit, parseAmount, smallUnit } from '@/core/measure/amount'
 import { parseLength } from '@/core/measure/length'
+import { parseMinutes } from '@/core/measure/minutes'
 import { moneyText, parseMoney, parseSignedMoney, type Reckoning } from '@/core/measure/money'
 import { firstYear, instantOf, isDay, isInstant, lastYear } from '@/core/measure/time'
 import type { Measuring } from '@/core/measure/units'
@@ -127,14 +128,6 @@ export const colourHex = z
   .toLowerCase()
   .regex(/^#[0-9a-f]{6}$/, 'Choose a colour value, like #b24a2f.')
 
-/** Minutes from "35", "35 min", "1 h 20", "1:20"; null for none of these or more than a day. */
-export function parseMinutes(text: string): number | null {
-  const bare = text.trim().toLowerCase()
-  const match = /^(?:(\d+)\s*(?:h|:)\s*)?(\d+)?\s*(?:m|min|minutes)?$/.exec(bare)
-  if (!match || bare === '' || (match[1] === undefined && match[2] === undefined)) return null
-  const minutes = Number(match[1] ?? 0) * 60 + Number(match[2] ?? 0)
-  return minutes <= 1440 ? minutes : null
-}
 export const optionalMinutes = z.string().transform((text, context) => {
   if (text.trim() === '') return null
   const minutes = parseMinutes(text)

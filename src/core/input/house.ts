@@ -1,5 +1,5 @@
 /** What may be entered about the house and its shelf. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { type ConsumableCode, consumableCodes } from '@/core/craft/consumables'
 import { families, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'

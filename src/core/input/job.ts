@@ -1,5 +1,5 @@
 /** What may be entered of the work around the paint, and of a part that is not painted. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { countCodes, jobOperations, sides } from '@/core/craft/job'
 import { careKinds } from '@/core/plan/care'
 import { id, instant, words } from './fields'

@@ -2,7 +2,7 @@
  * What stands on a tin's label, as it is typed and as it is shared: JSON with its units in its names, so that any program can read it.
  * Pure.
  */
-import { z } from 'zod'
+import * as z from 'zod'
 import { familyCodes } from '@/core/craft/families'
 import type { Label } from '@/core/craft/label'
 import { sheenCodes, shines } from '@/core/craft/sheen'

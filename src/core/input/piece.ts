@@ -1,5 +1,5 @@
 /** What may be entered about a piece: intake, its parts and measurements, its facts later, its ending. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { assessTests, signs } from '@/core/assess/tests'
 import { paintCodes } from '@/core/craft/families'
 import { leadFindings } from '@/core/craft/lead'

@@ -1,5 +1,5 @@
 /** What may be entered about how a house makes its prices, and how it is kept. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import { parseArea } from '@/core/measure/length'
 import { articles } from '@/core/piece/articles'

@@ -1,5 +1,5 @@
 /** What is typed of an offer to a client, what is said to it, and what was paid. An offer that was kept is read by its own shape. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { layerKinds } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { sheenCodes } from '@/core/craft/sheen'

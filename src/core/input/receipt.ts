@@ -1,5 +1,5 @@
 /** What may be entered about invoices and credit notes, and how they are kept. */
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Receipt } from '@/core/price/receipt'
 import { type House, id, moneyAboveNothing, words } from './fields'
 

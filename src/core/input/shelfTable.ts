@@ -3,7 +3,7 @@
  * said at its place. Nothing is guessed. Pure; numbers for what is new are made by whoever asks.
  */
 import Papa from 'papaparse'
-import { z } from 'zod'
+import * as z from 'zod'
 import { familyCodes, getFamily, unitOf } from '@/core/craft/families'
 import { codesOf } from '@/core/craft/parts'
 import { type Sheen, sheenCodes, sheens, sheensOf } from '@/core/craft/sheen'

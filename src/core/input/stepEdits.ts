@@ -1,5 +1,5 @@
 /** What the painter does to the steps of a plan, as it is sent and stored. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { checkCodes, operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'
 import { mostMinutes } from '@/core/plan/job'

@@ -1,5 +1,5 @@
 /** What may be entered about what stands on the shelf: counted, or brought in as a table. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import { countReasons } from '@/core/stock/count'
 import { amountHint, type House, id, instant, readAmount } from './fields'

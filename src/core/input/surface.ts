@@ -1,5 +1,5 @@
 /** What may be entered of a measured face. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import { reliefs } from '@/core/measure/surfaceArea'
 import { figure, type House, id, length } from './fields'

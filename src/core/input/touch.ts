@@ -1,5 +1,5 @@
 /** A colour, and a layer of a finish, as they are typed, stored and sent. The value of a shade is reckoned from its parts. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { familyCodes } from '@/core/craft/families'
 import { operations } from '@/core/craft/operations'
 import { codesOf } from '@/core/craft/parts'

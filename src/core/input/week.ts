@@ -1,5 +1,5 @@
 /** What may be entered of the week: the plan that is taken, a day that is other than usual, people's hours, drying places. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { daysBetween, isDay } from '@/core/measure/time'
 import { stretchOf } from '@/core/measure/workingHours'
 import { chosen } from './entry'

@@ -15,6 +15,7 @@ import { batchesIn } from '@/core/log/batch'
 import { judgedOf } from '@/core/piece/judged'
 import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
+import { whereShown } from '@/ui/frame/later'
 import { Link } from '@/ui/frame/Link'
 import { HandsChoice } from '@/ui/outbox/hands'
 import { useOutbox } from '@/ui/outbox/useOutbox'
@@ -27,10 +28,11 @@ import { CurrentStep } from './CurrentStep'
 import { DayLines } from './DayLines'
 import { DoneSheetProvider } from './DoneSheet'
 import { EndsToSettle } from './EndsToSettle'
-import { IfStopped } from './IfStopped'
 import { NextLine } from './NextLine'
-import { Reminders } from './Reminders'
 import { WaitsForClient } from './WaitsForClient'
+
+const Reminders = whereShown(async () => (await import('./Reminders')).Reminders)
+const IfStopped = whereShown(async () => (await import('./IfStopped')).IfStopped)
 
 const whyWords: Record<WhyCode, string> = {
   running: 'Its clock is running.',

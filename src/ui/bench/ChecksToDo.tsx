@@ -8,10 +8,12 @@ import type { Journey, PartJourney } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
 import type { PlanStep } from '@/core/piece/piece'
 import { useMoment } from '@/ui/form/useMoment'
+import { later } from '@/ui/frame/later'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { checkAsks, checkHows } from '@/words/checks'
 import { stepTitle } from '@/words/craft'
-import { SnagForm } from './SnagForm'
+
+const SnagForm = later(async () => (await import('./SnagForm')).SnagForm)
 
 export function ChecksToDo({ journeys, around }: { journeys: readonly Journey[]; around: CardContext }) {
   const pending = journeys

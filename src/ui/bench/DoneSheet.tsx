@@ -1,22 +1,12 @@
 'use client'
-/**
- * A step has ended: what went on, said in a sentence as the plan and the last like coat have it, and the check that ends it,
- * asked in its own words. The usual coat is one tap more; what was different is opened; what is wrong becomes a snag.
- */
-import { Dialog } from 'radix-ui'
+/** The sheet of a step that has ended, over whichever page it ended on. */
 import { createContext, type ReactNode, useCallback, useContext, useState } from 'react'
-import { v7 as uuidv7 } from 'uuid'
-import { withMixes } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { Reading } from '@/core/drying/windowFor'
 import type { Instant } from '@/core/measure/named'
-import { isKey, useTapGuard } from '@/ui/form/useTapGuard'
-import { Sheet } from '@/ui/frame/Sheet'
-import { useOutbox } from '@/ui/outbox/useOutbox'
-import { cardName, stepTitle } from '@/words/craft'
-import { CoatForm } from './CoatForm'
-import { SnagForm } from './SnagForm'
-import { type Judged, Question, Verdicts } from './Verdicts'
+import { later } from '@/ui/frame/later'
+
+const DoneDialog = later(async () => (await import('./DoneDialog')).DoneDialog)
 
 type Open = (card: StepCard, endedAt: Instant, only?: 'coat') => void
 const DoneSheetContext = createContext<Open>(() => undefined)
@@ -34,81 +24,5 @@ export function DoneSheetProvider({ air, children }: { air: Reading | null; chil
       {children}
       {open && <DoneDialog key={open.card.stepId} {...open} air={air} done={() => setOpen(null)} />}
     </DoneSheetContext>
-  )
-}
-
-interface Props {
-  card: StepCard
-  endedAt: Instant
-  air: Reading | null
-  done: () => void
-}
-
-function DoneDialog(props: Props) {
-  const { send } = useOutbox()
-  const { calm } = useTapGuard(true)
-  const { card, endedAt, done } = props
-  const [checkId] = useState(() => uuidv7())
-  const on = { pieceId: card.pieceId, partId: card.partId, stepId: card.stepId, at: endedAt }
-  const answer = (result: 'pass' | 'later') => {
-    if (card.check)
-      void send('checkStep', { entryId: checkId, ...on, checkCode: card.check, result }, `Checked: ${cardName(card)}`)
-    done()
-  }
-  return (
-    // closed without an answer, the check is asked again later
-    <Dialog.Root open onOpenChange={(next) => !next && answer('later')}>
-      <Sheet
-        onPointerDownOutside={(event) => calm || event.preventDefault()}
-        onClickCapture={(event) => {
-          if (calm || isKey(event)) return
-          event.preventDefault()
-          event.stopPropagation()
-        }}
-      >
-        <div role="group" aria-disabled={calm ? undefined : true}>
-          <Done {...props} answer={answer} />
-        </div>
-      </Sheet>
-    </Dialog.Root>
-  )
-}
-
-function Done({ card, endedAt, air, done, answer }: Props & { answer: (result: 'pass' | 'later') => void }) {
-  const { entries } = useOutbox()
-  // what was mixed a moment ago is offered, though the page was made before
-  const [plan] = useState(() => card.coat && withMixes(card.coat, card.stepId, entries, Date.parse(endedAt)))
-  const [failedId] = useState(() => uuidv7())
-  const [wrong, setWrong] = useState(false)
-  const judge = (verdict: Judged) => (verdict === 'fail' ? setWrong(true) : answer(verdict))
-  return (
-    <div>
-      <p className="eyebrow">
-        {card.pieceName} · {card.partName}
-      </p>
-      <Dialog.Title className="title text-3xl">{stepTitle(card.step)}</Dialog.Title>
-      {wrong ? (
-        <div className="mt-3">
-          <Dialog.Description className="mb-4 text-soft">What is wrong with it, and where?</Dialog.Description>
-          <SnagForm
-            on={{
-              ...card,
-              failed: card.check ? { entryId: failedId, stepId: card.stepId, checkCode: card.check } : null,
-            }}
-            done={done}
-          />
-        </div>
-      ) : plan ? (
-        <CoatForm card={card} plan={plan} endedAt={endedAt} air={air} judge={judge} />
-      ) : (
-        <>
-          <Dialog.Description className="sr-only">Was it done well?</Dialog.Description>
-          <Question check={card.check} />
-          <div className="mt-5">
-            <Verdicts words="Yes, well done" judge={judge} check />
-          </div>
-        </>
-      )}
-    </div>
   )
 }

@@ -2,8 +2,10 @@
 /** Steps that two people ended: said at the bench too, where the next of them stands. */
 import type { Journey } from '@/core/piece/journey'
 import { lanesOf } from '@/core/piece/lanes'
+import { whereShown } from '@/ui/frame/later'
 import { stepTitle } from '@/words/craft'
-import { EndConflict } from './EndConflict'
+
+const EndConflict = whereShown(async () => (await import('./EndConflict')).EndConflict)
 
 export function EndsToSettle({ journeys }: { journeys: readonly Journey[] }) {
   const open = journeys

@@ -17,24 +17,21 @@ import { useEntryForm } from '@/ui/form/useEntryForm'
 import { useMoment } from '@/ui/form/useMoment'
 import { Sheet } from '@/ui/frame/Sheet'
 import { useOutbox } from '@/ui/outbox/useOutbox'
-import { cardName, stepTitle } from '@/words/craft'
+import { stepTitle } from '@/words/craft'
 import { lotWords } from '@/words/stock'
 
 interface Props {
   card: StepCard
   plan: CoatPlan
   making: MixPlan
+  close: () => void
 }
 
-export function MixButton(props: Props) {
-  const [open, setOpen] = useState(false)
+export function MixSheet(props: Props) {
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="press" aria-label={`Mix it: ${cardName(props.card)}`}>
-        Mix it
-      </Dialog.Trigger>
+    <Dialog.Root open onOpenChange={props.close}>
       <Sheet>
-        <MixForm {...props} done={() => setOpen(false)} />
+        <MixForm {...props} />
       </Sheet>
     </Dialog.Root>
   )
@@ -49,7 +46,7 @@ function likelyFrom({ family, hex }: Component, making: MixPlan): { productId: P
   return { productId, lotId: lotsOf(making, productId)[0]?.id ?? '' }
 }
 
-function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
+function MixForm({ card, plan, making, close }: Props) {
   const house = useHouse()
   const { send } = useOutbox()
   const partsOf = (mix: string, volume: number) => componentsOf(mix, volume, plan.family, making.paint, making.colours)
@@ -75,7 +72,7 @@ function MixForm({ card, plan, making, done }: Props & { done: () => void }) {
       const volume = plainAmount(parseAmount(typed.volume, plan.unit, house) ?? plan.amount, plan.unit)
       return send('mixBatch', { ...typed, volume, at: moment() }, `Mixed: ${typed.mix}, ${card.pieceName}`)
     },
-    done,
+    close,
   )
   const { register, watch, setValue } = form
   const components = partsOf(watch('mix'), parseAmount(watch('volume'), plan.unit, house) ?? NaN)

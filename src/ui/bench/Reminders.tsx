@@ -1,15 +1,18 @@
 'use client'
 /** Told before a window opens and before it closes: on the page, as a sound, as a notification where the browser may. */
-import { Toast } from 'radix-ui'
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { dueReminders, type Reminder } from '@/core/bench/reminders'
 import type { Journey } from '@/core/piece/journey'
 import { useHouse } from '@/ui/form/house'
 import { useStored } from '@/ui/form/useStored'
+import { later } from '@/ui/frame/later'
 import { chime } from '@/ui/time/chime'
 import { useNow } from '@/ui/time/now'
 import { stepTitle } from '@/words/craft'
 import { clockTime, type Wall } from '@/words/time'
+import type { Told } from './Toasts'
+
+const Toasts = later(async () => (await import('./Toasts')).Toasts)
 
 const never = () => () => undefined
 /** What the browser says of notifications; `none` where it has none. */
@@ -27,7 +30,7 @@ export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
   const nowMs = useNow()
   const house = useHouse()
   const since = useRef<number | null>(null)
-  const [told, tell] = useState<readonly { key: string; words: string }[]>([])
+  const [told, tell] = useState<readonly Told[]>([])
   const [sound, setSound] = useStored('itinerum.sound')
   const loud = sound === 'on'
   const [allowed, setAllowed] = usePermission()
@@ -47,19 +50,7 @@ export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
   }
   return (
     <div className="mt-4 flex flex-wrap items-center gap-2">
-      <Toast.Provider duration={60_000} swipeDirection="up">
-        {told.map(({ key, words }) => (
-          <Toast.Root
-            key={key}
-            className="sheet flex items-center justify-between gap-4 p-3 pl-5"
-            onOpenChange={(open) => open || tell((before) => before.filter((each) => each.key !== key))}
-          >
-            <Toast.Title className="text-lg font-semibold">{words}</Toast.Title>
-            <Toast.Close className="press">Seen</Toast.Close>
-          </Toast.Root>
-        ))}
-        <Toast.Viewport className="fixed inset-x-4 top-3 z-50 mx-auto grid max-w-xl gap-2" />
-      </Toast.Provider>
+      {told.length > 0 && <Toasts told={told} seen={(key) => tell((before) => before.filter((each) => each.key !== key))} />}
       <span className="text-soft">Told before a window opens and closes:</span>
       <button
         type="button"

@@ -2,19 +2,18 @@
 /** For windows of minutes: the whole screen counts one section down; tap anywhere for the next. The screen stays awake. */
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
-import { NothingBelow } from '@/ui/frame/Sheet'
+import { NothingBelow, useFocusBack } from '@/ui/frame/Sheet'
 import { chime } from '@/ui/time/chime'
 import { useAwake } from '@/ui/time/useAwake'
 
-export function SectionTimer({ title, seconds }: { title: string; seconds: number }) {
-  const [open, setOpen] = useState(false)
+export function SectionTimer({ title, seconds, close }: { title: string; seconds: number; close: () => void }) {
+  const back = useFocusBack()
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="press">By sections</Dialog.Trigger>
+    <Dialog.Root open onOpenChange={close}>
       <Dialog.Portal>
-        <Dialog.Content className="fixed inset-0 z-50 bg-ground text-ink" aria-describedby={undefined}>
+        <Dialog.Content className="fixed inset-0 z-50 bg-ground text-ink" aria-describedby={undefined} onCloseAutoFocus={back}>
           <NothingBelow />
-          <Counting title={title} seconds={seconds} close={() => setOpen(false)} />
+          <Counting title={title} seconds={seconds} close={close} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

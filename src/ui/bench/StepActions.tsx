@@ -3,23 +3,24 @@
 import { type MouseEvent, useState } from 'react'
 import type { StepCard } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
-import { parseMinutes } from '@/core/input/fields'
 import { isForgotten, ranMinutes } from '@/core/log/labour'
 import type { Instant } from '@/core/measure/named'
-import { TextField, Trouble } from '@/ui/form/Field'
+import { Trouble } from '@/ui/form/Field'
 import { useTapGuard } from '@/ui/form/useTapGuard'
-import { StepPhoto } from '@/ui/photo/AddPhotos'
+import { later, whereShown } from '@/ui/frame/later'
 import { useNow } from '@/ui/time/now'
 import { stepTitle } from '@/words/craft'
 import { issueWords } from '@/words/issues'
 import { spanWords } from '@/words/time'
-import { ClockEnds } from './ClockEnds'
 import { useDoneSheet } from './DoneSheet'
-import { MixButton } from './MixSheet'
+import { MixButton } from './MixButton'
 import { RemedyButton } from './RemedyButton'
-import { SectionTimer } from './SectionTimer'
 import { useStep } from './useStep'
 import { OfferLink } from './WaitsForClient'
+
+const TookForm = later(async () => (await import('./TookForm')).TookForm)
+const StepPhoto = whereShown(async () => (await import('@/ui/photo/AddPhotos')).StepPhoto)
+const SectionTimer = later(async () => (await import('./SectionTimer')).SectionTimer)
 
 export function StepActions({ card, large = false }: { card: StepCard; large?: boolean }) {
   const step = useStep(card)
@@ -91,7 +92,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
             {paused ? 'Go on' : 'Pause'}
           </button>
         )}
-        {running && card.sectionSeconds !== null && <SectionTimer title={stepTitle(card.step)} seconds={card.sectionSeconds} />}
+        {running && card.sectionSeconds !== null && <BySections title={stepTitle(card.step)} seconds={card.sectionSeconds} />}
         <button type="button" className="press" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           {running ? 'It took…' : 'Done already…'}
         </button>
@@ -104,6 +105,19 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
         <Trouble>{step.issue ? issueWords[step.issue] : null}</Trouble>
       </div>
     </div>
+  )
+}
+
+/** Counts section by section, the whole screen for it. */
+function BySections(counted: { title: string; seconds: number }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <>
+      <button type="button" className="press" aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(true)}>
+        By sections
+      </button>
+      {open && <SectionTimer {...counted} close={() => setOpen(false)} />}
+    </>
   )
 }
 
@@ -131,63 +145,5 @@ function Main({ words, said = words, step, size, beside = false, ...guarded }: M
     >
       {words}
     </button>
-  )
-}
-
-interface Took {
-  step: ReturnType<typeof useStep>
-  running: boolean
-  nowMs: number
-  finish: (at: Instant, minutes: string) => void
-}
-
-/** How long it took, typed or dragged; a helper's time; a step that is left out. */
-function TookForm({ step, running, nowMs, finish }: Took) {
-  const [typed, setTyped] = useState('')
-  const [trouble, setTrouble] = useState<string | undefined>()
-  const { startedAt } = step.clock
-  const finishTyped = () => {
-    if (parseMinutes(typed) === null) return setTrouble('Write minutes like 35, 35 min or 1 h 20.')
-    setTrouble(undefined)
-    finish(new Date().toISOString(), typed)
-  }
-  return (
-    <div className="mt-3 max-w-xl">
-      {running && startedAt && (
-        <ClockEnds startedAt={startedAt} nowMs={nowMs} finish={(at, minutes) => finish(at, String(minutes))} />
-      )}
-      <div className="mt-3 flex flex-wrap items-end gap-3">
-        <TextField
-          label="How long it took"
-          placeholder="35 min"
-          value={typed}
-          trouble={trouble}
-          onChange={(event) => setTyped(event.target.value)}
-          className="w-40"
-        />
-        <button type="button" onClick={finishTyped} className="press press-now">
-          Write it down
-        </button>
-        {running && (
-          <button
-            type="button"
-            className="press"
-            onClick={() => {
-              if (parseMinutes(typed) === null) return setTrouble('Write the helper’s minutes, like 25.')
-              setTrouble(undefined)
-              setTyped('')
-              void step.help(typed)
-            }}
-          >
-            A helper’s time
-          </button>
-        )}
-        {!running && (
-          <button type="button" onClick={() => void step.leaveOut()} className="press">
-            Leave this step out
-          </button>
-        )}
-      </div>
-    </div>
   )
 }

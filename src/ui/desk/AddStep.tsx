@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { standardMinutes } from '@/core/craft/minutes'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
-import { parseMinutes } from '@/core/input/fields'
+import { parseMinutes } from '@/core/measure/minutes'
 import { ownOperations, type OwnStep, type Spot } from '@/core/plan/stepEdits'
 import { ChoiceField, TextField } from '@/ui/form/Field'
 import { useTapGuard } from '@/ui/form/useTapGuard'

@@ -3,7 +3,7 @@
 import { useId, useState } from 'react'
 import { unitOf } from '@/core/craft/families'
 import type { PlannedStep } from '@/core/finish/step'
-import { parseMinutes } from '@/core/input/fields'
+import { parseMinutes } from '@/core/measure/minutes'
 import type { StepChange } from '@/core/plan/stepEdits'
 import { CommittedField } from '@/ui/form/CommittedField'
 import { spanWords } from '@/words/time'

@@ -3,7 +3,7 @@
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useState } from 'react'
 import { type DefaultValues, type FieldPath, type FieldValues, get, useForm, type UseFormReturn } from 'react-hook-form'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { Answer } from '@/core/input/issues'
 import { useWrite } from './useWrite'
 

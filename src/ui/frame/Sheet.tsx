@@ -1,7 +1,7 @@
 'use client'
 /** A sheet laid over the page: from below on a phone, in the middle of a desk. */
 import { Dialog } from 'radix-ui'
-import type { ComponentProps } from 'react'
+import { type ComponentProps, useState } from 'react'
 import { useNothingBelow } from '@/ui/form/useTapGuard'
 
 const place =
@@ -9,15 +9,25 @@ const place =
 
 /** Inside a `Dialog.Root`, which says whether it lies there. */
 export function Sheet({ children, ...props }: Omit<ComponentProps<typeof Dialog.Content>, 'className'>) {
+  const back = useFocusBack()
   return (
     <Dialog.Portal>
       <Dialog.Overlay className="fixed inset-0 z-30 bg-black/50" />
-      <Dialog.Content {...props} className={place}>
+      <Dialog.Content onCloseAutoFocus={back} {...props} className={place}>
         <NothingBelow />
         {children}
       </Dialog.Content>
     </Dialog.Portal>
   )
+}
+/** Keys go on from where they were before a sheet lay there, whatever opened it; for `onCloseAutoFocus`. */
+export function useFocusBack(): (event: Event) => void {
+  const [opener] = useState(() => (typeof document === 'undefined' ? null : document.activeElement))
+  return (event) => {
+    if (!(opener instanceof HTMLElement) || !opener.isConnected || opener === document.body) return
+    event.preventDefault()
+    opener.focus()
+  }
 }
 /** Stands in the sheet for as long as it lies there. */
 export function NothingBelow() {

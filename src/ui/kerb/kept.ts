@@ -1,6 +1,6 @@
 /** Cards as a device keeps them: what was tapped and typed, and what became of it. Pure. */
 import { v7 as uuidv7 } from 'uuid'
-import { z } from 'zod'
+import * as z from 'zod'
 import { codesOf } from '@/core/craft/parts'
 import { type KerbCard, wholeBid } from '@/core/house/kerb'
 import { bidOutcomes, kerbFacts } from '@/core/input/bid'

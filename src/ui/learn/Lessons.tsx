@@ -1,17 +1,11 @@
-'use client'
 /** What this studio has seen of drying, beside the label: how often, how far, and taken up only on purpose. */
-import { useRouter } from 'next/navigation'
-import { v7 as uuidv7 } from 'uuid'
 import { type FamilyCode, getFamily } from '@/core/craft/families'
 import type { Learned } from '@/core/learn/learned'
 import type { Instant } from '@/core/measure/named'
-import { useActions } from '@/ui/form/actions'
-import { Trouble } from '@/ui/form/Field'
-import { useHouse } from '@/ui/form/house'
-import { useWrite } from '@/ui/form/useWrite'
 import { timesWords } from '@/words/measure'
 import { capital } from '@/words/text'
-import { dateWords, spanWords } from '@/words/time'
+import { dateWords, spanWords, type Wall } from '@/words/time'
+import { TakeUp } from './TakeUp'
 
 export interface LessonLine {
   family: FamilyCode
@@ -37,18 +31,13 @@ export function Lessons({
   lessons,
   learned,
   figures,
+  house,
 }: {
   lessons: readonly LessonLine[]
   learned: Learned
   figures: readonly FigureLine[]
+  house: Wall
 }) {
-  const { takeDryingFigure } = useActions()
-  const write = useWrite(takeDryingFigure)
-  const router = useRouter()
-  const house = useHouse()
-  const take = async (family: FamilyCode, back: boolean) => {
-    if (await write.send({ id: uuidv7(), family, at: new Date().toISOString(), back })) router.refresh()
-  }
   if (lessons.length === 0)
     return (
       <p className="mt-2 max-w-prose">
@@ -77,29 +66,11 @@ export function Lessons({
                   {!same && `It would open after ${rangeWords(label[0] * p50, label[1] * p80)} at 21 °C and 50 %.`}
                 </p>
               </div>
-              <span className="flex gap-2">
-                {!same && (
-                  <button
-                    type="button"
-                    className={`press ${count >= enough ? 'press-now' : ''}`}
-                    disabled={write.pending}
-                    aria-label={`Take it up: ${getFamily(family).words}`}
-                    onClick={() => void take(family, false)}
-                  >
-                    Take it up
-                  </button>
-                )}
-                {inForce && (
-                  <button type="button" className="press" disabled={write.pending} onClick={() => void take(family, true)}>
-                    Back to the label
-                  </button>
-                )}
-              </span>
+              <TakeUp family={family} canTake={!same} isEnough={count >= enough} isTaken={inForce !== undefined} />
             </li>
           )
         })}
       </ul>
-      <Trouble>{write.issue}</Trouble>
       {figures.length > 0 && (
         <details className="mt-3">
           <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">

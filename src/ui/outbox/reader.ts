@@ -1,11 +1,12 @@
-/** How a draft is read as the entry it will be: known once a page is open that writes. Pages that only show need none of it. */
+/** How a draft is read as the entry it will be: known a moment after a page is open that writes. Pages that only show need none of it. */
 import type { House } from '@/core/input/fields'
 import type { Entry } from '@/core/log/entry'
 import type { Kept } from '@/outbox/store'
 
-export type Read = (draft: Pick<Kept, 'action' | 'typed'>, house: House) => Entry | null
+/** null: it is no entry, or can’t be read; undefined: nobody can tell yet */
+export type Read = (draft: Pick<Kept, 'action' | 'typed'>, house: House) => Entry | null | undefined
 
-let read: Read = () => null
+let read: Read = () => undefined
 const listeners = new Set<() => void>()
 
 export const readDraft: Read = (draft, house) => read(draft, house)

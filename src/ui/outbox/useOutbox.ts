@@ -1,9 +1,14 @@
 'use client'
 /** The outbox for whoever writes: with it comes the reading of drafts, so that what is tapped shows at once. */
-import { type BenchAction, benchWrites, entryFromText } from '@/core/input/bench'
+import { useEffect } from 'react'
+import { insist } from '@/ui/frame/later'
 import { type Outbox, useOutboxState } from './outbox'
 import { setReader } from './reader'
 
-setReader(({ action, typed }, house) => (action in benchWrites ? entryFromText(action as BenchAction, typed, house) : null))
+let coming: Promise<void> | undefined
+const comes = () => (coming ??= insist(() => import('./readDrafts')).then(({ readDrafts }) => setReader(readDrafts)))
 
-export const useOutbox = (): Outbox => useOutboxState()
+export function useOutbox(): Outbox {
+  useEffect(() => void comes(), [])
+  return useOutboxState()
+}

@@ -2,7 +2,7 @@
 /** The fields of one part, sent as one: added to its piece, or put right. */
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Answer } from '@/core/input/issues'
 import { partInput } from '@/core/input/piece'
 import type { PieceId } from '@/core/measure/named'

@@ -8,7 +8,8 @@ import type { CrossSection as SectionModel } from '@/core/piece/section'
 import { Section } from '@/ui/drawing/Section'
 import { refusalWords } from '@/words/craft'
 
-export type LookDrawn = { code: LookCode } & ({ section: SectionModel } | { refusal: RefusalCode })
+/** `section`: null until it is drawn */
+export type LookDrawn = { code: LookCode } & ({ section: SectionModel | null } | { refusal: RefusalCode })
 
 export function LookChoice({
   look,
@@ -43,11 +44,11 @@ export function LookChoice({
               title={getLook(each.code).tells}
               className="sheet flex w-24 shrink-0 cursor-pointer snap-start flex-col overflow-hidden text-left sm:w-auto outline-offset-2 data-[state=checked]:outline-4 data-[state=checked]:outline-now"
             >
-              {'section' in each ? (
+              {'section' in each && each.section ? (
                 <Section model={each.section} className="w-full shrink-0" />
               ) : (
                 <span className="title grid aspect-square w-full shrink-0 place-items-center bg-well text-xl text-soft">
-                  not here
+                  {'refusal' in each && 'not here'}
                 </span>
               )}
               <span className="px-2 py-1.5 text-sm font-semibold leading-tight">{getLook(each.code).words}</span>

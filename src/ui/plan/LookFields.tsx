@@ -32,7 +32,7 @@ export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly
           options={onShelfFirst(getLook(look).paints, tins).map((code) => [code, getFamily(code).words] as const)}
         />
         {topcoat}
-        <RankedPaints ranked={desk.ranked} paint={wish.paint} choose={choosePaint} />
+        <RankedPaints ranked={desk.ranked} paint={wish.paint} choose={choosePaint} most={getLook(look).paints.length} />
         {slots.map((slot) => {
           const cover = plan?.cover[slot]
           return (
@@ -98,19 +98,23 @@ function LaidOver({ desk: { state, act, wish, facts } }: { desk: Desk }) {
 /** Every paint that this look can be had in here, the one that asks for the least first, with what speaks for it and against it. */
 function RankedPaints({
   ranked,
+  most,
   paint,
   choose,
 }: {
-  ranked: readonly RankedPaint[]
+  /** null until it is known */
+  ranked: readonly RankedPaint[] | null
+  /** how many there can be */
+  most: number
   paint: FamilyCode
   choose: (paint: FamilyCode) => void
 }) {
-  if (ranked.length < 2) return null
+  if ((ranked?.length ?? most) < 2) return null
   return (
     <details className="-my-2 sm:col-span-2">
       <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Which paint, and why</summary>
       <ol>
-        {ranked.map((each) => (
+        {ranked?.map((each) => (
           <li key={each.paint} className="flex items-start justify-between gap-4 border-b border-line py-2">
             <span className="min-w-0">
               <span className="font-semibold">{getFamily(each.paint).words}</span>{' '}

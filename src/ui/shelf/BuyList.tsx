@@ -2,7 +2,7 @@
 /** The list for the shop: each line a colour in its tins, ticked when it lies in the basket; then it is on the shelf. */
 import { useMemo } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { z } from 'zod'
+import * as z from 'zod'
 import { type FamilyCode, getFamily, unitOf } from '@/core/craft/families'
 import { type Sheen, sheens } from '@/core/craft/sheen'
 import { formatAmount, plainAmount } from '@/core/measure/amount'

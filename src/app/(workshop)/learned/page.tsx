@@ -25,14 +25,17 @@ const mostFigures = 40
 
 export default async function Learned() {
   const studio = await loadStudio()
-  const { snags, lessons, learned, figures, pace, bids } = await readStudio(async (client) => ({
-    snags: sumSnags(await findSnagRecord(client, mostSnags), clock()),
-    lessons: await lessonsIn(client),
-    learned: await listLearned(client),
-    figures: await listDryingFigures(client, mostFigures),
-    pace: await loadPace(client, clock()),
-    bids: studio.hidesMoney ? [] : await listBids(client, mostBids),
-  }))
+  const [snagRecord, lessons, learned, figures, pace, bids] = await readStudio((client) =>
+    Promise.all([
+      findSnagRecord(client, mostSnags),
+      lessonsIn(client),
+      listLearned(client),
+      listDryingFigures(client, mostFigures),
+      loadPace(client, clock()),
+      studio.hidesMoney ? [] : listBids(client, mostBids),
+    ]),
+  )
+  const snags = sumSnags(snagRecord, clock())
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">What the workshop has learned</h1>
@@ -57,6 +60,7 @@ export default async function Learned() {
           }))}
           learned={learned}
           figures={figures}
+          house={studio}
         />
       </section>
       <section aria-labelledby="pace" className="mt-10 border-t-2 border-ink pt-4">

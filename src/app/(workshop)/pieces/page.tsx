@@ -1,5 +1,5 @@
 /** All pieces: those in the workshop, then those that have left, a page at a time. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { loadPieces } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { readStudio } from '@/app/_server/session'

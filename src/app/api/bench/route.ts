@@ -1,5 +1,5 @@
 /** What a device has written at the bench, sent in order, one at a time. Answers as every write does. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { writeAtBench } from '@/app/_server/bench'
 import { awayActions } from '@/core/input/away'
 import { benchActions } from '@/core/input/bench'

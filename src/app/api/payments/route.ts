@@ -1,5 +1,5 @@
 /** What the payment service tells: signed, perhaps twice, perhaps late; each payment is booked once. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { atDoor } from '@/app/_server/doorWay'
 import { instant } from '@/core/input/fields'
 import { takeNotice, takeRefusal } from '@/db/payment'

@@ -1,5 +1,5 @@
 /** Coming in by name and password, or into the demo by one tap; going over into another studio of one's own; and going out. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { listDemo, lookUp, signIn, signInToDemo, switchTo } from '@/app/_server/door'
 import { answerAsked, answerCame, answerGone, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { signOut } from '@/app/_server/signOut'

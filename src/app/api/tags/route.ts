@@ -1,5 +1,5 @@
 /** Tags for the pieces that stand in the workshop, or for one of them: PDF, each with a code that opens its page. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { whoIsIn } from '@/app/_server/door'
 import { tagsPaper } from '@/app/_server/papers'
 import { readPieceFiles } from '@/app/_server/pieceFiles'

@@ -34,10 +34,9 @@ export async function generateMetadata({ params }: Params) {
 }
 
 export default async function PiecePage({ params }: Params) {
-  const view = await getView(params)
+  const [view, may] = await Promise.all([getView(params), whatMay()])
   const { studio, journey, channels, air, nowMs } = view
   const { piece, photos } = journey.file
-  const may = await whatMay()
   const asksQuotes = piece.client !== null && journey.ending === null && may('quote') && !studio.hidesMoney
   const [shelf, { people }, waiting, quotes] = await Promise.all([
     loadStock(view),
@@ -91,7 +90,7 @@ export default async function PiecePage({ params }: Params) {
             </h2>
             {photos.length === 0 && <p className="mt-2 text-soft">None yet. One before the first step is worth most.</p>}
             {first && after && <BeforeAfter before={first.id} after={after.id} width={after.width} height={after.height} />}
-            {photos.length > 0 && <PhotoStrip photos={stripOf(journey.file)} />}
+            {photos.length > 0 && <PhotoStrip photos={stripOf(journey.file, studio, nowMs)} />}
             <AddPhotos
               pieceId={piece.id}
               name={piece.name}

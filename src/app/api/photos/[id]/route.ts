@@ -1,6 +1,6 @@
 /** Photographs in and out. The bytes of an id never change, so they may be kept by the browser for good. */
 import { createHash } from 'node:crypto'
-import { z } from 'zod'
+import * as z from 'zod'
 import { lookUp } from '@/app/_server/door'
 import { mostBytes, type PictureIssue, readPicture } from '@/app/_server/picture'
 import { answerPicture, noPicture } from '@/app/_server/pictureAnswer'

@@ -1,6 +1,6 @@
 /** The books of a year as CSV for a bookkeeper: every posting, or month by month with what stood in each account. */
 import Papa from 'papaparse'
-import { z } from 'zod'
+import * as z from 'zod'
 import { whoIsIn } from '@/app/_server/door'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { yearAsked } from '@/app/_server/yearAsked'

@@ -40,7 +40,7 @@ export default async function ClientDesk({ params }: { params: Promise<{ id: str
   const ready = readyOf(journey, {
     ...{ nowMs, zone: studio.zone, hours: studio.hours, air: air ?? referenceAir, learned: around.learned ?? {} },
   })
-  const photos = stripOf(journey.file)
+  const photos = stripOf(journey.file, studio, nowMs)
   const nameOf = (id: string | null) => (id === null ? null : (people.find((each) => each.id === id)?.name ?? studio.name))
   const talk = (
     <section aria-labelledby="said" className="border-t-2 border-ink pt-4">

@@ -72,8 +72,11 @@ async function Here({ view, asked, isLess }: { view: PieceView; asked: string | 
   const { studio, journey, channels } = view
   const { piece } = journey.file
   const { listing } = journey
-  const [products, desk] = [await loadProducts(), await loadPriceDesk(view)]
-  const { agreed } = await readStudio((client) => readDeal(client, piece.id, studio.zone, view.nowMs))
+  const [products, desk, { agreed }] = await Promise.all([
+    loadProducts(),
+    loadPriceDesk(view),
+    readStudio((client) => readDeal(client, piece.id, studio.zone, view.nowMs)),
+  ])
   const chosen = asked ?? listing?.channelId
   const at = desk.channels.find(({ channel }) => channel.id === chosen) ?? desk.channels[0]
   const money = (minor: number) => formatMoney(minor, studio)

@@ -28,20 +28,18 @@ export const metadata = { title: 'Offer' }
 const usual = { depositPercent: 30, days: 21 }
 
 export default async function OfferPage({ params }: { params: Promise<{ id: string }> }) {
-  const view = await getPieceView(params)
+  const [view, may] = await Promise.all([getPieceView(params), whatMay()])
   const { studio, journey, nowMs } = view
   const { piece } = journey.file
-  const may = await whatMay()
   if (studio.hidesMoney || !may('quote'))
     return <NotYours what="What a client is offered" back={`/pieces/${piece.id}`} to="To the piece" />
-  const [deal, { people }] = await Promise.all([
-    readStudio(async (client) => ({
-      ...(await readDeal(client, piece.id, studio.zone, nowMs)),
-      refused: await listRefusedRefunds(client, piece.id),
-    })),
+  const [[deal, refused], basis, products, { people }] = await Promise.all([
+    readStudio((client) => Promise.all([readDeal(client, piece.id, studio.zone, nowMs), listRefusedRefunds(client, piece.id)])),
+    basisOf(view),
+    loadProducts(),
     loadHouse(),
   ])
-  const { quotes, payments, refused, agreed, today } = deal
+  const { quotes, payments, agreed, today } = deal
   const kind: QuoteKind = agreed.total === null ? 'quote' : 'change'
   const due =
     agreed.depositDue > 0
@@ -50,7 +48,7 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
         ? { what: 'balance' as const, amount: agreed.balance }
         : null
   const chosen = journey.ending ? [] : chosenWays(quotes, journey.parts)
-  const asked: Asked = { view, kind, today, quotes, basis: await basisOf(view) }
+  const asked: Asked = { view, kind, today, quotes, basis, unitPrice: unitPricesOf(products) }
   return (
     <div className="pt-6">
       <p className="text-lg">
@@ -105,7 +103,7 @@ export default async function OfferPage({ params }: { params: Promise<{ id: stri
           </h2>
         </summary>
         <WhatItTakes {...asked} />
-        <QuoteForm {...{ kind, pieceId: piece.id }} draft={await draftOf(asked)} />
+        <QuoteForm {...{ kind, pieceId: piece.id }} draft={draftOf(asked)} />
       </details>
     </div>
   )
@@ -117,6 +115,7 @@ interface Asked {
   today: string
   quotes: readonly MadeQuote[]
   basis: Basis
+  unitPrice: ReturnType<typeof unitPricesOf>
 }
 /** What the figures are made of, so that nobody has to believe them; of a change, hours and day beside what was agreed. */
 function WhatItTakes({ view: { studio }, kind, quotes, basis: { hours, cost, price } }: Asked) {
@@ -161,7 +160,7 @@ function Figures({ agreed, money }: { agreed: Agreed; money: (minor: number) => 
 }
 
 /** What the plan makes of it, shared out over the parts; of a change, what the plan asks beside what it asked when the last was agreed. */
-async function draftOf({ view, kind, today, quotes, basis }: Asked): Promise<Draft> {
+function draftOf({ view, kind, today, quotes, basis, unitPrice }: Asked): Draft {
   const { journey, studio } = view
   const validUntil = dayAfter(today, usual.days)
   const readyOn = readyFor(view)?.day ?? ''
@@ -171,7 +170,7 @@ async function draftOf({ view, kind, today, quotes, basis }: Asked): Promise<Dra
     const words = more === 0 ? '' : 'What the plan has come to since'
     return { lines: [{ partId: null, words, detail: '', money: more }], suggested: [], depositPercent: 0, validUntil, readyOn }
   }
-  const around = { terms: studio, unitPrice: unitPricesOf(await loadProducts()), method: studio.method }
+  const around = { terms: studio, unitPrice, method: studio.method }
   const partOf = new Map(journey.parts.map((part) => [part.part.id, part.part]))
   return {
     lines: draftLines(journey, basis.price, studio.step, around).map(({ partId, words, protection, money }) => {

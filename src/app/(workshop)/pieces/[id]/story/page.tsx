@@ -23,14 +23,14 @@ export default async function StoryPage({
   params: Promise<{ id: string }>
   searchParams: Promise<{ show?: string }>
 }) {
-  const [{ studio, journey, channels, around }, { people }] = await Promise.all([getPieceView(params), loadHouse()])
+  const [{ studio, journey, channels, around, nowMs }, { people }] = await Promise.all([getPieceView(params), loadHouse()])
   const asked = (await searchParams).show ?? 'all'
   const filter: StoryFilter = asked in storyFilters ? (asked as StoryFilter) : 'all'
   // who sees no money finds none to choose
   const filters = Object.entries(storyFilters).filter(([code]) => code !== 'money' || !studio.hidesMoney)
   const { piece } = journey.file
   const days = storyOf(journey.file, around, studio.zone, filter)
-  const photos = stripOf(journey.file)
+  const photos = stripOf(journey.file, studio, nowMs)
   return (
     <div className="pt-6">
       <p className="text-lg">

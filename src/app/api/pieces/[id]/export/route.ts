@@ -1,6 +1,6 @@
 /** A piece's whole log in an open format: JSON with its plans, or CSV a line an entry, corrections and all. */
 import Papa from 'papaparse'
-import { z } from 'zod'
+import * as z from 'zod'
 import { findPieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { loadHouse, readStudio } from '@/app/_server/session'

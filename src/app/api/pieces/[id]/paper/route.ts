@@ -1,5 +1,5 @@
 /** What goes along with a piece, on paper; or one of its offers, where it is named; or what was accepted of that, to the letter; or a receipt. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { readDeal } from '@/app/_server/clientDeal'
 import { acceptedFile } from '@/app/_server/deals'
 import { whoIsIn } from '@/app/_server/door'

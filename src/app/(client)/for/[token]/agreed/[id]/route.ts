@@ -1,5 +1,5 @@
 /** What was accepted, to the letter: whoever reckons the digest of this file finds the one that the page shows. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { readAcceptedByLink } from '@/app/_server/clientDeal'
 import { acceptedFile } from '@/app/_server/deals'
 import { refused } from '@/app/_server/doorAnswer'

@@ -1,5 +1,5 @@
 /** A photograph of a client's page, asked for anew each time: what was taken back is gone. */
-import { z } from 'zod'
+import * as z from 'zod'
 import { findClientPhoto } from '@/app/_server/clientPage'
 import { answerPicture, noPicture } from '@/app/_server/pictureAnswer'
 

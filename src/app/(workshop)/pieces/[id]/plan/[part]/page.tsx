@@ -20,11 +20,10 @@ import { PlanForm } from '@/ui/plan/PlanForm'
 export const metadata = { title: 'Choose a finish' }
 
 export default async function PlanDesk({ params }: { params: Promise<{ id: string; part: string }> }) {
-  const view = await getPieceView(params)
-  if (!(await whatMay())('plan'))
-    return <NotYours what="Choosing a finish" back={`/pieces/${view.journey.file.piece.id}`} to="To the piece" />
+  const [view, may] = await Promise.all([getPieceView(params), whatMay()])
+  if (!may('plan')) return <NotYours what="Choosing a finish" back={`/pieces/${view.journey.file.piece.id}`} to="To the piece" />
   const { studio, journey } = view
-  const { products, lots } = await loadStock(view)
+  const [{ products, lots }, recipes] = await Promise.all([loadStock(view), readStudio(listRecipes)])
   const wanted = (await params).part
   const current = journey.parts.find(({ part }) => part.id === wanted)
   if (!current) notFound()
@@ -75,7 +74,7 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
           before: plan?.care ? null : plan,
           method: studio.method,
         }}
-        recipes={await readStudio(listRecipes)}
+        recipes={recipes}
         means={{
           shelf: shelfOf(products, lots),
           hours: studio.hours,
