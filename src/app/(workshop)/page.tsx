@@ -4,7 +4,6 @@ import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
-import { FirstForm } from '@/ui/house/FirstForm'
 import { listHouseChoices } from '@/ui/house/houseChoices'
 import { Offline } from '@/ui/outbox/Offline'
 
@@ -31,6 +30,8 @@ async function Begin({ tins }: { tins: number }) {
         <p className="mt-3 text-xl text-soft">As soon as a piece has work ahead, its next step stands here.</p>
       </div>
     )
-  const start = studio.kept ? null : <FirstForm studio={studio} {...listHouseChoices(studio.zone)} />
+  // asked once in a studio's life: no other bench waits for its code
+  const { StartForm } = await import('@/ui/house/StartForm')
+  const start = studio.kept ? null : <StartForm studio={studio} {...listHouseChoices(studio.zone)} />
   return <FirstSteps {...{ studio, start, tins }} />
 }

@@ -5,12 +5,11 @@ import { type CheckCode, getOperation, type OperationCode } from '@/core/craft/o
 import type { PartKind } from '@/core/craft/parts'
 import type { Face, Pattern } from '@/core/craft/pattern'
 import { canShow, type RemedyCode, remedyCodes } from '@/core/craft/remedies'
-import { sectionSecondsOf } from '@/core/craft/sections'
 import type { PastCode } from '@/core/craft/windows'
 import type { Segment } from '@/core/drying/phase'
 import type { AssistanceKind } from '@/core/drying/windowFor'
 import { patternAt } from '@/core/finish/pattern'
-import { sectionsOf } from '@/core/finish/sections'
+import { type SectionClock, sectionClock, sectionsOf } from '@/core/finish/sections'
 import { assistsNow } from '@/core/log/assistance'
 import { ofKind } from '@/core/log/entry'
 import type { LoggedCoat } from '@/core/log/lastLike'
@@ -77,8 +76,8 @@ export interface StepCard {
   /** what it is set out by, on which face */
   pattern: { pattern: Pattern; face: Face } | null
   window: WindowView | null
-  /** a very short window: worked section by section, against the clock; seconds a section has */
-  sectionSeconds: number | null
+  /** worked section by section, against the clock; null where it is done in one go */
+  sectionClock: SectionClock | null
   /** in how many sections it and the next are worked; 1 where it is done in one go */
   sections: number
 }
@@ -173,7 +172,7 @@ export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, 
     section: sectionOf(part),
     pattern: patternOn(part, step),
     window: windowView({ window: part.turn ?? part.window, assistance: part.assistance }, around.nowMs),
-    sectionSeconds: sectionSecondsOf(step.operation),
+    sectionClock: sectionClock(step, followerOf(part, step)),
     sections: sectionsOf(step, followerOf(part, step)),
   }
 }

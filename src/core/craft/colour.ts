@@ -35,6 +35,9 @@ function convert(hex: string): Lch {
 /** Pale: whites and off-whites, which take a coat more and show every bleed. */
 export const isPale = (hex: string): boolean => lchOf(hex).lightness > 0.85
 
+/** Whether dark lines are seen on it better than pale ones. */
+export const isLight = (hex: string): boolean => lchOf(hex).lightness > 0.6
+
 /** Clean reds, oranges and yellows hide badly too. */
 export function hidesBadly(hex: string): boolean {
   const { lightness, chroma, hue } = lchOf(hex)

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { plannedSteps } from '@/core/testing/planned'
-import { sectionsOf } from './sections'
+import { sectionClock, sectionsOf } from './sections'
 import type { FinishablePart, FinishWish } from './wish'
 
 const part = (areaM2: number, over: Partial<FinishablePart> = {}): FinishablePart => ({
@@ -38,4 +38,36 @@ test('taped stripes: the tape comes off each before ten minutes are over', () =>
 test('what waits for hours is worked in one go', () => {
   const found = sectionsIn(part(2), { look: 'smooth-solid', paint: 'chalk-mineral' })
   expect(Object.values(found).every((sections) => sections === 1)).toBe(true)
+})
+
+function clocksIn(facts: FinishablePart, wish: Omit<FinishWish, 'colours'>) {
+  const steps = plannedSteps(facts, { ...wish, colours })
+  return Object.fromEntries(steps.map((step, k) => [step.operation, sectionClock(step, steps[k + 1])]))
+}
+test('each section has until the careful end of its window: stripper 30 minutes, tape 10, oil 20; then what follows it up', () => {
+  expect(clocksIn(part(2), { look: 'whitewash', paint: 'chalk-style' }).strip).toEqual({
+    seconds: 1800,
+    then: 'scrape',
+    past: 're-apply',
+  })
+  expect(clocksIn(part(2), { look: 'stripes', paint: 'latex' }).coat).toEqual({
+    seconds: 600,
+    then: 'pull-tape',
+    past: 'score-edge',
+  })
+  expect(clocksIn(part(4, { existing: 'bare' }), { look: 'light-distress', paint: 'casein', seal: 'oil' }).oil).toEqual({
+    seconds: 1200,
+    then: 'wipe-oil',
+    past: 'rub-fresh-oil',
+  })
+})
+test('wax has an hour: a clock where six metres outlast it, none where three do not', () => {
+  const waxed = { look: 'smooth-solid', paint: 'chalk-style', seal: 'wax' } as const
+  expect(clocksIn(part(6), waxed)['clear-wax']).toMatchObject({ seconds: 3600, then: 'wax-off' })
+  expect(clocksIn(part(3), waxed)['clear-wax']).toBeNull()
+})
+test('a wash is wiped back in the same step, two minutes a section; what waits for hours has no clock', () => {
+  expect(clocksIn(part(1), { look: 'colour-wash', paint: 'chalk-style' }).wash).toEqual({ seconds: 120, of: 'wash' })
+  const plain = clocksIn(part(2), { look: 'smooth-solid', paint: 'chalk-mineral' })
+  expect(Object.values(plain).every((clock) => clock === null)).toBe(true)
 })

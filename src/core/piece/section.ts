@@ -106,6 +106,12 @@ export function sectionOf({ part, steps, done, window }: Standing): CrossSection
   return { substrate: { tone, words, wood: getSubstrate(part.substrate).wood }, layers, wear: worn ? wear : 'none' }
 }
 
+/** What lets what lies below it be seen. */
+const clear: readonly Layer['kind'][] = ['oldClear', 'clear', 'wax', 'tint', 'oil', 'wash', 'glaze', 'medium']
+/** The colour that is seen of a part as it stands now, from some steps away. */
+export const seenTone = ({ layers, substrate }: CrossSection): string =>
+  layers.findLast(({ kind, state }) => state !== 'planned' && !clear.includes(kind))?.tone ?? substrate.tone
+
 /** How far the finish is meant to be worn: as the look has it, or as the painter's own layers say. */
 function wearOf({ look, touches }: NonNullable<PartJourney['part']['plan']>): CrossSection['wear'] {
   if (!touches) return getLook(look).wear

@@ -2,25 +2,37 @@
 /** For windows of minutes: the whole screen counts one section down; tap anywhere for the next. The screen stays awake. */
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
+import type { SectionClock } from '@/core/finish/sections'
 import { NothingBelow, useFocusBack } from '@/ui/frame/Sheet'
 import { chime } from '@/ui/time/chime'
 import { useAwake } from '@/ui/time/useAwake'
+import { sectionDueWords as dueWords, sectionLateWords as lateWords } from '@/words/craft'
 
-export function SectionTimer({ title, seconds, close }: { title: string; seconds: number; close: () => void }) {
+interface Props {
+  title: string
+  clock: SectionClock
+  close: () => void
+}
+export function SectionTimer({ title, clock, close }: Props) {
   const back = useFocusBack()
   return (
     <Dialog.Root open onOpenChange={close}>
       <Dialog.Portal>
         <Dialog.Content className="fixed inset-0 z-50 bg-ground text-ink" aria-describedby={undefined} onCloseAutoFocus={back}>
           <NothingBelow />
-          <Counting title={title} seconds={seconds} close={close} />
+          <Counting {...{ title, clock, close }} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
   )
 }
 
-function Counting({ title, seconds, close }: { title: string; seconds: number; close: () => void }) {
+/** told so long before it is time, or a tenth of a long one */
+const nearSeconds = (seconds: number) => Math.max(15, Math.min(120, Math.round(seconds / 10)))
+
+function Counting({ title, clock, close }: Props) {
+  const { seconds } = clock
+  const nearAt = nearSeconds(seconds)
   const [section, setSection] = useState(1)
   const [begun, setBegun] = useState(() => Date.now())
   const [nowMs, setNowMs] = useState(begun)
@@ -30,10 +42,10 @@ function Counting({ title, seconds, close }: { title: string; seconds: number; c
     return () => clearInterval(timer)
   }, [])
   const left = seconds - Math.floor((nowMs - begun) / 1000)
-  const near = left <= 15
+  const near = left <= nearAt
   useEffect(() => {
-    if (left === 15 || left === 0) chime(left === 0 ? 2 : 1)
-  }, [left])
+    if (left === nearAt || left === 0) chime(left === 0 ? 2 : 1)
+  }, [left, nearAt])
   const next = () => {
     setSection(section + 1)
     setBegun(Date.now())
@@ -53,7 +65,7 @@ function Counting({ title, seconds, close }: { title: string; seconds: number; c
           {Math.floor(shown / 60)}:{String(shown % 60).padStart(2, '0')}
         </span>
         <span className="mt-2 text-xl font-semibold">
-          {left < 0 ? 'Too long: re-wet its edge.' : near ? 'Wipe it back now.' : 'Tap anywhere for the next section.'}
+          {left < 0 ? lateWords(clock) : near ? dueWords(clock) : 'Tap anywhere for the next section.'}
         </span>
       </button>
       <div className="flex items-center justify-between gap-4 border-t-2 border-ink p-4">

@@ -26,12 +26,19 @@ export interface SnagOn extends Pick<
   failed: { entryId: EntryId; stepId: StepId; checkCode: CheckCode } | null
 }
 
-export function SnagForm({ on, at, done }: { on: SnagOn; at?: Instant; done: () => void }) {
+interface Props {
+  on: SnagOn
+  at?: Instant
+  /** where it was pointed at already */
+  begun?: number | null
+  done: () => void
+}
+export function SnagForm({ on, at, begun = null, done }: Props) {
   const { send } = useOutbox()
   const [ids, setIds] = useState(() => mendIds())
   const [code, setCode] = useState<RemedyCode | ''>('')
   const [severity, setSeverity] = useState<SnagSeverity>('plain')
-  const [spot, setSpot] = useState<number | null>(null)
+  const [spot, setSpot] = useState(begun)
   const [mark, setMark] = useState<Mark | null>(null)
   const [note, setNote] = useState('')
   const [answer, setAnswer] = useState<Answer | null>(null)

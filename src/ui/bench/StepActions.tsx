@@ -3,6 +3,7 @@
 import { type MouseEvent, useState } from 'react'
 import type { StepCard } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
+import type { SectionClock } from '@/core/finish/sections'
 import { isForgotten, ranMinutes } from '@/core/log/labour'
 import type { Instant } from '@/core/measure/named'
 import { Trouble } from '@/ui/form/Field'
@@ -92,7 +93,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
             {paused ? 'Go on' : 'Pause'}
           </button>
         )}
-        {running && card.sectionSeconds !== null && <BySections title={stepTitle(card.step)} seconds={card.sectionSeconds} />}
+        {running && card.sectionClock && <BySections title={stepTitle(card.step)} clock={card.sectionClock} />}
         <button type="button" className="press" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           {running ? 'It took…' : 'Done already…'}
         </button>
@@ -109,7 +110,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
 }
 
 /** Counts section by section, the whole screen for it. */
-function BySections(counted: { title: string; seconds: number }) {
+function BySections(counted: { title: string; clock: SectionClock }) {
   const [open, setOpen] = useState(false)
   return (
     <>

@@ -24,7 +24,8 @@ export function Sheet({ children, ...props }: Omit<ComponentProps<typeof Dialog.
 export function useFocusBack(): (event: Event) => void {
   const [opener] = useState(() => (typeof document === 'undefined' ? null : document.activeElement))
   return (event) => {
-    if (!(opener instanceof HTMLElement) || !opener.isConnected || opener === document.body) return
+    if (!(opener instanceof HTMLElement || opener instanceof SVGElement) || !opener.isConnected || opener === document.body)
+      return
     event.preventDefault()
     opener.focus()
   }

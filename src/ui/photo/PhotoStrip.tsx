@@ -1,18 +1,11 @@
 'use client'
 /** A piece's photographs in the order they were taken, along a line of time; each opens large, with the next one key away. */
 import { useState } from 'react'
-import type { Photo } from '@/core/piece/piece'
 import { later } from '@/ui/frame/later'
 import { Picture } from './Picture'
+import type { StripPhoto } from './stripOf'
 
 const PhotoViewer = later(async () => (await import('./PhotoViewer')).PhotoViewer)
-
-export interface StripPhoto extends Photo {
-  /** "Top, coat 1 of 2" */
-  shows: string
-  /** when, in words */
-  taken: string
-}
 
 export function PhotoStrip({ photos }: { photos: readonly StripPhoto[] }) {
   const [at, setAt] = useState<number | null>(null)

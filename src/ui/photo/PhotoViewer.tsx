@@ -3,8 +3,8 @@
 import { Dialog } from 'radix-ui'
 import type { KeyboardEvent, ReactNode } from 'react'
 import { NothingBelow, useFocusBack } from '@/ui/frame/Sheet'
-import type { StripPhoto } from './PhotoStrip'
 import { Picture } from './Picture'
+import type { StripPhoto } from './stripOf'
 
 interface Props {
   photo: StripPhoto

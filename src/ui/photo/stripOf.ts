@@ -1,8 +1,14 @@
 /** Photographs with what each shows, in words. */
-import type { PieceFile } from '@/core/piece/piece'
+import type { Photo, PieceFile } from '@/core/piece/piece'
 import { stepTitle } from '@/words/craft'
 import { loggedWords, type Wall } from '@/words/time'
-import type { StripPhoto } from './PhotoStrip'
+
+export interface StripPhoto extends Photo {
+  /** "Top, coat 1 of 2" */
+  shows: string
+  /** when, in words */
+  taken: string
+}
 
 /** `wall`: the studio's; `nowMs`: when it is read. */
 export function stripOf({ photos, parts }: Pick<PieceFile, 'photos' | 'parts'>, wall: Wall, nowMs: number): StripPhoto[] {

@@ -1,14 +1,13 @@
 /** One part on its way: the section large, the next step with its buttons, what is still ahead, what is behind folded away. */
-import { type CardContext, faceOf, loggedCoats, mayShowOn, photosOf } from '@/core/bench/stepCard'
-import { checkOf, likelyRemedies } from '@/core/craft/checks'
+import { type CardContext, loggedCoats } from '@/core/bench/stepCard'
 import { getExistingFinish, getSubstrate } from '@/core/craft/parts'
 import { formatArea } from '@/core/measure/length'
 import { areaOfPart } from '@/core/piece/area'
-import type { Journey, PartJourney } from '@/core/piece/journey'
 import { judgedOf } from '@/core/piece/judged'
 import { sectionOf } from '@/core/piece/section'
 import { EndConflict } from '@/ui/bench/EndConflict'
 import { Judgement } from '@/ui/bench/Judgement'
+import type { SnagOn } from '@/ui/bench/SnagForm'
 import { Section } from '@/ui/drawing/Section'
 import { Mine } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
@@ -21,8 +20,8 @@ import { MendForm } from './MendForm'
 import { type PartProps, StepsAhead, StepsBehind } from './PartSteps'
 import { SnagList } from './SnagList'
 
-export function PartProgress(props: PartProps) {
-  const { journey, part, stock, house, nowMs } = props
+export function PartProgress(props: PartProps & { snagOn: SnagOn | null }) {
+  const { journey, part, stock, house, nowMs, snagOn } = props
   const { part: facts, next, running } = part
   const current = running?.step ?? next
   const around: CardContext = { ...stock, journeys: [journey], coats: loggedCoats([journey]), nowMs }
@@ -62,7 +61,7 @@ export function PartProgress(props: PartProps) {
             <CurrentStep {...{ journey, part, around }} />
           </div>
         )}
-        {here && facts.plan && !facts.plan.care && part.done.length > 0 && <MendForm on={snagOn(journey, part)} />}
+        {snagOn && <MendForm on={snagOn} />}
         <SnagList journey={journey} part={part} house={house} nowMs={nowMs} />
         <StepsAhead part={part} house={house} />
         {part.done.map(
@@ -138,22 +137,4 @@ function Finished({ part, house, nowMs }: Pick<PartProps, 'part' | 'house' | 'no
       </div>
     </dl>
   )
-}
-
-/** Where a snag of this part is written down. */
-function snagOn({ file }: Journey, part: PartJourney) {
-  const last = part.done.at(-1)
-  return {
-    pieceId: file.piece.id,
-    pieceName: file.piece.name,
-    partId: part.part.id,
-    partName: part.part.name,
-    kind: part.part.kind,
-    count: part.part.count,
-    face: faceOf(part),
-    likely: last ? likelyRemedies(checkOf(last.step), last.step.operation) : [],
-    mayShow: mayShowOn(part),
-    photos: photosOf(file, part.part.id),
-    failed: null,
-  }
 }

@@ -4,19 +4,24 @@ import { whatMay } from '@/app/_server/may'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { chosenWays } from '@/core/house/chosenWay'
 import { formatMoney } from '@/core/measure/money'
+import type { PartId } from '@/core/measure/named'
+import type { Journey } from '@/core/piece/journey'
 import { ledgerSoFar } from '@/core/piece/ledger'
 import { sources } from '@/core/piece/piece'
 import { restsOf } from '@/core/piece/rests'
 import { listQuotes, listWaiting } from '@/db/quote'
 import { DoneSheetProvider } from '@/ui/bench/DoneSheet'
+import type { SnagOn } from '@/ui/bench/SnagForm'
 import { Link } from '@/ui/frame/Link'
 import { AddPhotos } from '@/ui/photo/AddPhotos'
 import { BeforeAfter } from '@/ui/photo/BeforeAfter'
 import { PhotoStrip } from '@/ui/photo/PhotoStrip'
 import { stripOf } from '@/ui/photo/stripOf'
 import { AddToLog } from '@/ui/piece/AddToLog'
+import { drawnPiece, snagOnOf } from '@/ui/piece/drawnPiece'
 import { LogList } from '@/ui/piece/LogList'
 import { PartProgress } from '@/ui/piece/PartProgress'
+import { PieceDrawing } from '@/ui/piece/PieceDrawing'
 import { nextWords, StageLine } from '@/ui/piece/PieceRow'
 import { RestList } from '@/ui/piece/RestList'
 import { isFirst, WholeProgress } from '@/ui/piece/WholeProgress'
@@ -46,6 +51,7 @@ export default async function PiecePage({ params }: Params) {
   ])
   const chosen = chosenWays(quotes, journey.parts)
   const stock = { ...shelf, waiting: new Set(waiting.map(({ pieceId }) => pieceId)) }
+  const snagOn = new Map(journey.parts.map((part) => [part.part.id, snagOnOf(journey, part)]))
   const wholeProps = { journey, stock, house: studio, nowMs }
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
@@ -64,11 +70,17 @@ export default async function PiecePage({ params }: Params) {
           )}
         </p>
       )}
-      <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]">
-        <div className="space-y-6">
+      <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)] lg:grid-rows-[auto_1fr]">
+        <AsItStands journey={journey} on={snagOn} />
+        <div className="space-y-6 lg:col-start-1 lg:row-span-2 lg:row-start-1">
           {isFirst(journey) && <WholeProgress {...wholeProps} />}
           {journey.parts.map((part) => (
-            <PartProgress key={part.part.id} journey={journey} part={part} stock={stock} house={studio} nowMs={nowMs} />
+            <PartProgress
+              key={part.part.id}
+              {...{ journey, part, stock, nowMs }}
+              house={studio}
+              snagOn={snagOn.get(part.part.id) ?? null}
+            />
           ))}
           {!isFirst(journey) && <WholeProgress {...wholeProps} />}
           {journey.file.takenOut.length > 0 && (
@@ -118,6 +130,25 @@ export default async function PiecePage({ params }: Params) {
         </div>
       </div>
     </DoneSheetProvider>
+  )
+}
+
+/** The piece itself, as far as it is. */
+function AsItStands({ journey, on }: { journey: Journey; on: ReadonlyMap<PartId, SnagOn | null> }) {
+  if (journey.parts.length === 0) return null
+  const drawn = drawnPiece(journey, on)
+  const { alike } = drawn.front
+  const isAsked = [...on.values()].some((each) => each !== null)
+  return (
+    <section aria-labelledby="as-it-stands" className="border-t-2 border-ink pt-5 lg:col-start-2 lg:row-start-1">
+      <h2 id="as-it-stands" className="title text-3xl">
+        As it stands
+      </h2>
+      <p className="mb-4 mt-1 text-soft empty:hidden">
+        {[alike > 1 && `One of ${alike} alike.`, isAsked && 'Tap it where something is wrong.'].filter(Boolean).join(' ')}
+      </p>
+      <PieceDrawing {...drawn} words={`${journey.file.piece.name}, from the front`} />
+    </section>
   )
 }
 
