@@ -45,7 +45,10 @@ test('dead flat is wished for: cleared instead of waxed, its own tin to buy; lai
   await expect(page.locator('[name="options.0.choices.0.extra"]')).toHaveValue('0.00')
 
   await page.goto(piece)
-  const part = (await page.getByRole('heading', { level: 2 }).allTextContents()).find((each) => each !== 'Around the paint') ?? ''
+  const part =
+    (await page.getByRole('heading', { level: 2 }).allTextContents()).find(
+      (each) => !['As it stands', 'Around the paint'].includes(each),
+    ) ?? ''
   const on = lane(page, part)
   const heading = on.getByRole('heading', { level: 3 }).first()
   const isLast = async () => /^Clear coat (\d) of \1/.test((await heading.textContent()) ?? '')

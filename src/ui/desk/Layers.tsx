@@ -50,12 +50,12 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
   const wrong = new Set(refusal?.touch ? [refusal.touch] : [])
   return (
     <section aria-labelledby="layers">
-      <div className="flex flex-wrap items-end justify-between gap-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-3 gap-y-1">
         <div className="flex-1 basis-72">
           <h2 id="layers" className="title text-3xl">
             {isOwn ? 'Your own layers' : 'Its layers'}
           </h2>
-          <p className="text-soft">
+          <p className="hidden text-soft sm:block">
             {isOwn
               ? 'Tap one to change it, pull it to another place. What they need between them is put in by itself.'
               : 'As the look has them. Tap one, or pull it, and they are your own.'}

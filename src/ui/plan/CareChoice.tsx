@@ -38,11 +38,14 @@ export function CareChoice({ pieceId, partId, choices, now }: Props) {
     if (await write.send({ planId, pieceId, partId, stepIds: [...stepIds], at, care })) router.push(`/pieces/${pieceId}`)
   }
   return (
-    <section aria-labelledby="stays" className="mb-8 flex flex-wrap items-center gap-x-4 gap-y-2 border-y border-line py-3">
+    <section
+      aria-labelledby="stays"
+      className="mb-5 flex flex-wrap items-center gap-x-4 gap-y-1 border-y border-line py-2 sm:mb-8 sm:py-3"
+    >
       <h2 id="stays" className="text-lg font-semibold">
         It stays as it is:
       </h2>
-      <span className="flex flex-wrap gap-2">
+      <span className="strip">
         {choices.map(({ care, minutes }) => (
           <button
             key={care}

@@ -23,11 +23,11 @@ export function ColourChoice({
   choose: (colour: Colour) => void
 }) {
   return (
-    <fieldset>
-      <legend className="mb-2 font-semibold">
+    <fieldset className="min-w-0">
+      <legend className="mb-1 font-semibold">
         {words} <span className="font-normal text-soft">{why}</span>
       </legend>
-      <div className="mb-3 flex flex-wrap gap-2">
+      <div className="strip mb-2 sm:mb-3">
         {[...tins, ...suggestions].map(({ name, hex }) => (
           <button
             key={`${hex} ${name}`}

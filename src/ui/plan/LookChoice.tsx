@@ -56,9 +56,9 @@ export function LookChoice({
           ))}
         </RadioGroup.Root>
       </div>
-      <p className="mt-4 text-lg">{getLook(look).tells}</p>
+      <p className="mt-3 sm:text-lg">{getLook(look).tells}</p>
       {cannot.length > 0 && (
-        <details className="mt-2">
+        <details className="sm:mt-2">
           <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
             {cannot.length} looks this part can’t have
           </summary>

@@ -24,9 +24,10 @@ export function LookFields({ desk, tins, topcoat }: { desk: Desk; tins: readonly
     <>
       <LookChoice look={look} choose={(to) => act({ kind: 'look', to })} drawn={desk.drawn} />
       <LaidOver desk={desk} />
-      <div className="mt-6 grid grid-cols-1 items-start gap-4 sm:grid-cols-2">
+      <div className="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-3 sm:mt-6 sm:grid-cols-2 sm:gap-4">
         <ChoiceField
           label="Paint"
+          className="beside"
           value={wish.paint}
           onChange={(event) => choosePaint(event.target.value as FamilyCode)}
           options={onShelfFirst(getLook(look).paints, tins).map((code) => [code, getFamily(code).words] as const)}
@@ -67,9 +68,9 @@ function LaidOver({ desk: { state, act, wish, facts } }: { desk: Desk }) {
       return { code, on, refusal }
     })
   return (
-    <fieldset className="mt-5">
-      <legend className="mb-2 font-semibold">Laid over it</legend>
-      <div className="flex flex-wrap gap-2">
+    <fieldset className="mt-3 min-w-0 sm:mt-5">
+      <legend className="mb-1 font-semibold">Laid over it</legend>
+      <div className="strip">
         {offered.map(({ code, on, refusal }) => (
           <button
             key={code}

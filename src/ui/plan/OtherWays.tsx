@@ -47,8 +47,8 @@ export function OtherWays({
   const short = asked?.of === wants ? asked.lacking : []
   return (
     <details className="border-t-2 border-ink">
-      <summary className="flex min-h-16 cursor-pointer flex-wrap items-baseline gap-x-4 py-3">
-        <h2 className="title text-3xl">Other ways</h2>
+      <summary className="flex min-h-14 cursor-pointer flex-wrap items-baseline gap-x-4 py-2 sm:min-h-16 sm:py-3">
+        <h2 className="title text-2xl sm:text-3xl">Other ways</h2>
         <span className="text-soft">{ways.length}, each against this plan</span>
       </summary>
       <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">

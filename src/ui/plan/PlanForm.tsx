@@ -33,10 +33,10 @@ export function PlanForm({
   const topcoat = <TopcoatFields part={part} desk={desk} />
   return (
     <>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-5 sm:gap-y-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         <div>
           <Layers part={part} desk={desk} tins={tins} />
-          <div className="mt-6">
+          <div className="mt-3 sm:mt-6">
             {state.touches ? (
               <div className="grid gap-4 sm:grid-cols-2">{topcoat}</div>
             ) : (
@@ -80,7 +80,7 @@ export function PlanForm({
           key={JSON.stringify(desk.kept.map(({ step: { operation, minutes, window } }) => [operation, minutes, window]))}
           pieceId={part.pieceId}
           supposed={{ plans: { [part.id]: desk.kept.map(({ step }) => step) } }}
-          className="mt-8 border-t-2 border-ink pt-3"
+          className="mt-5 border-t-2 border-ink pt-3 sm:mt-8"
         />
       )}
       <TakeBar part={part} desk={desk} />

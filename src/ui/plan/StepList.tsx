@@ -122,7 +122,7 @@ function StepLine({ each, index, last, sections, conflicts, planned, change, act
             {(step.own ?? step.changed) && (
               <span className="ml-2 text-sm font-semibold text-now">{step.own ? 'yours' : 'changed by you'}</span>
             )}
-            {step.window && !left && <span className="block text-sm text-soft">{waitWords(step.window)}</span>}
+            {step.window && !left && <span className="text-sm text-soft max-sm:ml-2 sm:block">{waitWords(step.window)}</span>}
             {sections > 1 && <span className="block text-sm font-semibold">{sectionWords(sections)}</span>}
             {conflicts.map((conflict) => (
               <ConflictLine key={conflict.code} conflict={conflict} />

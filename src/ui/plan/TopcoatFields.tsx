@@ -22,6 +22,7 @@ export function TopcoatFields({ part, desk }: { part: PlanPart; desk: Desk }) {
     <>
       <ChoiceField
         label="Topcoat"
+        className="beside"
         value={state.seal ?? ''}
         onChange={(event) => act({ kind: 'seal', to: (event.target.value as TopcoatCode | '') || null })}
         options={[

@@ -27,8 +27,8 @@ export function WayThere({ desk }: { desk: Desk }) {
     })),
   ]
   return (
-    <section aria-labelledby="steps" aria-live="polite" className="border-t-2 border-ink pt-4">
-      <h2 id="steps" className="title text-3xl">
+    <section aria-labelledby="steps" aria-live="polite" className="border-t-2 border-ink pt-2 sm:pt-4">
+      <h2 id="steps" className="title text-2xl sm:text-3xl">
         The way there
       </h2>
       {planned.length > 0 && (
@@ -60,12 +60,14 @@ export function WayThere({ desk }: { desk: Desk }) {
             </p>
           )}
           {plan?.advice.map((code) => (
-            <p key={code} className="mt-3 border-l-4 border-now pl-3">
+            <p key={code} className="mt-2 border-l-4 border-now pl-3 sm:mt-3">
               {adviceWords[code]}
             </p>
           ))}
           {difference && (
-            <p className="mt-3 border-l-4 border-now pl-3">What is done stays done. {differenceWords(difference, house)}</p>
+            <p className="mt-2 border-l-4 border-now pl-3 sm:mt-3">
+              What is done stays done. {differenceWords(difference, house)}
+            </p>
           )}
           {overall.map((conflict) => (
             <ConflictLine key={conflict.code} conflict={conflict} />

@@ -44,8 +44,8 @@ export default async function PlanDesk({ params }: { params: Promise<{ id: strin
       <p className="text-lg">
         <Link href={`/pieces/${piece.id}`}>{piece.name}</Link>
       </p>
-      <h1 className="title text-5xl">{part.name}: how shall it look?</h1>
-      <p className="mb-6 mt-1 text-lg text-soft">
+      <h1 className="title text-4xl sm:text-5xl">{part.name}: how shall it look?</h1>
+      <p className="mb-4 mt-1 text-soft sm:mb-6 sm:text-lg">
         {getSubstrate(part.substrate).words}, {getExistingFinish(part.existing).words}, {uses[part.use]},{' '}
         {formatArea(areaOfPart(part), studio)}.{' '}
         <Link href={`/pieces/${piece.id}/find/${part.id}`} className="whitespace-nowrap">
