@@ -106,8 +106,13 @@ export async function workOne(page: Page, on: Locator, minutes: string): Promise
   if ((await anyway.count()) > 0 && !(await done.isVisible())) await anyway.click()
   if ((await done.count()) === 0) return null
   const title = (await heading.textContent()) ?? ''
-  await done.click()
-  await on.getByLabel('How long it took').fill(minutes)
+  const took = on.getByLabel('How long it took')
+  // a tap right after another in the same place is let fall
+  await expect(async () => {
+    if ((await done.getAttribute('aria-expanded')) !== 'true') await done.click({ timeout: 1_000 })
+    await expect(took).toBeVisible({ timeout: 700 })
+  }).toPass()
+  await took.fill(minutes)
   await on.getByRole('button', { name: 'Write it down' }).click()
   const sheet = page.getByRole('dialog')
   const isNext = async () => (await heading.count()) === 0 || (await heading.textContent()) !== title
