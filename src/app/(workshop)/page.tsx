@@ -1,10 +1,10 @@
 /** The bench. */
+import { redirect } from 'next/navigation'
 import { loadWrittenBench } from '@/app/_server/loadWeek'
 import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
-import { listHouseChoices } from '@/ui/house/houseChoices'
 import { Offline } from '@/ui/outbox/Offline'
 
 export const metadata = { title: 'Bench' }
@@ -30,8 +30,6 @@ async function Begin({ tins }: { tins: number }) {
         <p className="mt-3 text-xl text-soft">As soon as a piece has work ahead, its next step stands here.</p>
       </div>
     )
-  // asked once in a studio's life: no other bench waits for its code
-  const { StartForm } = await import('@/ui/house/StartForm')
-  const start = studio.kept ? null : <StartForm studio={studio} {...listHouseChoices(studio.zone)} />
-  return <FirstSteps {...{ studio, start, tins }} />
+  if (!studio.kept) redirect('/start')
+  return <FirstSteps {...{ studio, tins }} start={null} />
 }
