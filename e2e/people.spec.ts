@@ -7,6 +7,8 @@ import { expectAxeClean } from './axe'
 import { ownServer } from './ownServer'
 
 const own = ownServer('people', 'own')
+/** The bench, or what a studio is asked before its first. */
+const home = () => new RegExp(`^${own.address()}/(start)?$`)
 test.beforeAll(async () => {
   test.setTimeout(120_000)
   await own.begin()
@@ -111,7 +113,7 @@ test('a wrong name and a wrong password are told the same; then one is where one
   // on to no other place than our own
   for (const to of ['//elsewhere.example', '/\\elsewhere.example', 'http://elsewhere.example', '/sign-in', '/api/session']) {
     await page.goto(`${own.address()}/sign-in?to=${encodeURIComponent(to)}`)
-    await expect(page, to).toHaveURL(`${own.address()}/`)
+    await expect(page, to).toHaveURL(home())
   }
 })
 
@@ -156,7 +158,7 @@ test('somebody asked in comes in by their link, and asks nobody in', async ({ br
   await expect(painter.getByText(/^Somebody signs in by that name already. If that is you/)).toBeVisible()
   await painter.getByLabel('The name you sign in with').fill('perran')
   await painter.getByRole('button', { name: 'Come in' }).click()
-  await expect(painter).toHaveURL(`${own.address()}/`)
+  await expect(painter).toHaveURL(home())
   await painter.goto(`${own.address()}/house/doors`)
   await expect(painter.getByText('Painter here, signed in as perran')).toBeVisible()
   await expect(painter.getByRole('heading', { name: 'Ask somebody in' })).toBeHidden()
@@ -232,7 +234,7 @@ test('a helper writes clocks and notes, and neither costs nor plans: told so, an
   await helper.getByLabel('The name you sign in with').fill('Jory')
   await helper.getByLabel('A password').fill('ladder brush bucket')
   await helper.getByRole('button', { name: 'Come in' }).click()
-  await expect(helper).toHaveURL(`${own.address()}/`)
+  await expect(helper).toHaveURL(home())
   const send = async (action: string, typed: object) =>
     (
       await helper.request.post(`${own.address()}/api/bench`, {
@@ -288,7 +290,7 @@ test('a forgotten password is renewed by an address of the owner’s; one’s ow
   await expect(page.getByText('At least 10 letters')).toBeVisible()
   await page.getByLabel('A password').fill('oak handle, brass screw')
   await page.getByRole('button', { name: 'Keep it and come in' }).click()
-  await expect(page).toHaveURL(`${own.address()}/`)
+  await expect(page).toHaveURL(home())
   await lost.goto(own.address())
   await expect(lost.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
   await lost.goto(link)
@@ -466,7 +468,7 @@ test('who comes in no more is out at once, wherever they were in', async ({ brow
   await expect(painter.getByText(/If that is you, the password is the one you come in by/)).toBeVisible()
   await painter.getByLabel('A password').fill(words.perran)
   await painter.getByRole('button', { name: 'Come in' }).click()
-  await expect(painter).toHaveURL(`${own.address()}/`)
+  await expect(painter).toHaveURL(home())
   expect(await own.ask(`select from person where name like 'Perran%'`)).toHaveLength(1)
   expect(await joinBy(await linkAs(owner, 'Painter'), 'perran', words.perran)).toEqual([409, { issue: 'member' }])
 
@@ -536,7 +538,7 @@ test('somebody of two studios goes over from one into the other, and is never in
   await expectAxeClean(page)
   const before = (await page.context().cookies())[0]
   await studios.getByRole('button', { name: 'Go over' }).click()
-  await expect(page).toHaveURL(`${own.address()}/`)
+  await expect(page).toHaveURL(home())
   await page.goto(`${own.address()}/pieces`)
   await expect(page.getByText('Peg rail')).toBeVisible()
   const old = await fetch(`${own.address()}/api/week`, { headers: { cookie: `${before?.name}=${before?.value}` } })

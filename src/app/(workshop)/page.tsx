@@ -5,13 +5,14 @@ import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { BenchView } from '@/ui/bench/BenchView'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
+import { keptPages } from '@/ui/outbox/keptPages'
 import { Offline } from '@/ui/outbox/Offline'
 
 export const metadata = { title: 'Bench' }
 
 export default async function Bench() {
   const { bench, pieceIds, tins } = await loadWrittenBench()
-  const pages = ['/', '/week', '/pieces', '/shelf', '/shelf/buy', '/air', '/kerb', ...pieceIds.map((id) => `/pieces/${id}`)]
+  const pages = ['/', ...keptPages, ...pieceIds.map((id) => `/pieces/${id}`)]
   return (
     <>
       {pieceIds.length === 0 ? <Begin tins={tins} /> : <BenchView written={bench} />}

@@ -6,6 +6,8 @@ import { listLots } from '@/db/stock'
 import { FirstSteps } from '@/ui/bench/FirstSteps'
 import { listHouseChoices } from '@/ui/house/houseChoices'
 import { StartForm } from '@/ui/house/StartForm'
+import { keptPages } from '@/ui/outbox/keptPages'
+import { Offline } from '@/ui/outbox/Offline'
 
 export const metadata = { title: 'Begin' }
 
@@ -13,6 +15,9 @@ export default async function Start() {
   const [studio, may, lots] = await Promise.all([loadStudio(), whatMay(), readStudio(listLots)])
   if (studio.kept || !may('part')) redirect('/')
   return (
-    <FirstSteps studio={studio} start={<StartForm studio={studio} {...listHouseChoices(studio.zone)} />} tins={lots.length} />
+    <>
+      <FirstSteps studio={studio} start={<StartForm studio={studio} {...listHouseChoices(studio.zone)} />} tins={lots.length} />
+      <Offline pages={['/start', ...keptPages]} />
+    </>
   )
 }

@@ -71,7 +71,6 @@ export default async function PiecePage({ params }: Params) {
         </p>
       )}
       <div className="grid grid-cols-1 gap-x-12 gap-y-10 lg:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)] lg:grid-rows-[auto_1fr]">
-        <AsItStands journey={journey} on={snagOn} />
         <div className="space-y-6 lg:col-start-1 lg:row-span-2 lg:row-start-1">
           {isFirst(journey) && <WholeProgress {...wholeProps} />}
           {journey.parts.map((part) => (
@@ -95,6 +94,7 @@ export default async function PiecePage({ params }: Params) {
             </p>
           )}
         </div>
+        <AsItStands journey={journey} on={snagOn} />
         <div className="space-y-10">
           <section aria-labelledby="photographs" className="border-t-2 border-ink pt-5">
             <h2 id="photographs" className="title text-3xl">

@@ -1,0 +1,2 @@
+/** Pages that a device keeps beside those of the pieces in hand. */
+export const keptPages = ['/week', '/pieces', '/shelf', '/shelf/buy', '/air', '/kerb'] as const
