@@ -5,11 +5,9 @@ import type { CoverReason } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
 import { type CheckCode, getOperation } from '@/core/craft/operations'
 import type { ReasonCode } from '@/core/craft/recipe'
-import type { SectionWork } from '@/core/craft/sections'
 import { sheens } from '@/core/craft/sheen'
 import type { PastCode } from '@/core/craft/windows'
 import type { RefusalCode } from '@/core/finish/refusal'
-import type { SectionClock } from '@/core/finish/sections'
 import type { PlannedStep } from '@/core/finish/step'
 import type { AdviceCode } from '@/core/plan/planFinish'
 import type { PaintReason } from '@/core/plan/rankPaints'
@@ -218,21 +216,6 @@ export function withWhat(
 /** "Coat 2 of 3, Ferry Slate, Washstand, cabinet": a step told from every other. */
 export const cardName = ({ step, pieceName, partName }: Pick<StepCard, 'step' | 'pieceName' | 'partName'>): string =>
   `${stepTitle(step)}, ${pieceName}, ${partName.toLowerCase()}`
-
-/** How a step is worked whose window closes sooner than it lasts; empty where it is done in one go. */
-export const sectionWords = (sections: number): string =>
-  sections > 1 ? `In ${sections} sections: each is followed up before the next is begun.` : ''
-
-const sectionWork: Record<SectionWork, { due: string; late: string }> = {
-  wash: { due: 'Wipe it back now.', late: 'Too long: re-wet its edge.' },
-  glaze: { due: 'Lift it now, and soften it.', late: 'Too long: open it again with clear glaze.' },
-}
-/** What is to be done to a section whose time is all but up. */
-export const sectionDueWords = (clock: SectionClock): string =>
-  'of' in clock ? sectionWork[clock.of].due : `Now on this section: ${getOperation(clock.then).words.toLowerCase()}.`
-/** What it means that a section stood too long. */
-export const sectionLateWords = (clock: SectionClock): string =>
-  'of' in clock ? sectionWork[clock.of].late : clock.past ? pastWords[clock.past] : 'Too long.'
 
 /** What speaks for a paint on a part, and what against it. */
 export const paintReasonWords: Record<PaintReason, string> = {

@@ -6,7 +6,7 @@ import type { SectionClock } from '@/core/finish/sections'
 import { NothingBelow, useFocusBack } from '@/ui/frame/Sheet'
 import { chime } from '@/ui/time/chime'
 import { useAwake } from '@/ui/time/useAwake'
-import { sectionDueWords as dueWords, sectionLateWords as lateWords } from '@/words/craft'
+import { sectionDueWords as dueWords, sectionLateWords as lateWords } from '@/words/inSections'
 
 interface Props {
   title: string
