@@ -166,7 +166,6 @@ const pages = [
   '/house/doors',
   '/house/prices',
   '/kerb',
-  '/start',
   '/air',
   '/learned',
   '/learned/earned',
