@@ -34,6 +34,14 @@ test('the piece itself is the place for what is wrong: a tap on a drawer says wh
   expect((at?.y ?? 0) + (at?.height ?? 0) / 2).toBeLessThan((of?.y ?? 0) + (of?.height ?? 0) / 3)
   await expect(fronts.getByText('A dent from the van')).toBeVisible()
 
+  // the second half of a double tap presses nothing on the sheet, and does not close it
+  await drawn.scrollIntoViewIfNeeded()
+  const now = (await drawn.boundingBox()) ?? box
+  await page.mouse.dblclick(now.x + now.width * 0.5, now.y + now.height * 0.4)
+  await expect(sheet.getByRole('radio', { name: 'middle', exact: true })).toBeChecked()
+  await page.keyboard.press('Escape')
+  await expect(sheet).toBeHidden()
+
   await drawn.focus()
   await page.keyboard.press('Enter')
   await expect(sheet.getByRole('radio', { checked: true })).toHaveCount(0)

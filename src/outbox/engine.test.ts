@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { type BenchAction, benchWrites, entryFromText } from '@/core/input/bench'
-import { OutboxEngine } from './engine'
+import { type Around, OutboxEngine } from './engine'
 import { forget, listKept } from './store'
 
 const house = { currency: 'GBP', units: 'metric', zone: 'Europe/London', locale: 'en-GB' } as const
@@ -59,6 +59,16 @@ describe('an entry', () => {
   test('that can’t be read is sent nowhere', async () => {
     expect(await engine.send('addNote', note(2, ''), 'A note')).toEqual({ issue: 'not-readable' })
     expect(await listKept()).toEqual([])
+  })
+  test('that nobody can read yet is sent all the same, and shows as soon as it can be read', async () => {
+    const read: Around['entryOf'] = ({ action, typed }) =>
+      action in benchWrites ? entryFromText(action as BenchAction, typed, house) : null
+    answers = () => new Response(null, { status: 503 })
+    engine.stand({ entryOf: () => undefined, stored: () => (stored += 1) })
+    await engine.send('addNote', note(8), 'A note')
+    expect(engine.snapshot()).toMatchObject({ kept: [{ about: 'A note' }], entries: [] })
+    engine.stand({ entryOf: read, stored: () => (stored += 1) })
+    expect(engine.snapshot().entries.map(({ id }) => id)).toEqual([uuid(8)])
   })
   test('of named hands carries their name', async () => {
     await engine.send('addNote', note(3), 'A note', uuid(77))

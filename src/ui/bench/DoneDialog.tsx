@@ -10,7 +10,6 @@ import { withMixes } from '@/core/bench/coatPlan'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { Reading } from '@/core/drying/windowFor'
 import type { Instant } from '@/core/measure/named'
-import { isKey, useTapGuard } from '@/ui/form/useTapGuard'
 import { Sheet } from '@/ui/frame/Sheet'
 import { useOutbox } from '@/ui/outbox/useOutbox'
 import { cardName, stepTitle } from '@/words/craft'
@@ -27,7 +26,6 @@ interface Props {
 
 export function DoneDialog(props: Props) {
   const { send } = useOutbox()
-  const { calm } = useTapGuard(true)
   const { card, endedAt, done } = props
   const [checkId] = useState(() => uuidv7())
   const on = { pieceId: card.pieceId, partId: card.partId, stepId: card.stepId, at: endedAt }
@@ -39,17 +37,8 @@ export function DoneDialog(props: Props) {
   return (
     // closed without an answer, the check is asked again later
     <Dialog.Root open onOpenChange={(next) => !next && answer('later')}>
-      <Sheet
-        onPointerDownOutside={(event) => calm || event.preventDefault()}
-        onClickCapture={(event) => {
-          if (calm || isKey(event)) return
-          event.preventDefault()
-          event.stopPropagation()
-        }}
-      >
-        <div role="group" aria-disabled={calm ? undefined : true}>
-          <Done {...props} answer={answer} />
-        </div>
+      <Sheet>
+        <Done {...props} answer={answer} />
       </Sheet>
     </Dialog.Root>
   )
