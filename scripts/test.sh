@@ -6,6 +6,8 @@ top=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$top"
 . scripts/lib.sh
 passed=0 failed=0 flaky=0
+# what failed is told once more at the end: only the last of a long output may be kept
+told=
 reports=$(mktemp -d "${TMPDIR:-/tmp}/itinerum-test.XXXXXX")
 wanted=("$@")
 [ ${#wanted[@]} -gt 0 ] || wanted=(types lint format unit slow database browser)
@@ -17,15 +19,19 @@ if wants database || wants browser; then need_postgres; fi
 ! wants browser || { need_chromium; need_openssl; }
 need_modules
 
+tell() { # NAME COMMAND…: keeps what the command prints for the end
+  local name=$1; shift
+  told+="── failed in $name"$'\n'"$("$@")"$'\n'
+}
 once() { # NAME COMMAND…: counts as one
   local name=$1; shift
   say "── $name"
-  if "$@" >"$reports/$name.log" 2>&1; then passed=$((passed + 1)); say "   passed"; else failed=$((failed + 1)); tail -n 60 "$reports/$name.log"; say "   failed"; fi
+  if "$@" >"$reports/$name.log" 2>&1; then passed=$((passed + 1)); say "   passed"; else failed=$((failed + 1)); tail -n 60 "$reports/$name.log"; say "   failed"; tell "$name" tail -n 20 "$reports/$name.log"; fi
 }
 counted() { # NAME COMMAND…: counts what its JSON report says
   local name=$1 before=$failed; shift
   say "── $name"
-  "$@"
+  "$@" > >(tee "$reports/$name.log") 2>&1
   local status=$? figures
   figures=$(node -e '
     const report = JSON.parse(require("fs").readFileSync(process.argv[1], "utf8"));
@@ -34,7 +40,15 @@ counted() { # NAME COMMAND…: counts what its JSON report says
   set -- $figures
   passed=$((passed + $1)); failed=$((failed + $2)); flaky=$((flaky + $3))
   # a runner that failed without a failed test failed all the same
-  if [ "$status" != 0 ] && [ "$failed" = "$before" ]; then failed=$((failed + 1)); fi
+  if [ "$status" != 0 ] && [ "$failed" = "$before" ]; then
+    failed=$((failed + 1))
+    say "   $name failed with no failed test: its runner ended with $status"
+    tell "$name" unhandled "$reports/$name.log" "$status"
+  elif [ "$failed" != "$before" ]; then tell "$name" node scripts/failedTests.mjs "$reports/$name.json"; fi
+}
+unhandled() { # LOG STATUS: what a runner says that ends badly although every test passed
+  echo "no test failed, and the runner ended with $2:"
+  grep -nE -A 25 'Unhandled|Uncaught|Error:|error was not a part' "$1" | grep -vE '✓|database connection lost' | tail -n 60
 }
 linted() { # the linters, and that the second really looked at the code
   node_modules/.bin/eslint . --max-warnings 0 &&
@@ -99,5 +113,6 @@ for suite in "${wanted[@]}"; do
   esac
 done
 [ "$flaky" = 0 ] || say "$flaky of them passed only when asked again"
+[ -z "$told" ] || say "$told"
 say "$passed passed, $failed failed"
 [ "$failed" = 0 ]

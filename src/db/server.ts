@@ -38,11 +38,14 @@ function makeMaker(url: string): Maker {
       this.#tried = tried
     }
     async #reach(): Promise<void> {
+      // cut before anybody has it, it fails what is asked here; unheard it would take the whole server with it
+      const unheard = () => undefined
+      this.on('error', unheard)
       try {
         await super.connect()
-        if (urls.length === 1) return
-        const { rows } = await this.query<{ follows: boolean }>('select pg_is_in_recovery() as follows')
-        if (!rows[0]?.follows) return
+        const follows =
+          urls.length > 1 && (await this.query<{ follows: boolean }>('select pg_is_in_recovery() as follows')).rows[0]?.follows
+        if (!follows) return void this.off('error', unheard)
         await this.end()
         throw Object.assign(new Error('this server follows another one, and writes nothing'), { code: notNow })
       } catch (error) {

@@ -67,7 +67,7 @@ export class OutboxEngine {
       reachable: this.reachable,
     }
     const waits = this.kept.some(({ issue }) => issue === null)
-    if (waits && !this.timer && this.channel) this.timer = setInterval(() => void this.flushAll(), retryMs)
+    if (waits && !this.timer && this.channel) this.timer = setInterval(() => this.flushUnasked(), retryMs)
     if (!waits && this.timer) {
       clearInterval(this.timer)
       this.timer = undefined
@@ -80,7 +80,7 @@ export class OutboxEngine {
     const channel = new BroadcastChannel(channelName)
     this.channel = channel
     channel.onmessage = () => void this.reload()
-    const begin = () => void this.reload().then(() => this.flushAll())
+    const begin = () => void this.reload().then(() => this.flushUnasked())
     const lost = () => {
       this.reachable = false
       this.show()
@@ -117,6 +117,11 @@ export class OutboxEngine {
   }
   async flushAll(): Promise<void> {
     if ((await this.flush('entries')).reachable) await this.flush('photos')
+  }
+
+  /** Nobody waits for it: what goes wrong leaves everything kept, and it is sent the next time. */
+  private flushUnasked(): void {
+    if (this.channel) this.flushAll().catch(() => undefined)
   }
 
   /** Onto the device, and on to the server; null where it is safe here and there is no answer yet. */
