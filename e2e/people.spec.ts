@@ -563,6 +563,7 @@ test('without a session no route of the build answers with anything', async ({ r
     '/join/[token]',
     '/new-password/[token]',
     '/api/session',
+    '/api/session/passkey',
     '/api/join',
     '/api/password',
     '/api/pairing',

@@ -210,6 +210,8 @@ const apis = [
   '/codes',
   '/api/password',
   '/api/second-factor',
+  '/api/passkeys',
+  '/api/session/passkey',
   '/api/pairing',
   '/api/authority',
   '/trust',

@@ -41,7 +41,7 @@ const isCrowded = (): boolean =>
 
 /** What answers to everybody: the door itself, an invitation, a private calendar, and what a browser needs to show them. */
 const open =
-  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/opened|\/answer|\/pay|\/paper|\/(?:photo|agreed|offer|receipt)\/[^/]{1,60})?|api\/v1\/.+|api\/(?:session|join|password|pairing|authority|health|payments|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
+  /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/opened|\/answer|\/pay|\/paper|\/(?:photo|agreed|offer|receipt)\/[^/]{1,60})?|api\/v1\/.+|api\/(?:session(?:\/passkey)?|join|password|pairing|authority|health|payments|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
 
 /** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
 async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {

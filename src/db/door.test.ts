@@ -21,6 +21,7 @@ describe('whoever writes their own statements', () => {
     'may_write',
     'membership',
     'pairing',
+    'passkey',
     'password_key',
     'piece_mark',
     'recovery_code',

@@ -37,6 +37,8 @@ export function happenedWords({ what, by, about, role, agent, thing, named, fact
     'codes-left': `${by ?? 'Somebody'} leaves a code from an app to each.`,
     'key-made': `${whom} made a key for another program: ${agent ?? ''}.`,
     'key-ended': `The key of another program was taken back: ${agent ?? ''}.`,
+    'passkey-made': `${whom} comes in by a passkey, too: ${agent ?? ''}.`,
+    'passkey-ended': `A passkey of ${whom} opens nothing any more: ${agent ?? ''}.`,
     invited: `${by ?? 'Whoever runs the machine'} made a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
     'invitation-back': `${by ?? 'Whoever runs the machine'} took back a link for ${as === 'owner' ? 'an' : 'a'} ${as}.`,
   }

@@ -64,7 +64,17 @@ export function answerCame(request: Request, came: CameIn | { issue: 'gone' | 't
     },
   )
 }
-const askedStatuses = { wrong: 422, 'code-wrong': 422, on: 409, wait: 429, 'own-first': 409, 'not-yours': 403 } as const
+const askedStatuses = {
+  wrong: 422,
+  'code-wrong': 422,
+  on: 409,
+  wait: 429,
+  'own-first': 409,
+  'not-yours': 403,
+  'bare-number': 409,
+  'not-signed': 422,
+  'made-already': 409,
+} as const
 /** Answers who is in and said again that it is them. */
 export async function answerAsked(work: Promise<object | { issue: keyof typeof askedStatuses }>): Promise<Response> {
   const found = await work

@@ -17,6 +17,8 @@ export const doorEvents = [
   'codes-left',
   'key-made',
   'key-ended',
+  'passkey-made',
+  'passkey-ended',
   // of what the house goes by
   'made',
   'changed',
@@ -37,6 +39,8 @@ export const happenedGroups = {
     'codes-left',
     'key-made',
     'key-ended',
+    'passkey-made',
+    'passkey-ended',
   ],
   people: ['joined', 'sent-away', 'role', 'invited', 'invitation-back'],
   house: ['made', 'changed', 'ended'],

@@ -108,6 +108,25 @@ export const keyInput = provenInput.extend({
   may: z.array(z.enum(keyMay)).refine((may) => may.includes('read'), 'It reads, at least.'),
   days: z.coerce.number().refine((days) => keyDays.some((each) => each === days), 'Choose how long it is good for.'),
 })
+/** What a browser answers of a passkey, as WebAuthn writes it: bytes as base64url. What is in them is read where they are verified. */
+const bytes = z.string().regex(/^[\w-]{1,12000}$/)
+const passkeyId = z.string().regex(/^[\w-]{16,1400}$/)
+const answered = { id: passkeyId, rawId: passkeyId, type: z.literal('public-key'), clientExtensionResults: z.object({}) }
+const madePasskey = z.object({
+  ...answered,
+  response: z.object({ clientDataJSON: bytes, attestationObject: bytes }),
+})
+export type MadePasskey = z.output<typeof madePasskey>
+export const signedPasskeyInput = z.object({
+  ...answered,
+  response: z.object({ clientDataJSON: bytes, authenticatorData: bytes, signature: bytes, userHandle: bytes.optional() }),
+})
+export type SignedPasskey = z.output<typeof signedPasskeyInput>
+export const keepPasskeyInput = z.object({
+  name: words('what you call it, to know it again', 80),
+  made: madePasskey,
+})
+export const endPasskeyInput = provenInput.extend({ id: passkeyId })
 export const keyBackInput = z.object({ id })
 export const nothingInput = z.object({})
 export const tokenInput = token

@@ -5,6 +5,7 @@ import type { Role } from '@/core/house/roles'
 import { TextField, Trouble } from '@/ui/form/Field'
 import { roleWords } from '@/words/roles'
 import { clearDevice, clearPages, openAnew, useDoor } from './ask'
+import { ByPasskey } from './ByPasskey'
 import { CodeField } from './CodeField'
 
 interface Props {
@@ -24,13 +25,16 @@ export function SignIn({ demo, to, revoked }: Props) {
   const { send, issue, asksCode } = useDoor<object>('/api/session', 'POST', wrong)
   // where nobody is in, nothing that was seen by somebody is kept
   useEffect(() => void (revoked ? clearDevice(revoked) : clearPages()), [revoked])
+  // what somebody else saw on this device is not read by who comes now
+  const goOn = async () => {
+    await clearPages()
+    openAnew(to)
+  }
   const come = async (sent: object, by: string) => {
     if (pending) return
     setPending(by)
     if (!('ok' in (await send(sent)))) return setPending(null)
-    // what somebody else saw on this device is not read by who comes now
-    await clearPages()
-    openAnew(to)
+    await goOn()
   }
   return (
     <>
@@ -79,6 +83,7 @@ export function SignIn({ demo, to, revoked }: Props) {
           {pending === 'form' ? 'Coming in…' : 'Come in'}
         </button>
       </form>
+      <ByPasskey disabled={pending !== null} come={goOn} />
     </>
   )
 }

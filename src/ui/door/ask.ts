@@ -11,7 +11,15 @@ export interface DoorAnswer {
 }
 
 type Path =
-  '/api/session' | '/api/join' | '/api/password' | '/api/second-factor' | '/api/pairing' | '/api/codes-for-all' | '/api/keys'
+  | '/api/session'
+  | '/api/session/passkey'
+  | '/api/join'
+  | '/api/password'
+  | '/api/second-factor'
+  | '/api/passkeys'
+  | '/api/pairing'
+  | '/api/codes-for-all'
+  | '/api/keys'
 type Method = 'POST' | 'PUT' | 'DELETE'
 
 export async function askDoor<T extends object = object>(

@@ -4,6 +4,7 @@ import { listFailedTries, listOwnHappened, listOwnSessions, listOwnStudios, whoI
 import { findHouseRule } from '@/app/_server/houseRule'
 import { listMembers } from '@/app/_server/members'
 import { isReached } from '@/app/_server/pairing'
+import { listOwnPasskeys } from '@/app/_server/passkeys'
 import { findOwnFactor } from '@/app/_server/secondFactor'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { type HappenedGroup, happenedGroups } from '@/core/house/doorEvents'
@@ -16,6 +17,7 @@ import { FailedTries } from '@/ui/door/FailedTries'
 import { HappenedList } from '@/ui/door/HappenedList'
 import { Invitations } from '@/ui/door/Invitations'
 import { Members } from '@/ui/door/Members'
+import { Passkeys } from '@/ui/door/Passkeys'
 import { SecondFactor } from '@/ui/door/SecondFactor'
 import { SignOut } from '@/ui/door/SignOut'
 import { Studios } from '@/ui/door/Studios'
@@ -30,9 +32,10 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
   const session = await whoIsIn()
   if (!session) redirect('/sign-in?to=/house/doors')
   const isOwner = session.role === 'owner'
-  const [rule, factor, failed, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
+  const [rule, factor, passkeys, failed, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
     isOwner && !session.isDemo ? findHouseRule(session) : null,
     session.isDemo ? null : findOwnFactor(session),
+    session.isDemo ? [] : listOwnPasskeys(session),
     session.isDemo ? [] : listFailedTries(session),
     loadHouse(),
     listOwnSessions(session),
@@ -56,6 +59,12 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
         <SignOut of={session.membershipId} />
         {!session.isDemo && <ChangePassword />}
         {factor && <SecondFactor {...factor} />}
+        {!session.isDemo && (
+          <Passkeys
+            passkeys={passkeys.map(({ id, name, host, madeAt, usedAt }) => ({ id, name, host, madeAt, usedAt }))}
+            asks={asks}
+          />
+        )}
       </section>
       {studios.length > 1 && (
         <section aria-labelledby="studios" className="border-t-2 border-ink pt-4">
