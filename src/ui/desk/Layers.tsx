@@ -1,7 +1,7 @@
 'use client'
 /** The finish on the desk: drawn as the sawn edge it will be, the same in words beside it; either changes the other. */
 import { Redo2, Undo2 } from 'lucide-react'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { type Ref, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { kindOf } from '@/core/craft/parts'
 import { moveAsks } from '@/core/desk/moveAsks'
@@ -20,7 +20,7 @@ const rest = 90
 export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins: readonly DeskTin[] }) {
   const { state, act, facts, wish, method, steps, at, refusal, troubles, planned } = desk
   const [selected, setSelected] = useState<string | null>(null)
-  const [asks, setAsks] = useState<string | null>(null)
+  const asks = useRef<Said>(null)
   const waiting = useRef(0)
   useEffect(() => () => window.clearTimeout(waiting.current), [])
   const isOwn = state.touches !== null
@@ -41,9 +41,9 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
   }
   const hover = (over: { id: string; to: number } | null) => {
     window.clearTimeout(waiting.current)
-    if (!over) return setAsks(null)
+    if (!over) return asks.current?.say(null)
     waiting.current = window.setTimeout(
-      () => setAsks(moveWords(moveAsks({ facts, wish, method, done: part.done, planned, touches }, over.id, over.to))),
+      () => asks.current?.say(moveWords(moveAsks({ facts, wish, method, done: part.done, planned, touches }, over.id, over.to))),
       rest,
     )
   }
@@ -89,9 +89,7 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
           hover={hover}
           newId={uuidv7}
         />
-        <p role="status" className="min-h-6 text-sm text-soft">
-          {asks}
-        </p>
+        <SaidLine ref={asks} />
       </div>
       {isOwn && (
         <LayerList
@@ -110,6 +108,20 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
         />
       )}
     </section>
+  )
+}
+
+interface Said {
+  say: (words: string | null) => void
+}
+/** What a pulled layer asks for where it rests. Said by itself: nothing else is drawn anew for it. */
+function SaidLine({ ref }: { ref: Ref<Said> }) {
+  const [words, say] = useState<string | null>(null)
+  useImperativeHandle(ref, () => ({ say }), [])
+  return (
+    <p role="status" className="min-h-6 text-sm text-soft">
+      {words}
+    </p>
   )
 }
 

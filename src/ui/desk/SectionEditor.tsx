@@ -40,6 +40,9 @@ function moved(strata: readonly DeskStratum[], id: string, to: number): readonly
   return rest.toSpliced(at, 0, own)
 }
 
+/** Of more layers than these each shift is a hair, and drawing all of them anew for each frame of it takes longer than a frame. */
+const mostInMotion = 16
+
 const label = 'fill-white text-[15px] font-bold'
 /** Read on any colour. */
 const halo = { pointerEvents: 'none', style: { paintOrder: 'stroke' }, stroke: '#2b211a', strokeWidth: 3.5 } as const
@@ -88,6 +91,7 @@ export function SectionEditor({ facts, strata, selected, wrong, open, edit, inse
     event.stopPropagation()
     act()
   }
+  const moves = drag !== null && touches.length <= mostInMotion
   const chosen = touches.find(({ id }) => id === selected)
   const tabbed = touches.find(({ id }) => id === (focused ?? selected)) ?? touches.at(-1)
   return (
@@ -97,14 +101,14 @@ export function SectionEditor({ facts, strata, selected, wrong, open, edit, inse
       role="group"
       aria-label={`The finish, sawn through, on ${words}. Arrows go from layer to layer, with shift they move it; Enter changes it, D lays it once more, Delete takes it out.`}
       preserveAspectRatio="xMinYMax meet"
-      className="max-h-[36vh] w-full select-none overflow-visible"
+      className={`max-h-[36vh] w-full select-none overflow-visible ${drag ? 'will-change-transform' : ''}`}
     >
       {shown.map((stratum, k) => {
         const laid = profile.laid[k]
         if (!laid) return null
         const pulled = drag?.id === stratum.id
         return (
-          <g key={stratum.id} className={drag ? 'stratum-moves' : undefined}>
+          <g key={stratum.id} className={moves ? 'stratum-moves' : undefined}>
             <StratumPath
               stratum={stratum}
               laid={laid}
