@@ -4,6 +4,7 @@
  */
 import { lowerBound } from './bound'
 import { searchChains } from './byChains'
+import { tryEveryRow } from './byEveryRow'
 import { searchRules } from './byRules'
 import { searchStaying } from './byStaying'
 import { checkWeek } from './check'
@@ -25,6 +26,8 @@ export interface PlannedWeek extends WorkshopSchedule {
 const goOn = 0.8
 /** The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it. */
 const bound = { from: 0.88, msEach: 0.6 }
+/** Where there are few rows they are all tried, in so much of the time. */
+const few = 0.3
 /** The share after which nothing is sought any more, where no rule of thumb came to anything. */
 const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
@@ -38,6 +41,7 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
     searchChains(search, goOn, sought)
   } else {
     const failed = searchRules(search)
+    for (const grain of [search.coarse, search.fine]) tryEveryRow(search, grain, few)
     searchChains(search, search.spent(), failed === null ? sought : hopeless)
     if (failed !== null && !search.best) refuse(problem, search.coarse.units[failed]?.steps[0] ?? 0)
   }

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { bestOrderCost, hours, lag, problemOf, randomProblem, workStep } from '@/core/testing/week'
 import { lowerBound } from './bound'
+import { countRows } from './byEveryRow'
 import { Calendar, never } from './calendar'
 import { checkWeek } from './check'
 import { planWorkshop } from './planWorkshop'
@@ -123,7 +124,7 @@ describe('the week', () => {
           }),
           {
             minLength: 1,
-            maxLength: 5,
+            maxLength: 6,
           },
         ),
         fc.nat(1000),
@@ -155,6 +156,11 @@ describe('the week', () => {
       },
     ))
 
+  test('few rows are counted, for all of them are tried: those of chains that keep their order in their part', () => {
+    // 5! · 9!/(3!)³ · one row alone · 12!/(4!)³ is more than is counted
+    expect([[1, 1, 1, 1, 1], [3, 3, 3], [7], []].map(countRows)).toEqual([120, 1680, 1, 1])
+    expect(countRows([4, 4, 4])).toBeGreaterThan(2000)
+  })
   test('whatever the workshop, its week may be worked, no coat is ruined, it costs what it says and not less than the bound', () =>
     fc.assert(
       fc.property(fc.nat(10_000), fc.integer({ min: 1, max: 5 }), (seed, pieces) => {

@@ -51,7 +51,7 @@ export function Layers({ part, desk, tins }: { part: PlanPart; desk: Desk; tins:
   return (
     <section aria-labelledby="layers">
       <div className="flex flex-wrap items-end justify-between gap-x-3 gap-y-1">
-        <div className="flex-1 basis-72">
+        <div className="flex-1 sm:basis-72">
           <h2 id="layers" className="title text-3xl">
             {isOwn ? 'Your own layers' : 'Its layers'}
           </h2>
@@ -130,19 +130,33 @@ function Turns({ desk, layAside }: { desk: Desk; layAside: () => void }) {
   const { state, act, planned } = desk
   return (
     <div className="flex flex-wrap gap-2">
-      <button id="desk-undo" type="button" className="press px-3" aria-label="Undo" disabled={!desk.canUndo} onClick={desk.undo}>
-        <Undo2 aria-hidden size={20} />
-      </button>
-      <button type="button" className="press px-3" aria-label="Do it again" disabled={!desk.canRedo} onClick={desk.redo}>
-        <Redo2 aria-hidden size={20} />
-      </button>
+      <span className={desk.canUndo || desk.canRedo ? 'contents' : 'hidden sm:contents'}>
+        <button
+          id="desk-undo"
+          type="button"
+          className="press px-3"
+          aria-label="Undo"
+          disabled={!desk.canUndo}
+          onClick={desk.undo}
+        >
+          <Undo2 aria-hidden size={20} />
+        </button>
+        <button type="button" className="press px-3" aria-label="Do it again" disabled={!desk.canRedo} onClick={desk.redo}>
+          <Redo2 aria-hidden size={20} />
+        </button>
+      </span>
       {state.touches ? (
         <button type="button" className="press" onClick={layAside}>
           Back to a look
         </button>
       ) : (
         <>
-          <button type="button" className="press" disabled={planned.length === 0} onClick={() => act({ kind: 'own' })}>
+          <button
+            type="button"
+            className="press px-3 sm:px-5"
+            disabled={planned.length === 0}
+            onClick={() => act({ kind: 'own' })}
+          >
             Make the layers your own
           </button>
           {state.aside && (

@@ -40,9 +40,9 @@ export function CareChoice({ pieceId, partId, choices, now }: Props) {
   return (
     <section
       aria-labelledby="stays"
-      className="mb-5 flex flex-wrap items-center gap-x-4 gap-y-1 border-y border-line py-2 sm:mb-8 sm:py-3"
+      className="mb-3 flex items-center gap-x-3 gap-y-1 border-y border-line py-2 sm:mb-8 sm:flex-wrap sm:gap-x-4 sm:py-3"
     >
-      <h2 id="stays" className="text-lg font-semibold">
+      <h2 id="stays" className="w-18 shrink-0 font-semibold leading-tight sm:w-auto sm:text-lg">
         It stays as it is:
       </h2>
       <span className="strip">

@@ -48,6 +48,7 @@ export function ColourChoice({
       <div className="grid grid-cols-[1fr_4rem] items-end gap-3">
         <TextField
           label="Its name"
+          className="beside"
           value={colour.name}
           trouble={trouble}
           onChange={(event) => choose({ ...colour, name: event.target.value })}

@@ -68,7 +68,7 @@ function LaidOver({ desk: { state, act, wish, facts } }: { desk: Desk }) {
       return { code, on, refusal }
     })
   return (
-    <fieldset className="mt-3 min-w-0 sm:mt-5">
+    <fieldset className="beside mt-2 min-w-0 sm:mt-5">
       <legend className="mb-1 font-semibold">Laid over it</legend>
       <div className="strip">
         {offered.map(({ code, on, refusal }) => (

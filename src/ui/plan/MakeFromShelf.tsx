@@ -40,7 +40,7 @@ export function MakeFromShelf({ part, desk, tins, means }: Props) {
   )
   return (
     <details className="border-t-2 border-ink" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="flex min-h-14 cursor-pointer flex-wrap items-baseline gap-x-4 py-2 sm:min-h-16 sm:py-3">
+      <summary className="flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-4 py-1.5 sm:min-h-16 sm:py-3">
         <h2 className="title text-2xl sm:text-3xl">With what is here</h2>
         <span className="hidden text-soft sm:inline">nothing bought, leftovers mixed</span>
       </summary>

@@ -36,8 +36,8 @@ export function RecipeForm({
     router.refresh()
   }
   return (
-    <details className="mt-5 border-t-2 sm:mt-8 border-ink">
-      <summary className="flex min-h-14 cursor-pointer flex-wrap items-baseline gap-x-4 py-2 sm:min-h-16 sm:py-3">
+    <details className="mt-3 border-t-2 sm:mt-8 border-ink">
+      <summary className="flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-4 py-1.5 sm:min-h-16 sm:py-3">
         <h2 className="title text-2xl sm:text-3xl">House recipes</h2>
         <span className="text-sm text-soft sm:text-base">
           {recipes.length === 0 ? 'keep this finish for another piece' : `${recipes.length} kept`}

@@ -20,7 +20,7 @@ export function SheenChoice({ value, choose, usual, had, hex }: Props) {
   const can = (code: Sheen | null) => code === null || had.length === 0 || had.includes(code)
   const not = sheenCodes.filter((code) => !can(code))
   return (
-    <fieldset className="min-w-0 sm:col-span-2">
+    <fieldset className="beside min-w-0 sm:col-span-2">
       <legend className="mb-1 text-sm font-semibold">Sheen</legend>
       <div className="strip">
         {offered.map(([code, words]) => (
