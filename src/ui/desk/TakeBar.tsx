@@ -47,7 +47,7 @@ export function TakeBar({ part, desk }: { part: PlanPart; desk: Desk }) {
     router.push(`/pieces/${part.pieceId}`)
   }
   return (
-    <div className="sticky bottom-14 z-20 mt-3 sm:mt-6 border-t-2 border-ink bg-ground py-3 sm:bottom-0">
+    <div className="in-reach z-20 mt-3 py-3 sm:mt-6">
       <Trouble>{write.issue}</Trouble>
       <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 sm:justify-end sm:gap-x-8">
         {takers.length > 0 && (

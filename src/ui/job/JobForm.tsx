@@ -28,7 +28,7 @@ export function JobForm(start: JobStart) {
         {sides.map((side) => (
           <JobSide key={side} side={side} job={job} />
         ))}
-        <div className="sticky bottom-14 mt-6 space-y-3 border-t-2 border-ink bg-ground py-4 sm:bottom-0">
+        <div className="in-reach mt-6 space-y-3">
           <Trouble>{Object.values(job.fields)[0] ?? job.issue}</Trouble>
           <button
             type="button"

@@ -118,7 +118,7 @@ export function IntakeForm({ method, looks }: { method: HouseMethod; looks: read
 
       <IntakeReady form={form} method={method} looks={looks} />
 
-      <div className="sticky bottom-14 space-y-3 border-t-2 border-ink bg-ground py-4 sm:bottom-0">
+      <div className="in-reach space-y-3">
         <Trouble>{issue}</Trouble>
         {Object.keys(form.formState.errors).length > 0 && (
           <Trouble>Some of it can’t be read yet: look at the marked fields.</Trouble>

@@ -102,7 +102,7 @@ function WriteDown({ counted, kept, change, done }: FootProps) {
     router.refresh()
   }
   return (
-    <div className="sticky bottom-14 z-10 mt-6 border-t-2 border-ink bg-ground py-4 sm:bottom-0">
+    <div className="in-reach mt-6">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
         <ChoiceField
           label="Why it is another than thought"
