@@ -45,6 +45,7 @@ const views: Record<string, (page: Page) => Promise<string>> = {
   'what labels say': () => Promise.resolve('/shelf/labels'),
   house: () => Promise.resolve('/house'),
   'at the kerb': () => Promise.resolve('/kerb'),
+  'photographs handed over': () => Promise.resolve('/shared'),
   'how prices are made': () => Promise.resolve('/house/prices'),
   'who comes in': () => Promise.resolve('/house/doors'),
   'a place that is not there': () => Promise.resolve('/nowhere'),

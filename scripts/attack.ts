@@ -166,6 +166,7 @@ const pages = [
   '/house/doors',
   '/house/prices',
   '/kerb',
+  '/shared',
   '/air',
   '/learned',
   '/learned/earned',

@@ -1,5 +1,6 @@
 /** How the app stands on a phone or tablet once it is installed. */
 import type { MetadataRoute } from 'next'
+import { sharedField, sharePath } from '@/ui/photo/handedStore'
 
 export default function manifest(): MetadataRoute.Manifest {
   return {
@@ -14,6 +15,12 @@ export default function manifest(): MetadataRoute.Manifest {
       { name: 'At the kerb', url: '/kerb' },
       { name: 'The bench', url: '/' },
     ],
+    share_target: {
+      action: sharePath,
+      method: 'POST',
+      enctype: 'multipart/form-data',
+      params: { files: [{ name: sharedField, accept: ['image/*'] }] },
+    },
     icons: [
       { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
       { src: '/icon-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },

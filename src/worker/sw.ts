@@ -4,6 +4,7 @@
  * where it does not; what carries its own fingerprint in its name is kept for good. Writes never pass through here.
  */
 import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist, type SerwistPlugin } from 'serwist'
+import { keepHandedOver, sharedPage, sharePath } from '../ui/photo/handedStore'
 
 declare const self: ServiceWorkerGlobalScope
 /** every script of this build, by its address */
@@ -20,6 +21,20 @@ const door = /^\/(?:sign-in|trust|codes|join\/|new-password\/|pair\/|for\/|house
 const whole: SerwistPlugin = {
   cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),
 }
+
+/** Photographs that the phone hands over never leave the device by this: they wait on it until somebody says whose they are. */
+self.addEventListener('fetch', (event) => {
+  const { request } = event
+  const { origin, pathname } = new URL(request.url)
+  if (request.method !== 'POST' || origin !== self.location.origin || pathname !== sharePath) return
+  event.respondWith(
+    request
+      .formData()
+      .then((form) => keepHandedOver(form))
+      .catch(() => 0)
+      .then(() => Response.redirect(sharedPage, 303)),
+  )
+})
 
 const serwist = new Serwist({
   skipWaiting: true,

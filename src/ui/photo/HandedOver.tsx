@@ -1,0 +1,113 @@
+'use client'
+/** Photographs that another app of the phone handed over: whose they are is said once, for all of them. */
+import { useEffect, useState } from 'react'
+import type { PieceId } from '@/core/measure/named'
+import type { Photo } from '@/core/piece/piece'
+import { ChoiceField, pairs } from '@/ui/form/Field'
+import { Link } from '@/ui/frame/Link'
+import { type HandedOver as Handed, letGoHandedOver, listHandedOver } from './handedStore'
+import { usePhotos } from './PhotoPicker'
+
+type Shown = Handed & { picture: string }
+const moments = { before: 'before', during: 'during', after: 'after' } as const
+
+export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: string }[] }) {
+  const photos = usePhotos()
+  const [waiting, setWaiting] = useState<readonly Shown[] | null>(null)
+  const [pieceId, setPieceId] = useState<PieceId>(pieces[0]?.id ?? '')
+  const [moment, setMoment] = useState<Photo['moment']>('during')
+  const [went, setWent] = useState<{ count: number; to: { id: PieceId; name: string } } | null>(null)
+  const [refused, setRefused] = useState<readonly string[]>([])
+  useEffect(() => {
+    let made: Shown[] = []
+    void listHandedOver().then((all) => {
+      made = all.map((each) => ({ ...each, picture: URL.createObjectURL(each.file) }))
+      setWaiting(made)
+    })
+    return () => made.forEach(({ picture }) => URL.revokeObjectURL(picture))
+  }, [])
+  const letGo = async (id: string) => {
+    await letGoHandedOver(id)
+    setWaiting((before) => before?.filter((each) => each.id !== id) ?? null)
+  }
+  const put = async () => {
+    const to = pieces.find(({ id }) => id === pieceId)
+    if (!waiting || !to) return
+    const of = { pieceId, partId: null, stepId: null, moment, alt: `${to.name}, ${moment}` }
+    let count = 0
+    const not: string[] = []
+    for (const { id, file, at, name } of waiting) {
+      if (!(await photos.send([{ id, file, at }], of))) {
+        not.push(name)
+        continue
+      }
+      count += 1
+      await letGo(id)
+    }
+    setRefused(not)
+    setWent({ count, to })
+  }
+  if (!waiting) return <p className="mt-6 text-soft">Looking for what was handed over…</p>
+  return (
+    <>
+      {went && went.count > 0 && (
+        <p role="status" className="mt-6 border-l-4 border-now pl-4 text-lg">
+          {went.count === 1 ? 'One photograph is' : `${went.count} photographs are`} with{' '}
+          <Link href={`/pieces/${went.to.id}`}>{went.to.name}</Link>.
+        </p>
+      )}
+      {refused.length > 0 && (
+        <p role="alert" className="mt-4 font-semibold text-late">
+          Not taken, and still here: {refused.join(', ')}. A photograph of up to 40 MB is, in any form that a phone makes.
+        </p>
+      )}
+      {waiting.length === 0 && !went && (
+        <p className="mt-6 max-w-prose text-lg">
+          Nothing waits here. On a phone on which Itinerum is installed, choose photographs in its gallery, share them, and choose
+          Itinerum: they come here, without a connection, too.
+        </p>
+      )}
+      {waiting.length > 0 && (
+        <>
+          <ul className="mt-6 grid grid-cols-2 gap-3 sm:grid-cols-4">
+            {waiting.map(({ id, picture, name }) => (
+              <li key={id}>
+                {/* eslint-disable-next-line @next/next/no-img-element -- it is on this device alone */}
+                <img
+                  src={picture}
+                  alt={name || 'A photograph'}
+                  className="aspect-4/3 w-full border border-line bg-well object-cover"
+                />
+                <button type="button" className="press mt-1 w-full" onClick={() => void letGo(id)}>
+                  Not this one
+                </button>
+              </li>
+            ))}
+          </ul>
+          <div className="in-reach mt-6 grid grid-cols-[1fr_7.5rem] items-end gap-3 sm:flex">
+            <ChoiceField
+              label="Whose they are"
+              value={pieceId}
+              onChange={({ target }) => setPieceId(target.value)}
+              options={pieces.map(({ id, name }) => [id, name] as const)}
+            />
+            <ChoiceField
+              label="Taken"
+              value={moment}
+              onChange={({ target }) => setMoment(target.value as Photo['moment'])}
+              options={pairs(moments)}
+            />
+            <button
+              type="button"
+              className="press press-now col-span-2 min-h-14 text-lg sm:px-8"
+              disabled={pieceId === ''}
+              onClick={() => void put()}
+            >
+              {waiting.length === 1 ? 'Put it with the piece' : `Put ${waiting.length} with the piece`}
+            </button>
+          </div>
+        </>
+      )}
+    </>
+  )
+}
