@@ -122,10 +122,10 @@ export const signedPasskeyInput = z.object({
   response: z.object({ clientDataJSON: bytes, authenticatorData: bytes, signature: bytes, userHandle: bytes.optional() }),
 })
 export type SignedPasskey = z.output<typeof signedPasskeyInput>
-export const keepPasskeyInput = z.object({
-  name: words('what you call it, to know it again', 80),
-  made: madePasskey,
-})
+const passkeyName = words('what you call it, to know it again', 80)
+/** Named before it is made: none is made that is not kept. */
+export const askPasskeyInput = provenInput.extend({ name: passkeyName })
+export const keepPasskeyInput = z.object({ name: passkeyName, made: madePasskey })
 export const endPasskeyInput = provenInput.extend({ id: passkeyId })
 export const keyBackInput = z.object({ id })
 export const nothingInput = z.object({})

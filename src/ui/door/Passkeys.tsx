@@ -43,14 +43,19 @@ export function Passkeys({ passkeys, asks }: Props) {
   const name = useRef<HTMLInputElement>(null)
   const beginning = useDoor<object, PublicKeyCredentialCreationOptionsJSON>('/api/passkeys', 'POST', issueWords)
   const keeping = useDoor<object>('/api/passkeys', 'PUT', issueWords)
-  const pending = beginning.pending || keeping.pending
+  /** the device asks who is there */
+  const [isMaking, setMaking] = useState(false)
+  const pending = beginning.pending || keeping.pending || isMaking
   const make = async (proof: Proof) => {
     setTrouble(null)
-    const answer = await beginning.send(proof)
+    const called = name.current?.value ?? ''
+    const answer = await beginning.send({ ...proof, name: called })
     if (!('ok' in answer)) return
+    setMaking(true)
     const made = await startRegistration({ optionsJSON: answer.said }).catch(() => null)
+    setMaking(false)
     if (!made) return setTrouble(notMade)
-    if (!('ok' in (await keeping.send({ name: name.current?.value ?? '', made })))) return
+    if (!('ok' in (await keeping.send({ name: called, made })))) return
     setAsked(null)
     router.refresh()
   }
@@ -117,7 +122,13 @@ export function Passkeys({ passkeys, asks }: Props) {
       {here === 'unknown-to-browser' && <p className="mt-3">This browser knows no passkeys.</p>}
       {asked && 'name' in asked && (
         <div className="mt-4 space-y-4 border-l-4 border-now pl-4">
-          <TextField label="What you call it" name="passkey" defaultValue={asked.name} ref={name} trouble={keeping.fields.name} />
+          <TextField
+            label="What you call it"
+            name="passkey"
+            defaultValue={asked.name}
+            ref={name}
+            trouble={beginning.fields.name}
+          />
           <Prove
             asks={asks}
             words="Make the passkey"

@@ -17,6 +17,7 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
   const [pieceId, setPieceId] = useState<PieceId>(pieces[0]?.id ?? '')
   const [moment, setMoment] = useState<Photo['moment']>('during')
   const [went, setWent] = useState<{ count: number; to: { id: PieceId; name: string } } | null>(null)
+  const [isPutting, setPutting] = useState(false)
   const [refused, setRefused] = useState<readonly string[]>([])
   useEffect(() => {
     let made: Shown[] = []
@@ -34,18 +35,18 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
     const to = pieces.find(({ id }) => id === pieceId)
     if (!waiting || !to) return
     const of = { pieceId, partId: null, stepId: null, moment, alt: `${to.name}, ${moment}` }
-    let count = 0
-    const not: string[] = []
-    for (const { id, file, at, name } of waiting) {
-      if (!(await photos.send([{ id, file, at }], of))) {
-        not.push(name)
-        continue
-      }
-      count += 1
-      await letGo(id)
-    }
-    setRefused(not)
-    setWent({ count, to })
+    setPutting(true)
+    // all of them at once: each is in the outbox before the first has gone
+    const came = await Promise.all(
+      waiting.map(async ({ id, file, at }) => {
+        const isTaken = await photos.send([{ id, file, at }], of)
+        if (isTaken) await letGo(id)
+        return isTaken
+      }),
+    )
+    setPutting(false)
+    setRefused(waiting.filter((_, k) => !came[k]).map(({ name }) => name))
+    setWent({ count: came.filter(Boolean).length, to })
   }
   if (!waiting) return <p className="mt-6 text-soft">Looking for what was handed over…</p>
   return (
@@ -78,12 +79,17 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
                   alt={name || 'A photograph'}
                   className="aspect-4/3 w-full border border-line bg-well object-cover"
                 />
-                <button type="button" className="press mt-1 w-full" onClick={() => void letGo(id)}>
+                <button type="button" className="press mt-1 w-full" disabled={isPutting} onClick={() => void letGo(id)}>
                   Not this one
                 </button>
               </li>
             ))}
           </ul>
+          {pieces.length === 0 && (
+            <p className="mt-4 text-lg">
+              No piece is in the workshop. <Link href="/pieces/new">Take one in</Link>: these wait here meanwhile.
+            </p>
+          )}
           <div className="in-reach mt-6 grid grid-cols-[1fr_7.5rem] items-end gap-3 sm:flex">
             <ChoiceField
               label="Whose they are"
@@ -100,7 +106,7 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
             <button
               type="button"
               className="press press-now col-span-2 min-h-14 text-lg sm:px-8"
-              disabled={pieceId === ''}
+              disabled={pieceId === '' || isPutting}
               onClick={() => void put()}
             >
               {waiting.length === 1 ? 'Put it with the piece' : `Put ${waiting.length} with the piece`}

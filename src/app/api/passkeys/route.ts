@@ -2,7 +2,7 @@
 import { lookUp } from '@/app/_server/door'
 import { answerAsked, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { askToMake, endOwn, keepMade } from '@/app/_server/passkeys'
-import { endPasskeyInput, keepPasskeyInput, provenInput } from '@/core/input/door'
+import { askPasskeyInput, endPasskeyInput, keepPasskeyInput } from '@/core/input/door'
 import type { Session } from '@/db/session'
 
 /** Nobody of the demo, who come in by one tap. */
@@ -15,7 +15,7 @@ const out = () => refused('signed-out', 401)
 const mostMade = 30_000
 
 export async function POST(request: Request): Promise<Response> {
-  const read = await readSent(request, provenInput)
+  const read = await readSent(request, askPasskeyInput)
   if ('no' in read) return read.no
   const session = await own(request)
   return session ? orBusy(answerAsked(askToMake(session, read.sent, request))) : out()
