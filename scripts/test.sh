@@ -43,6 +43,7 @@ counted() { # NAME COMMAND…: counts what its JSON report says
   if [ "$status" != 0 ] && [ "$failed" = "$before" ]; then
     failed=$((failed + 1))
     say "   $name failed with no failed test: its runner ended with $status"
+    sleep 1 # the last of what it said is on its way into the log
     tell "$name" unhandled "$reports/$name.log" "$status"
   elif [ "$failed" != "$before" ]; then tell "$name" node scripts/failedTests.mjs "$reports/$name.json"; fi
 }

@@ -4,7 +4,7 @@
  * where it does not; what carries its own fingerprint in its name is kept for good. Writes never pass through here.
  */
 import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist, type SerwistPlugin } from 'serwist'
-import { keepHandedOver, sharedPage, sharePath } from '../ui/photo/handedStore'
+import { keepHandedOver, lostMark, sharedPage, sharePath } from '../ui/photo/handedStore'
 
 declare const self: ServiceWorkerGlobalScope
 /** every script of this build, by its address */
@@ -31,8 +31,11 @@ self.addEventListener('fetch', (event) => {
     request
       .formData()
       .then((form) => keepHandedOver(form))
-      .catch(() => 0)
-      .then(() => Response.redirect(sharedPage, 303)),
+      .then(
+        () => '',
+        () => lostMark,
+      )
+      .then((mark) => Response.redirect(`${sharedPage}${mark}`, 303)),
   )
 })
 

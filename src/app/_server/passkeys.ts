@@ -19,14 +19,14 @@ import { atDoor, readDoor } from './doorWay'
 import { type Asked, proveOwn, type Refusal } from './secondFactor'
 
 /** How the request called this server, as a passkey knows it; null for a bare number, for which none is made. */
-export function passkeyHost(headers: Pick<Headers, 'get'>): string | null {
+function passkeyHost(headers: Pick<Headers, 'get'>): string | null {
   const { hostname } = new URL(ownOrigin(headers))
   return isIP(hostname.replace(/^\[|\]$/g, '')) || hostname === '' ? null : hostname
 }
 const comesIn = 'come in'
 const making = ({ id }: Session) => `make ${id}`
 
-export type PasskeyRefusal = Refusal | { issue: 'bare-number' | 'not-signed' | 'made-already' }
+type PasskeyRefusal = Refusal | { issue: 'bare-number' | 'not-signed' | 'made-already' }
 
 /** What a browser makes a passkey by, for who said again that it is them. */
 export async function askToMake(session: Session, asked: Asked, request: Request): Promise<object> {

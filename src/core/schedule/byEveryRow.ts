@@ -7,7 +7,7 @@ const most = 2_000
 /** so many between two looks at the time */
 const looks = 32
 
-/** How many rows there are of chains that keep their order within a unit; {@link most} and no more are counted. */
+/** How many rows there are of chains that keep their order within a unit; beyond {@link most} they are not counted on. */
 export function countRows(lengths: readonly number[]): number {
   let rows = 1
   let sum = 0

@@ -11,7 +11,7 @@ import { checkWeek } from './check'
 import { goOnFrom } from './goOn'
 import { boundByPrices } from './priceBound'
 import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
-import { type PlanOptions, Search } from './search'
+import { type Grain, type PlanOptions, Search } from './search'
 
 export type { PlanOptions }
 export interface PlannedWeek extends WorkshopSchedule {
@@ -28,7 +28,7 @@ const goOn = 0.8
 const bound = { from: 0.88, msEach: 0.6 }
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
-/** The share after which nothing is sought any more, where no rule of thumb came to anything. */
+/** The share after which nothing is sought any more, where nothing could be laid by then. */
 const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
@@ -41,8 +41,10 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
     searchChains(search, goOn, sought)
   } else {
     const failed = searchRules(search)
-    for (const grain of [search.coarse, search.fine]) tryEveryRow(search, grain, few)
-    searchChains(search, search.spent(), failed === null ? sought : hopeless)
+    tryEveryRow(search, search.coarse, few)
+    // where no window is wide the fine chains are the whole ones
+    if (chainsIn(search.fine) > chainsIn(search.coarse)) tryEveryRow(search, search.fine, few)
+    searchChains(search, search.spent(), search.best ? sought : hopeless)
     if (failed !== null && !search.best) refuse(problem, search.coarse.units[failed]?.steps[0] ?? 0)
   }
   const { best, cost } = search
@@ -52,6 +54,7 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
   return { ...best, cost, bound: Math.max(plain, Math.floor(byPrices + 1e-6)), missed: checkWeek(problem, best).missed }
 }
 
+const chainsIn = ({ units }: Grain): number => units.reduce((sum, { chains }) => sum + chains.length, 0)
 function isPriced({ steps }: WorkshopProblem, options: PlanOptions): boolean {
   const each = steps.reduce((sum, { painters }) => sum + painters.length, 0)
   return 'rounds' in options || options.budgetMs * (1 - bound.from) >= each * bound.msEach

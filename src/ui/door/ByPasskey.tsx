@@ -3,7 +3,7 @@
 import { type PublicKeyCredentialRequestOptionsJSON, startAuthentication } from '@simplewebauthn/browser'
 import { useState } from 'react'
 import { Trouble } from '@/ui/form/Field'
-import { askDoor, usualWords } from './ask'
+import { useDoor } from './ask'
 import { notGiven, usePasskeysHere } from './passkeyHere'
 
 interface Props {
@@ -17,31 +17,22 @@ const notKnown =
 
 export function ByPasskey({ disabled, come }: Props) {
   const here = usePasskeysHere()
+  const asking = useDoor<object, PublicKeyCredentialRequestOptionsJSON>('/api/session/passkey', 'POST')
+  const coming = useDoor<object>('/api/session/passkey', 'PUT', { wrong: notKnown, 'not-readable': notKnown })
   const [pending, setPending] = useState(false)
-  const [issue, setIssue] = useState<string | null>(null)
+  const [trouble, setTrouble] = useState<string | null>(null)
   if (here !== 'yes') return null
-  const tryIt = async (): Promise<string | null> => {
-    const {
-      ok,
-      said,
-      issue: trouble = '',
-    } = await askDoor<PublicKeyCredentialRequestOptionsJSON>('/api/session/passkey', 'POST', {})
-    if (!ok || !said) return usualWords[trouble] ?? usualWords.unreachable ?? ''
-    const signed = await startAuthentication({ optionsJSON: said }).catch(() => null)
-    if (!signed) return notGiven
-    const answer = await askDoor('/api/session/passkey', 'PUT', signed)
-    return answer.ok
-      ? null
-      : answer.issue === 'wrong'
-        ? notKnown
-        : (usualWords[answer.issue ?? ''] ?? usualWords.unreachable ?? '')
+  const isIn = async (): Promise<boolean> => {
+    const asked = await asking.send({})
+    if (!('ok' in asked)) return false
+    const signed = await startAuthentication({ optionsJSON: asked.said }).catch(() => null)
+    if (!signed) setTrouble(notGiven)
+    return signed !== null && 'ok' in (await coming.send(signed))
   }
   const press = async () => {
     setPending(true)
-    setIssue(null)
-    const trouble = await tryIt()
-    if (trouble === null) return come()
-    setIssue(trouble)
+    setTrouble(null)
+    if (await isIn()) return come()
     setPending(false)
   }
   return (
@@ -54,7 +45,7 @@ export function ByPasskey({ disabled, come }: Props) {
       >
         {pending ? 'Show your passkey…' : 'Come in with a passkey'}
       </button>
-      <Trouble>{issue}</Trouble>
+      <Trouble>{pending ? null : (trouble ?? asking.issue ?? coming.issue)}</Trouble>
     </div>
   )
 }

@@ -32,8 +32,6 @@ const issueWords = {
 const notMade = 'No passkey was made. It was broken off, or what you have here holds one of yours already.'
 
 export function Passkeys({ passkeys, asks }: Props) {
-  const house = useHouse()
-  const nowMs = useNow()
   const router = useRouter()
   const here = usePasskeysHere()
   /** the id of one that is ended, or a new one's name */
@@ -46,6 +44,15 @@ export function Passkeys({ passkeys, asks }: Props) {
   /** the device asks who is there */
   const [isMaking, setMaking] = useState(false)
   const pending = beginning.pending || keeping.pending || isMaking
+  const opener = useRef<HTMLButtonElement>(null)
+  const ask = (what: typeof asked, from: HTMLButtonElement) => {
+    opener.current = from
+    setAsked(what)
+  }
+  const leave = () => {
+    setAsked(null)
+    opener.current?.focus()
+  }
   const make = async (proof: Proof) => {
     setTrouble(null)
     const called = name.current?.value ?? ''
@@ -76,26 +83,25 @@ export function Passkeys({ passkeys, asks }: Props) {
       </p>
       {passkeys.length > 0 && (
         <ul className="border-t border-line">
-          {passkeys.map(({ id, name: called, host, madeAt, usedAt }) => (
-            <li key={id} className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-b border-line py-2">
-              <span className="min-w-0">
-                <strong className="break-words text-lg">{called}</strong>
-                <span className="block text-soft">
-                  for {host}, made {loggedWords(madeAt, house, nowMs)},{' '}
-                  {usedAt ? `last used ${loggedWords(usedAt, house, nowMs)}` : 'not used yet'}
-                </span>
-              </span>
-              <button type="button" className="press" disabled={pending} onClick={() => setAsked({ end: id })}>
+          {passkeys.map((each) => (
+            <li key={each.id} className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-b border-line py-2">
+              <Told {...each} />
+              <button
+                type="button"
+                className="press"
+                disabled={pending}
+                onClick={({ currentTarget }) => ask({ end: each.id }, currentTarget)}
+              >
                 End it
               </button>
-              {asked && 'end' in asked && asked.end === id && (
+              {asked && 'end' in asked && asked.end === each.id && (
                 <div className="my-3 basis-full border-l-4 border-now pl-4">
                   <Prove
                     asks={asks}
-                    words={`End ${called}`}
+                    words={`End ${each.name}`}
                     pending={pending}
-                    prove={(proof) => void end(id, proof)}
-                    back={() => setAsked(null)}
+                    prove={(proof) => void end(each.id, proof)}
+                    back={leave}
                   />
                 </div>
               )}
@@ -103,12 +109,15 @@ export function Passkeys({ passkeys, asks }: Props) {
           ))}
         </ul>
       )}
-      {here === 'yes' && !(asked && 'name' in asked) && (
+      {here === 'yes' && (
         <button
           type="button"
           className="press mt-3"
           disabled={pending}
-          onClick={() => setAsked({ name: deviceWords(navigator.userAgent).replace(/^an? /, 'This ') })}
+          aria-expanded={asked !== null && 'name' in asked}
+          onClick={({ currentTarget }) =>
+            ask({ name: deviceWords(navigator.userAgent).replace(/^an? /, 'This ') }, currentTarget)
+          }
         >
           Make one on this device
         </button>
@@ -129,16 +138,25 @@ export function Passkeys({ passkeys, asks }: Props) {
             ref={name}
             trouble={beginning.fields.name}
           />
-          <Prove
-            asks={asks}
-            words="Make the passkey"
-            pending={pending}
-            prove={(proof) => void make(proof)}
-            back={() => setAsked(null)}
-          />
+          <Prove asks={asks} words="Make the passkey" pending={pending} prove={(proof) => void make(proof)} back={leave} />
         </div>
       )}
       <Trouble>{trouble ?? beginning.issue ?? keeping.issue}</Trouble>
     </details>
+  )
+}
+
+/** What it is called, for what it is, and since when. */
+function Told({ name, host, madeAt, usedAt }: Own) {
+  const house = useHouse()
+  const nowMs = useNow()
+  return (
+    <span className="min-w-0">
+      <strong className="break-words text-lg">{name}</strong>
+      <span className="block text-soft">
+        for {host}, made {loggedWords(madeAt, house, nowMs)},{' '}
+        {usedAt ? `last used ${loggedWords(usedAt, house, nowMs)}` : 'not used yet'}
+      </span>
+    </span>
   )
 }

@@ -7,7 +7,7 @@ import { ChoiceField, pairs } from '@/ui/form/Field'
 import { stepTitle } from '@/words/craft'
 import { type Chosen, PhotoPicker, usePhotos } from './PhotoPicker'
 
-const moments = { before: 'before', during: 'during', after: 'after' } as const
+export const moments = { before: 'before', during: 'during', after: 'after' } as const
 type Moment = keyof typeof moments
 
 export function AddPhotos({

@@ -1,15 +1,15 @@
 'use client'
 /** Photographs that another app of the phone handed over: whose they are is said once, for all of them. */
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { PieceId } from '@/core/measure/named'
 import type { Photo } from '@/core/piece/piece'
 import { ChoiceField, pairs } from '@/ui/form/Field'
 import { Link } from '@/ui/frame/Link'
-import { type HandedOver as Handed, letGoHandedOver, listHandedOver } from './handedStore'
-import { usePhotos } from './PhotoPicker'
+import { moments } from './AddPhotos'
+import { type HandedOver as Handed, letGoHandedOver, listHandedOver, lostMark } from './handedStore'
+import { type PhotoState, usePhotos } from './PhotoPicker'
 
 type Shown = Handed & { picture: string }
-const moments = { before: 'before', during: 'during', after: 'after' } as const
 
 export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: string }[] }) {
   const photos = usePhotos()
@@ -18,18 +18,25 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
   const [moment, setMoment] = useState<Photo['moment']>('during')
   const [went, setWent] = useState<{ count: number; to: { id: PieceId; name: string } } | null>(null)
   const [isPutting, setPutting] = useState(false)
-  const [refused, setRefused] = useState<readonly string[]>([])
+  const [isLost, setLost] = useState(false)
+  const list = useRef<HTMLUListElement>(null)
   useEffect(() => {
     let made: Shown[] = []
     void listHandedOver().then((all) => {
       made = all.map((each) => ({ ...each, picture: URL.createObjectURL(each.file) }))
       setWaiting(made)
+      setLost(location.hash === lostMark)
     })
     return () => made.forEach(({ picture }) => URL.revokeObjectURL(picture))
   }, [])
   const letGo = async (id: string) => {
     await letGoHandedOver(id)
     setWaiting((before) => before?.filter((each) => each.id !== id) ?? null)
+  }
+  const leaveOut = async (id: string) => {
+    await letGo(id)
+    // whoever goes by keys is at the next one
+    requestAnimationFrame(() => list.current?.querySelector('button')?.focus())
   }
   const put = async () => {
     const to = pieces.find(({ id }) => id === pieceId)
@@ -45,24 +52,24 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
       }),
     )
     setPutting(false)
-    setRefused(waiting.filter((_, k) => !came[k]).map(({ name }) => name))
-    setWent({ count: came.filter(Boolean).length, to })
+    const count = came.filter(Boolean).length
+    setWent(count > 0 ? { count, to } : null)
   }
   if (!waiting) return <p className="mt-6 text-soft">Looking for what was handed over…</p>
   return (
     <>
-      {went && went.count > 0 && (
+      {went && (
         <p role="status" className="mt-6 border-l-4 border-now pl-4 text-lg">
           {went.count === 1 ? 'One photograph is' : `${went.count} photographs are`} with{' '}
           <Link href={`/pieces/${went.to.id}`}>{went.to.name}</Link>.
         </p>
       )}
-      {refused.length > 0 && (
-        <p role="alert" className="mt-4 font-semibold text-late">
-          Not taken, and still here: {refused.join(', ')}. A photograph of up to 40 MB is, in any form that a phone makes.
+      {isLost && (
+        <p role="alert" className="mt-6 font-semibold text-late">
+          Not all of them could be kept: this device has no room left. Make some, and share them again.
         </p>
       )}
-      {waiting.length === 0 && !went && (
+      {waiting.length === 0 && !went && !isLost && (
         <p className="mt-6 max-w-prose text-lg">
           Nothing waits here. On a phone on which Itinerum is installed, choose photographs in its gallery, share them, and choose
           Itinerum: they come here, without a connection, too.
@@ -70,7 +77,7 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
       )}
       {waiting.length > 0 && (
         <>
-          <ul className="mt-6 grid grid-cols-2 gap-3 sm:grid-cols-4">
+          <ul ref={list} className="mt-6 grid grid-cols-2 gap-3 sm:grid-cols-4">
             {waiting.map(({ id, picture, name }) => (
               <li key={id}>
                 {/* eslint-disable-next-line @next/next/no-img-element -- it is on this device alone */}
@@ -79,7 +86,14 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
                   alt={name || 'A photograph'}
                   className="aspect-4/3 w-full border border-line bg-well object-cover"
                 />
-                <button type="button" className="press mt-1 w-full" disabled={isPutting} onClick={() => void letGo(id)}>
+                <Refused state={photos.states[id]} />
+                <button
+                  type="button"
+                  className="press mt-1 w-full"
+                  aria-label={`Not this one: ${name || 'a photograph'}`}
+                  disabled={isPutting}
+                  onClick={() => void leaveOut(id)}
+                >
                   Not this one
                 </button>
               </li>
@@ -117,3 +131,11 @@ export function HandedOver({ pieces }: { pieces: readonly { id: PieceId; name: s
     </>
   )
 }
+
+/** Why the server would not have it; it waits here still. */
+const Refused = ({ state }: { state: PhotoState | undefined }) =>
+  typeof state === 'object' && (
+    <p role="alert" className="mt-1 font-semibold text-late">
+      {state.words}
+    </p>
+  )

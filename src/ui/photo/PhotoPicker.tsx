@@ -12,9 +12,9 @@ export interface Chosen {
   file: File
   at: Instant
 }
-type State = 'sending' | PhotoSent
+export type PhotoState = 'sending' | PhotoSent
 
-const stateWords = (state: State | undefined) =>
+const stateWords = (state: PhotoState | undefined) =>
   typeof state === 'object'
     ? state.words
     : state === 'stored'
@@ -29,13 +29,13 @@ const stateWords = (state: State | undefined) =>
 export function usePhotos() {
   const { kept, sendPhoto } = useOutbox()
   const [chosen, setChosen] = useState<Chosen[]>([])
-  const [sent, setSent] = useState<Record<string, State>>({})
+  const [sent, setSent] = useState<Record<string, PhotoState>>({})
   const waiting = new Set(kept.map(({ typed }) => typed.entryId))
   // what waited on this device is stored once it waits no more
   const states = Object.fromEntries(
     Object.entries(sent).map(([id, state]) => [id, state === 'kept' && !waiting.has(id) ? 'stored' : state] as const),
   )
-  const mark = (id: string, state: State) => setSent((before) => ({ ...before, [id]: state }))
+  const mark = (id: string, state: PhotoState) => setSent((before) => ({ ...before, [id]: state }))
   const send = async (list: readonly Chosen[], of: Omit<PhotoTyped, 'entryId' | 'at'>): Promise<boolean> => {
     // all of them at once, so that each is on the device before the first has gone; the outbox sends them in turn
     const states = list.map(async ({ id, file, at }) => {
@@ -57,7 +57,7 @@ export function PhotoPicker({
   camera = false,
 }: {
   chosen: readonly Chosen[]
-  states: Record<string, State>
+  states: Record<string, PhotoState>
   add: (files: Chosen[]) => void
   label: string
   /** a phone opens its camera at once */

@@ -1,9 +1,11 @@
 /** Where photographs wait that another app of this device handed over, until somebody says whose they are. Read by the page, written by the service worker. */
 
-export const handedOverCache = 'itinerum-shared'
+const handedOverCache = 'itinerum-shared'
 /** where a browser sends them */
 export const sharePath = '/share'
 export const sharedPage = '/shared'
+/** where it is said that not all of it could be kept: no other page to whoever keeps pages */
+export const lostMark = '#lost'
 /** the field they come in */
 export const sharedField = 'photos'
 const mostAtOnce = 30
@@ -17,8 +19,8 @@ export interface HandedOver {
 }
 const addressOf = (id: string) => `${sharedPage}/${id}`
 
-/** Keeps what came of it; answers with how many. */
-export async function keepHandedOver(form: FormData, at = new Date().toISOString()): Promise<number> {
+/** Keeps what came of it. Throws where the device has no room for it. */
+export async function keepHandedOver(form: FormData, at = new Date().toISOString()): Promise<void> {
   const files = form
     .getAll(sharedField)
     .filter((each): each is File => each instanceof File && each.size > 0 && /^image\//.test(each.type))
@@ -28,7 +30,6 @@ export async function keepHandedOver(form: FormData, at = new Date().toISOString
     const headers = { 'content-type': file.type, 'itinerum-name': encodeURIComponent(file.name.slice(0, 200)), 'itinerum-at': at }
     await cache.put(addressOf(crypto.randomUUID()), new Response(file, { headers }))
   }
-  return files.length
 }
 export async function listHandedOver(): Promise<HandedOver[]> {
   const cache = await caches.open(handedOverCache)
