@@ -137,6 +137,8 @@ export const adviceWords: Record<AdviceCode, string> = {
     'Nobody looked for wax: draw a nail across it, wipe a hidden spot with spirits. A smear means wax, and all of it must come off.',
   'prove-grip': 'Nothing is scuffed here: prove the grip with a scratch and a tape pull before you go on.',
   'veneer-care': 'Veneer is thin: wear and scrape lightly, and stop at the first pale wood.',
+  'wears-to-primer':
+    'Worn through, it shows the primer first, not the wood: have the primer tinted to what is to be seen, or wear lightly.',
   'chips-as-it-likes': 'How much it chips can’t be promised. If it does not, wear it by hand.',
   'pale-over-tannin': 'White under water-based clear may yellow over this wood.',
   'children-label': 'For children’s furniture and food surfaces: what the label certifies, and nothing more.',

@@ -33,3 +33,12 @@ test('a run in the top colour is touched in with the top colour, not the one bel
   // and it is the touched-in coat that now waits to be worn back: touch dry, 30 minutes
   expect(grown[1]?.window?.opens).toEqual([30, 30])
 })
+
+test('what bled after the first of three coats is primed, and gets three coats in all: one of the mending, two that were ahead', () => {
+  const red: FinishablePart = { ...part, substrate: 'red-wood' }
+  const pale: FinishWish = { look: 'smooth-solid', paint: 'chalk-style', colours: { a: { name: 'Salt Ledger', hex: '#f1ece0' } } }
+  const steps = plannedSteps(red, pale)
+  const at = steps.findIndex(({ operation }) => operation === 'coat') + 1
+  const grown = mend('bleed-through', { part: red, wish: pale, done: steps.slice(0, at) }, steps.slice(at), 'snag')
+  expect(grown.filter(({ operation }) => operation === 'coat').map(({ mends }) => mends ?? null)).toEqual(['snag', null, null])
+})

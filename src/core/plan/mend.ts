@@ -3,7 +3,7 @@
  * sealed is broken where it must be, the layers come back as they were, the seal is renewed, and nothing is done twice. Pure.
  */
 import { defaultMethod } from '@/core/craft/method'
-import type { OperationCode } from '@/core/craft/operations'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import type { Remedy } from '@/core/craft/remedies/remedy'
 import { inSheen } from '@/core/finish/sheen'
@@ -25,7 +25,7 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
   const replaced = firstOf(ahead, replaces)
   const left = ahead.filter((step) => !replaced.includes(step)).map((step) => ({ ...step, mends: step.mends ?? null }))
   const late = replaced.find(({ operation }) => operation.endsWith('-distress'))
-  const remedy = remedySteps(code, spoiled)
+  const remedy = fewerBy(left, remedySteps(code, spoiled))
     .filter(({ operation }) => !leaves.includes(operation) || !left.some((step) => step.operation === operation))
     .map((step) => (late && step.operation === 'dry-distress' ? { ...step, minutes: late.minutes * tooLate } : step))
   // what the painter had decided already stays decided
@@ -35,6 +35,19 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
   const wanted: PlanAhead[] = [...remedy.map((step) => ({ ...step, mends: snag })), ...left]
   const steps = complete<PlanAhead>({ part, wish, method, done, wanted, departed, small: { share, until: remedy.length } })
   return inSheen(steps, wish.sheen).map((step) => ('mends' in step ? step : { ...step, mends: snag }))
+}
+
+const alike = (one: PlannedStep, other: PlannedStep) =>
+  one.operation === other.operation && one.family === other.family && one.colour?.hex === other.colour?.hex
+
+/** What a repair lays to cover, less the coats of it that are still ahead: they go over the mended place too. One it lays itself. */
+function fewerBy(ahead: readonly PlannedStep[], remedy: readonly PlannedStep[]): PlannedStep[] {
+  const last = remedy.findLast(({ operation }) => operation === 'coat')
+  if (!last) return [...remedy]
+  const next = ahead.findIndex((step) => getOperation(step.operation).layer !== undefined && !alike(step, last))
+  let spare = ahead.slice(0, next < 0 ? ahead.length : next).filter((step) => alike(step, last)).length
+  const laid = remedy.filter((step) => alike(step, last))
+  return remedy.filter((step) => !(step !== laid[0] && alike(step, last) && spare-- > 0))
 }
 
 /** The first of each of these operations among the steps ahead, before anything else is laid. */

@@ -5,6 +5,7 @@ import { type PlannedStep, withWindows } from '@/core/finish/step'
 import { chooseTopcoat } from '@/core/finish/topcoat'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { plannedSteps } from '@/core/testing/planned'
+import { planFinish } from './planFinish'
 
 const part: FinishablePart = { substrate: 'close-grained', existing: 'varnish', lead: 'unlikely', use: 'light', areaM2: 1 }
 const wish = (over: Partial<FinishWish> = {}): FinishWish => ({
@@ -120,6 +121,31 @@ describe('what can’t be had says what can', () => {
   ] as const)('%s', (_, facts, over, expected) => {
     expect(findRefusal({ ...part, ...facts }, wish(over))).toEqual(expected)
   })
+})
+
+describe('milk paint in one even colour', () => {
+  const milk = (facts: Partial<FinishablePart>, over: Partial<FinishWish> = {}) =>
+    plannedSteps({ ...part, ...facts }, wish({ paint: 'casein', ...over }))
+  test('soaks into bare wood as it is, and takes its bonding agent over a finish', () => {
+    const mixes = (facts: Partial<FinishablePart>) =>
+      milk(facts).flatMap(({ operation, mix }) => (operation === 'coat' ? [mix] : []))
+    expect(new Set(mixes({ existing: 'bare' }))).toEqual(new Set(['powder : water 1 : 1']))
+    expect(new Set(mixes({}))).toEqual(new Set(['powder : water 1 : 1, with bonding agent']))
+  })
+  test('is sealed with oil where that is wished, and never in a kitchen', () => {
+    expect(milk({ existing: 'bare' }, { seal: 'oil' }).map(({ operation }) => operation)).toContain('wipe-oil')
+    expect(findRefusal({ ...part, use: 'heavy' }, wish({ paint: 'casein', seal: 'oil' }))?.code).toBe('seal-use')
+  })
+})
+
+test('who wears one colour down to what lies below is told where that is a primer', () => {
+  const adviceOf = (facts: Partial<FinishablePart>) => {
+    const outcome = planFinish({ ...part, ...facts }, wish({ look: 'light-distress', paint: 'chalk-style' }))
+    return 'plan' in outcome && outcome.plan.advice.includes('wears-to-primer')
+  }
+  expect(adviceOf({})).toBe(false)
+  expect(adviceOf({ substrate: 'laminate', existing: 'bare' })).toBe(true)
+  expect(adviceOf({ slips: true })).toBe(true)
 })
 
 test('texture under crackle under dark wax fall into one order', () => {

@@ -17,7 +17,7 @@ import type { PlannedStep } from '@/core/finish/step'
 import { chooseTopcoat } from '@/core/finish/topcoat'
 import type { LookTouch } from '@/core/finish/touch'
 import { aimsOf } from '@/core/finish/touches'
-import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { type FinishablePart, type FinishWish, looksOf } from '@/core/finish/wish'
 import { stepsOrRefusal } from './layers'
 
 export type AdviceCode =
@@ -28,6 +28,7 @@ export type AdviceCode =
   | 'wax-for-light-use'
   | 'prove-grip'
   | 'veneer-care'
+  | 'wears-to-primer'
   | 'chips-as-it-likes'
   | 'pale-over-tannin'
   | 'children-label'
@@ -54,7 +55,7 @@ export function planFinish(
   const cover = coverOf(part, touches, isPrimed(steps))
   const bySlot = touches.flatMap(({ id, slot }) => (slot && cover[id] ? [[slot, cover[id]]] : []))
   return {
-    plan: { steps, seal, cover: Object.fromEntries(bySlot), advice: adviceFor(part, wish, touches, seal, method) },
+    plan: { steps, seal, cover: Object.fromEntries(bySlot), advice: adviceFor(part, wish, touches, seal, method, steps) },
   }
 }
 
@@ -64,6 +65,7 @@ function adviceFor(
   touches: readonly LookTouch[],
   seal: TopcoatCode,
   method: HouseMethod,
+  steps: readonly PlannedStep[],
 ): AdviceCode[] {
   const substrate = getSubstrate(part.substrate)
   const { bareWood, abrades, chips } = aimsOf(touches)
@@ -83,6 +85,7 @@ function adviceFor(
     ['wax-for-light-use', part.use === 'light' && seal === 'wax'],
     ['prove-grip', isProven(part, wish, method)],
     ['veneer-care', substrate.veneer === true && (bareWood || abrades)],
+    ['wears-to-primer', looksOf(wish).some(({ wear }) => wear === 'through') && isPrimed(steps)],
     ['chips-as-it-likes', chips],
     ['pale-over-tannin', seal === 'clear' && substrate.bleeds === true && first !== undefined && isPale(first.hex) && bareWood],
     ['children-label', part.use === 'heavy'],

@@ -50,6 +50,38 @@ describe('a mind changed half-way', () => {
     const rest = ahead({ ...solid, look: 'light-distress' }, done)
     expect(operations(rest)).toEqual(['dry-distress', 'dust-off', 'clear-wax', 'wax-off', 'buff'])
   })
+  test('changed to another colour and back again: what covers it is laid again, none of it passed over', () => {
+    const other = stepsOf({ ...solid, colours: { a: salt } }).find(({ operation }) => operation === 'coat')
+    if (!other) throw new Error('no coat')
+    const rest = ahead(solid, [...upTo('coat'), other])
+    expect(rest.filter(({ operation }) => operation === 'coat').map(({ colour }) => colour?.name)).toEqual([
+      'Kelp Jar',
+      'Kelp Jar',
+    ])
+    // half of it laid again is half of it behind
+    const back = rest.find(({ operation }) => operation === 'coat') as PlannedStep
+    expect(operations(ahead(solid, [...upTo('coat'), other, back])).filter((code) => code === 'coat')).toHaveLength(1)
+  })
+  test('a glaze that is no longer wanted is covered before the stripes', () => {
+    const glazed: FinishWish = { look: 'glaze-lift', paint: 'latex', colours: { a: salt, b: jar } }
+    const done = stepsOf(glazed).slice(0, operations(stepsOf(glazed)).indexOf('glaze') + 1)
+    const wish: FinishWish = { look: 'stripes', paint: 'latex', colours: { a: salt, b: { name: 'Kiln Dusk', hex: '#9a4b35' } } }
+    const rest = ahead(wish, done)
+    expect(operations(rest).slice(0, operations(rest).indexOf('tape'))).toContain('coat')
+    expect(checkStack({ part, wish, acts: [...done, ...rest] }).map(({ code }) => code)).not.toContain('effect-buried')
+  })
+  test('tape for a pattern that is no longer wanted comes off before the next coat', () => {
+    const striped: FinishWish = { look: 'stripes', paint: 'chalk-style', colours: { a: salt, b: jar } }
+    const done = stepsOf(striped).slice(0, operations(stepsOf(striped)).indexOf('tape') + 1)
+    expect(operations(ahead(solid, done))[0]).toBe('pull-tape')
+  })
+  test('loose milk paint is brushed off before a clear is laid between', () => {
+    const chipping: FinishWish = { look: 'chippy-casein', paint: 'casein', colours: { a: jar, b: salt } }
+    const done = stepsOf(chipping).slice(0, operations(stepsOf(chipping)).lastIndexOf('coat') + 1)
+    const rest = operations(ahead({ ...solid, paint: 'latex' }, done))
+    expect(rest.indexOf('brush-off-flakes')).toBeGreaterThanOrEqual(0)
+    expect(rest.indexOf('brush-off-flakes')).toBeLessThan(rest.indexOf('seal-between'))
+  })
   test('a wish that can’t be had is refused, whatever is done', () => {
     expect(replan({ ...part, lead: 'suspected' }, { ...solid, look: 'light-distress' }, [])).toMatchObject({
       refusal: { code: 'lead', nearest: { look: 'smooth-solid' } },

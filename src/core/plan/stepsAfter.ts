@@ -21,13 +21,24 @@ const colourless = (act: Act) => ['intake', 'repair', 'prep', 'prime'].includes(
 const same = (one: Act, other: Act) =>
   one.operation === other.operation && (colourless(one) || (one.family === other.family && one.colour?.hex === other.colour?.hex))
 
+/** Covers or tints what lies below it. */
+const hides = ({ operation, colour }: Act) =>
+  colour !== null && ['paint', 'wash', 'glaze', 'texture', 'crackle'].includes(getOperation(operation).layer ?? '')
+
 /**
  * Where a new plan goes on after what was done: the position after the last of its steps that is behind. A coat of colour
- * that has not been laid is never passed over, whatever was done after it.
+ * that has not been laid is never passed over, whatever was done after it; over a colour that the plan does not have, all of
+ * its colours are laid again.
  */
 export function positionAfter(steps: readonly Act[], done: readonly Act[]): number {
+  const colours = new Set(steps.map(({ colour }) => colour?.hex))
+  const firstColour = steps.findIndex(hides)
   let position = 0
   for (const act of done) {
+    if (hides(act) && firstColour >= 0 && !colours.has(act.colour?.hex)) {
+      position = Math.min(position, firstColour)
+      continue
+    }
     const found = steps.findIndex((step, k) => k >= position && same(step, act))
     if (found >= 0 && steps.slice(position, found).every(({ colour }) => colour === null)) position = found + 1
   }

@@ -1,5 +1,5 @@
 /** Looks made of whole layers: solid, worn, chipped, scraped. Source: the craft, section on looks. */
-import { base, brushed, chalky, smoothBase, topB, wornBack } from './lines'
+import { base, chalky, covering, smoothBase, topB, wornBack } from './lines'
 import type { Look } from './look'
 
 export const layeredLooks = {
@@ -8,8 +8,8 @@ export const layeredLooks = {
     tells: 'One even colour, rubbed between coats.',
     slots: ['a'],
     slotWords: { a: 'Colour' },
-    paints: brushed,
-    seals: ['clear', 'hard', 'wax', 'none'],
+    paints: covering,
+    seals: ['clear', 'hard', 'wax', 'oil', 'oil-wax', 'none'],
     wear: 'none',
     recipe: [
       smoothBase,

@@ -17,7 +17,6 @@ export const covering: readonly FamilyCode[] = [
   'home-chalky',
   'alkyd',
 ]
-export const brushed = covering.filter((code) => code !== 'casein')
 
 export const smoothing: RecipeLine = {
   phase: 'base',

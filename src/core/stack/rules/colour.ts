@@ -172,7 +172,9 @@ export const colourRules = {
     source: 'practice',
     meets: (m) => {
       const top = topLayer(m.on)
-      return top !== undefined && isEffect(top.act) && top.act.family !== 'stain' && isCoat(m.act) && !isPartial(m.act)
+      // one that is no longer wished for may go under
+      const wished = m.touches.some(({ operation }) => operation === top?.act.operation)
+      return wished && top !== undefined && isEffect(top.act) && top.act.family !== 'stain' && isCoat(m.act) && !isPartial(m.act)
     },
   },
   'primer-over-colour': {

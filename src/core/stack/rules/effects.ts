@@ -200,7 +200,10 @@ export const effectRules = {
       m.on.taped !== 'none' &&
       (m.act.operation === 'smooth' ||
         m.act.operation === 'scuff' ||
-        (isCoat(m.act) && m.on.taped === 'on' && m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex && !inOneColour(m))),
+        (isCoat(m.act) &&
+          m.on.taped === 'on' &&
+          (!m.touches.some(({ operation }) => operation === 'tape') ||
+            (m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex && !inOneColour(m))))),
   },
   'tape-pulled-early': {
     severity: 'caution',
@@ -219,7 +222,9 @@ export const effectRules = {
     remedies: [{ operation: 'brush-off-flakes' }],
     meets: (m) =>
       m.on.flakes &&
-      (isTopcoat(m.act) || (isCoat(m.act) && m.act.family !== 'casein') || m.act.operation === 'block-prime') &&
+      (isTopcoat(m.act) ||
+        (isCoat(m.act) && m.act.family !== 'casein') ||
+        ['block-prime', 'adhesion-prime', 'seal-between'].includes(m.act.operation)) &&
       (chips(m) || topLayer(m.on)?.act.family === 'casein'),
   },
 } as const satisfies Record<string, MeetingRule>

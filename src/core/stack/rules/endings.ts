@@ -171,8 +171,9 @@ function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
 const notCounted: readonly OperationCode[] = ['dust-off', 'undercoat', 'seal-between', 'mist-fabric']
 /** How many of the coats and steps asked for the acts lack, of as few as may do and of as many as is usual. */
 function coatsShort({ acts, touches, part, seal, cover }: StackEnding): { least: number; usual: number } {
-  // by operation and colour, so that a colour used twice counts twice
-  const key = (operation: OperationCode, hex: string | undefined) => `${operation} ${hex ?? ''}`
+  // by operation and colour, so that a colour used twice counts twice; worn is worn, whatever with
+  const key = (operation: OperationCode, hex: string | undefined) =>
+    operation.endsWith('-distress') ? 'worn' : `${operation} ${hex ?? ''}`
   const wanted = new Map<string, { least: number; usual: number }>()
   for (const touch of touches) {
     if (touch.optional || touch.topcoat || notCounted.includes(touch.operation)) continue
