@@ -1,5 +1,4 @@
 /** Doors: the first owner, an invitation, a lost phone, somebody who comes in no more; and nobody else by any route. */
-import { readFileSync } from 'node:fs'
 import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { Secret, TOTP } from 'otpauth'
 import { v7 as uuidv7 } from 'uuid'
@@ -447,6 +446,46 @@ test('a code is asked of everybody: who has none sets one up before they come an
   await own.ask(`update door.account set second_factor = null, last_step = null where name in ('Isolt', 'perran')`)
 })
 
+test('a cookie that was copied is good until one of the two is given another; then neither is in, and both are told', async ({
+  browser,
+}) => {
+  const mine = await browser.newContext()
+  const page = await signedIn(mine, 'Isolt', words.isolt)
+  const copied = await mine.storageState()
+  const cookieOf = async (context: BrowserContext) => (await context.cookies()).map(({ value }) => value).join()
+  const [first] = await own.ask<{ id: string }>(
+    `select id from door.session where ended_at is null order by made_at desc limit 1`,
+  )
+  const age = (minutes: number) =>
+    own.ask(`update door.session set renewed_at = now() - make_interval(mins => $2) where id = $1`, [first?.id, minutes])
+  const before = await cookieOf(mine)
+
+  // two hours later its own browser is given the next one, and goes on by it as if nothing were
+  await age(121)
+  await page.goto(`${own.address()}/pieces`)
+  const after = await cookieOf(mine)
+  expect(after).not.toBe(before)
+  expect(await own.ask('select from door.session where id = $1 and next_digest is not null', [first?.id])).toHaveLength(1)
+  await page.goto(`${own.address()}/shelf`)
+  expect(await cookieOf(mine)).toBe(after)
+  expect(await own.ask('select from door.session where id = $1 and next_digest is null', [first?.id])).toHaveLength(1)
+
+  // whoever copied it comes with the one before
+  await age(5)
+  const thief = await browser.newContext({ storageState: copied })
+  const theirs = await thief.newPage()
+  await theirs.goto(`${own.address()}/pieces`)
+  await expect(theirs.getByText('Another device came in by this sign-in, so it was ended for both.')).toBeVisible()
+  expect((await thief.request.get(`${own.address()}/api/bench`)).status()).toBe(401)
+  // the open page of its owner is led out as well, and the log says why
+  await expect(page.getByText('Another device came in by this sign-in, so it was ended for both.')).toBeVisible({
+    timeout: 30_000,
+  })
+  await expectAxeClean(page)
+  const again = await signedIn(await browser.newContext(), 'Isolt', words.isolt)
+  await expect(again.getByText(/^Two devices came by one sign-in of Isolt/)).toBeVisible()
+})
+
 test('who comes in no more is out at once, wherever they were in', async ({ browser, context }) => {
   const painter = await signedIn(await browser.newContext(), 'perran', words.perran)
   const owner = await signedIn(context, 'Isolt', words.isolt)
@@ -551,46 +590,6 @@ test('somebody of two studios goes over from one into the other, and is never in
     headers: { origin: own.address() },
   })
   expect(tried.status()).toBe(401)
-})
-
-test('without a session no route of the build answers with anything', async ({ request }) => {
-  const routes = Object.keys(
-    JSON.parse(readFileSync('.next/server/app-paths-manifest.json', 'utf8')) as Record<string, string>,
-  ).map((key) => key.replace(/\/\([^)]+\)/g, '').replace(/\/(page|route)$/, '') || '/')
-  expect(routes.length).toBeGreaterThan(25)
-  const open = new Set([
-    '/sign-in',
-    '/join/[token]',
-    '/new-password/[token]',
-    '/api/session',
-    '/api/session/passkey',
-    '/api/join',
-    '/api/password',
-    '/api/pairing',
-    '/api/authority',
-    // a service that has signed what it tells
-    '/api/payments',
-    '/pair/[token]',
-    '/trust',
-    '/api/health',
-    '/api/v1/openapi.json',
-    '/manifest.webmanifest',
-  ])
-  const files = /^\/(icon\.svg|apple-icon\.png|favicon\.ico|_not-found|_global-error)$/
-  for (const route of routes.filter((each) => !open.has(each) && !files.test(each))) {
-    const path = route.replace('[token]', `${'0'.repeat(48)}.ics`).replace(/\[\w+\]/g, uuidv7())
-    const response = await request.get(`${own.address()}${path}`, { maxRedirects: 0 })
-    // a client's link that leads nowhere, and one that only takes what is written
-    const isClient = route.startsWith('/for/') && (/\/(word|opened|answer|pay)$/.test(route) ? 405 : 404)
-    const expected = isClient || (route.startsWith('/api/calendar/') ? 404 : route.startsWith('/api/') ? 401 : 307)
-    expect([route, response.status()]).toEqual([route, expected])
-    if (expected === 307) expect(response.headers().location).toMatch(/^\/sign-in(\?to=|$)/)
-  }
-  const write = await request.post(`${own.address()}/api/bench`, {
-    data: { action: 'addNote', typed: { entryId: uuidv7(), pieceId: uuidv7(), at: new Date().toISOString(), note: 'x' } },
-    headers: { origin: own.address() },
-  })
-  expect(write.status()).toBe(401)
 })
 
 test('guesses at one name are slowed down, whoever makes them and from wherever they say they come', async ({

@@ -1,8 +1,8 @@
 /** What a helper sees of a studio with two years of figures in it: its work, and no money by any route; and writes it all the same. */
-import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 import { ownServer } from './ownServer'
+import { routesOfBuild } from './routes'
 
 const own = ownServer('roles', 'demo')
 test.beforeAll(async () => {
@@ -18,9 +18,7 @@ const money =
   /[£]\s?\d|(?:price|money|fees|expected|hourRate|overheadRate|feeShare|feeFixed|haggle|earnedRate|profit|margin)\\?"\s*:\s*\\?"?[1-9]/g
 /** Every route of the build, of the pieces that there are. */
 async function paths(): Promise<string[]> {
-  const routes = Object.keys(
-    JSON.parse(readFileSync('.next/server/app-paths-manifest.json', 'utf8')) as Record<string, string>,
-  ).map((key) => key.replace(/\/\([^)]+\)/g, '').replace(/\/(page|route)$/, '') || '/')
+  const routes = routesOfBuild()
   const pieces = await own.ask<{ piece: string; part: string; entry: string }>(
     `select p.id as piece, (select id from part where piece_id = p.id order by position limit 1) as part,
             (select id from entry where piece_id = p.id and kind in ('coat', 'sold', 'listed') order by at desc limit 1) as entry

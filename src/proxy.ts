@@ -5,9 +5,9 @@
 import { type NextRequest, NextResponse } from 'next/server'
 import { isActionBody, isReadablePath, isRouterTree, mostActionBytes } from './actionBody'
 import { isSlowed } from './app/_server/clientDoor'
-import { lookUp } from './app/_server/door'
+import { lookUp, renew } from './app/_server/door'
 import { isOwnAddress, isOwnOrigin, senderOf } from './origin'
-import { isFor, isTls, ownPlace, sessionCookie } from './sessionCookie'
+import { cookieText, isFor, isTls, ownPlace, sessionCookie } from './sessionCookie'
 
 const reads = new Set(['GET', 'HEAD'])
 
@@ -43,25 +43,33 @@ const isCrowded = (): boolean =>
 const open =
   /^\/(?:sign-in|trust|(?:join|new-password|pair)\/[\w-]{1,80}|for\/[^/]{1,200}(?:\/word|\/opened|\/answer|\/pay|\/paper|\/(?:photo|agreed|offer|receipt)\/[^/]{1,60})?|api\/v1\/.+|api\/(?:session(?:\/passkey)?|join|password|pairing|authority|health|payments|calendar\/[^/]+)|manifest\.webmanifest|apple-icon\.png)$/
 
-/** Null for who is in, or asks what everybody may; else where to, or that nobody is signed in. */
-async function stopAtDoor(request: NextRequest): Promise<NextResponse | null> {
+/** What the door says: stopped, with where to or that nobody is signed in; or let in, with the cookie to come with from now on. */
+type AtDoor = { stopped: NextResponse } | { cookie: string | null }
+
+async function askDoor(request: NextRequest): Promise<AtDoor> {
   const { pathname } = request.nextUrl
+  const letIn = { cookie: null }
   // an action answers by itself that nobody is signed in: what was typed stays on its page
-  if (open.test(pathname) || (request.method === 'POST' && request.headers.has('next-action'))) return null
-  const { name } = sessionCookie(request.headers.get('host'), isTls(request.headers))
+  if (open.test(pathname) || (request.method === 'POST' && request.headers.has('next-action'))) return letIn
+  const { name, secure } = sessionCookie(request.headers.get('host'), isTls(request.headers))
+  const secret = request.cookies.get(name)?.value ?? ''
   // records that can't be reached are waited for, and told, by the page
-  const session = await lookUp(request.cookies.get(name)?.value ?? '', 0).catch(() => 'unknown' as const)
-  if (session === 'unknown' || (session?.isOpen && isFor(session, request.headers))) return null
+  const session = await lookUp(secret, 0).catch(() => 'unknown' as const)
+  if (session === 'unknown') return letIn
+  if (session?.isOpen && isFor(session, request.headers)) {
+    const next = await renew(session, secret).catch(() => null)
+    return { cookie: next && cookieText({ name, secure, secret: next.secret, seconds: next.seconds }) }
+  }
   if (session?.lacksCode && isFor(session, request.headers)) {
-    if (pathname === '/codes' || pathname === '/api/second-factor') return null
-    if (!pathname.startsWith('/api/')) return leadTo('/codes', request)
+    if (pathname === '/codes' || pathname === '/api/second-factor') return letIn
+    if (!pathname.startsWith('/api/')) return { stopped: leadTo('/codes', request) }
   }
   const isRevoked = session?.isRevoked ?? false
   // what a lost device's browser kept of photographs and pages goes from it, too
   const headers = { 'cache-control': 'no-store', ...(isRevoked && { 'clear-site-data': '"cache"' }) }
   if (pathname.startsWith('/api/'))
-    return NextResponse.json({ issue: 'signed-out', revoked: isRevoked }, { status: 401, headers })
-  return leadTo('/sign-in', request, headers)
+    return { stopped: NextResponse.json({ issue: 'signed-out', revoked: isRevoked }, { status: 401, headers }) }
+  return { stopped: leadTo('/sign-in', request, headers) }
 }
 /** To another page, and from there to where one wanted to go. */
 function leadTo(page: string, { url, nextUrl: { pathname, search } }: NextRequest, headers: Record<string, string> = {}) {
@@ -104,8 +112,8 @@ export async function proxy(request: NextRequest) {
     return new NextResponse('Too many addresses from here opened nothing. Wait a quarter of an hour, then try again.', {
       status: 429,
     })
-  const stopped = await stopAtDoor(request)
-  if (stopped) return stopped
+  const door = await askDoor(request)
+  if ('stopped' in door) return door.stopped
   const nonce = btoa(crypto.randomUUID())
   const csp = policy(nonce)
   const headers = new Headers(request.headers)
@@ -113,6 +121,8 @@ export async function proxy(request: NextRequest) {
   headers.set('content-security-policy', csp)
   const response = NextResponse.next({ request: { headers } })
   response.headers.set('Content-Security-Policy', csp)
+  // for the browser alone: the page goes on by what the request came with
+  if (door.cookie) response.headers.append('set-cookie', door.cookie)
   // a client's page is nobody else's: no search engine and no cache keeps it
   if (isClient) response.headers.set('X-Robots-Tag', 'noindex, nofollow, noarchive')
   return response

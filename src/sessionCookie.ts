@@ -7,6 +7,9 @@ export function sessionCookie(host: string | null, isTls: boolean): { name: stri
   const port = /:(\d{1,5})$/.exec(host ?? '')?.[1] ?? '80'
   return { name: `itinerum-${port}`, secure: false }
 }
+/** As it is set: out of reach of scripts, sent from our own pages alone; an empty secret for no seconds takes it away. */
+export const cookieText = (cookie: { name: string; secure: boolean; secret: string; seconds: number }): string =>
+  `${cookie.name}=${cookie.secret}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${cookie.seconds}${cookie.secure ? '; Secure' : ''}`
 /** Whether a request came by TLS, by what the server itself says of it. */
 export const isTls = (headers: Pick<Headers, 'get'>): boolean => headers.get('x-forwarded-proto') === 'https'
 

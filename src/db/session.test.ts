@@ -70,3 +70,59 @@ describe('a session', () => {
     expect((await sessionOf(secret)).isStale).toBe(false)
   })
 })
+
+describe('a secret that has its next', () => {
+  const began = async () => {
+    const [now, next] = [await comeIn(db.owner, db.here, 'painter'), freshSecret()]
+    const { id } = await sessionOf(now)
+    return { now, next, id }
+  }
+  const aged = (id: string, minutes: number) =>
+    db.owner.query(`update door.session set renewed_at = now() - make_interval(mins => $2) where id = $1`, [id, minutes])
+  const offer = (id: string, now: string, next: string) => atDoor((client) => sessions.offerNext(client, id, now, next))
+  const take = (id: string, next: string) => atDoor((client) => sessions.takeUpNext(client, id, next))
+
+  test('is due after two hours; both are good until the next one is come with', async () => {
+    const { now, next, id } = await began()
+    await aged(id, 119)
+    expect((await sessionOf(now)).isDue).toBe(false)
+    await aged(id, 121)
+    expect(await sessionOf(now)).toMatchObject({ isDue: true, knownBy: 'now' })
+    await expect(studioOf(next)).rejects.toThrow(SignedOut)
+    expect(await offer(id, now, next)).toBe(true)
+    // an answer that was lost costs nobody their sign-in
+    for (const secret of [now, next, now]) expect(await studioOf(secret)).toBe(db.here)
+    expect(await sessionOf(next)).toMatchObject({ id, knownBy: 'next', isOpen: true })
+  })
+  test('taken up, the one before is good for what was on its way; later it ends the session for both', async () => {
+    const { now, next, id } = await began()
+    await offer(id, now, next)
+    await take(id, next)
+    expect(await sessionOf(next)).toMatchObject({ knownBy: 'now', isDue: false, isOpen: true })
+    expect(await studioOf(now)).toBe(db.here)
+    expect(await sessionOf(now)).toMatchObject({ knownBy: 'before', isOpen: true, isReplayed: false })
+    await aged(id, 3)
+    await expect(studioOf(now)).rejects.toThrow(SignedOut)
+    expect(await sessionOf(now)).toMatchObject({ isOpen: false, isReplayed: true })
+    expect(await studioOf(next)).toBe(db.here)
+    await atDoor((client) => sessions.endCopied(client, id))
+    await expect(studioOf(next)).rejects.toThrow(SignedOut)
+    expect(await sessionOf(next)).toMatchObject({ isOpen: false, isCopied: true, isRevoked: false, isReplayed: false })
+    const { rows } = await db.owner.query(`select what from door.happened order by id desc limit 1`)
+    expect(rows).toEqual([{ what: 'copied' }])
+  })
+  test('one that is ended, or known by another, is offered none; a secret is nobody else’s next', async () => {
+    const { now, next, id } = await began()
+    expect(await offer(id, next, now)).toBe(false)
+    await take(id, next)
+    expect(await sessionOf(now)).toMatchObject({ knownBy: 'now' })
+    await offer(id, now, next)
+    const other = await began()
+    await expect(offer(other.id, other.now, next)).rejects.toThrow(/session_next/)
+    await db.owner.query('update door.session set ended_at = now() where id = $1', [id])
+    expect(await offer(id, now, freshSecret())).toBe(false)
+    await expect(studioOf(next)).rejects.toThrow(SignedOut)
+    expect(await atDoor((client) => sessions.findStanding(client, id))).toMatchObject({ stands: false })
+    expect(await atDoor((client) => sessions.findStanding(client, other.id))).toMatchObject({ stands: true })
+  })
+})

@@ -26,6 +26,7 @@ export function happenedWords({ what, by, about, role, agent, thing, named, fact
     'came-in': `${whom} came in, on ${deviceWords(agent)}.`,
     'went-out': `${whom} went out, on ${deviceWords(agent)}.`,
     'signed-out': `${other ?? whom} signed ${other ? whom : 'themself'} out on ${deviceWords(agent)}.`,
+    copied: `Two devices came by one sign-in of ${whom}, on ${deviceWords(agent)}: it was ended. If one of them was not theirs, a new password is due.`,
     joined: `${whom} joined as ${as}.`,
     role: `${whom} is ${as === 'owner' ? 'an' : 'a'} ${as} here now${other ? `, says ${other}` : ''}.`,
     'sent-away': `${whom} comes in no more${other ? `, says ${other}` : ''}.`,

@@ -2,7 +2,7 @@
 import 'server-only'
 import type * as z from 'zod'
 import { isOwnAddress, isOwnOrigin, senderOf } from '@/origin'
-import { isTls, sessionCookie } from '@/sessionCookie'
+import { cookieText, isTls, sessionCookie } from '@/sessionCookie'
 import type { Came, CameIn } from './door'
 import { TooMany } from './turns'
 
@@ -53,16 +53,8 @@ const statuses = { wrong: 401, wait: 429, gone: 410, taken: 409, member: 409, co
 /** Answers with the cookie of the session that began, or with why none did. */
 export function answerCame(request: Request, came: CameIn | { issue: 'gone' | 'taken' | 'member' }): Response {
   if ('issue' in came) return refused(came.issue, statuses[came.issue])
-  const { name, secure } = cookieOf(request)
-  return Response.json(
-    { ok: true },
-    {
-      headers: {
-        ...kept,
-        'set-cookie': `${name}=${came.secret}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${came.days * daySeconds}${secure ? '; Secure' : ''}`,
-      },
-    },
-  )
+  const cookie = cookieText({ ...cookieOf(request), secret: came.secret, seconds: came.days * daySeconds })
+  return Response.json({ ok: true }, { headers: { ...kept, 'set-cookie': cookie } })
 }
 const askedStatuses = {
   wrong: 422,
@@ -82,17 +74,8 @@ export async function answerAsked(work: Promise<object | { issue: keyof typeof a
 }
 /** Takes the cookie away, and what the browser kept of the pages that were seen by it. */
 export const answerGone = (request: Request): Response => {
-  const { name, secure } = cookieOf(request)
-  return Response.json(
-    { ok: true },
-    {
-      headers: {
-        ...kept,
-        'clear-site-data': '"cache"',
-        'set-cookie': `${name}=; Path=/; HttpOnly; SameSite=Lax; Max-Age=0${secure ? '; Secure' : ''}`,
-      },
-    },
-  )
+  const cookie = cookieText({ ...cookieOf(request), secret: '', seconds: 0 })
+  return Response.json({ ok: true }, { headers: { ...kept, 'clear-site-data': '"cache"', 'set-cookie': cookie } })
 }
 /** Too many at once are asked to come again. */
 export const orBusy = (work: Promise<Response>): Promise<Response> =>

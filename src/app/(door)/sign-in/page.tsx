@@ -21,9 +21,11 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
       words={
         revoked
           ? 'This device was signed out from another one. What was kept here is gone from it.'
-          : out === 'self'
-            ? 'You are signed out, and this device keeps nothing of yours.'
-            : undefined
+          : session?.isCopied || session?.isReplayed
+            ? 'Another device came in by this sign-in, so it was ended for both. If that was not you, choose another password once you are in.'
+            : out === 'self'
+              ? 'You are signed out, and this device keeps nothing of yours.'
+              : undefined
       }
     >
       <SignIn

@@ -1,5 +1,5 @@
 /** Server-sent events: `changed`, with the table's name and how many are told of it, whenever something of this studio was written. */
-import { lookUp } from '@/app/_server/door'
+import { lookUp, stillIn } from '@/app/_server/door'
 import { changedSince, listen, listenersOf } from '@/app/_server/live'
 import { sessionSecret } from '@/app/_server/session'
 
@@ -8,8 +8,7 @@ export const dynamic = 'force-dynamic'
 const breathMs = 15_000
 
 export async function GET(request: Request): Promise<Response> {
-  const secret = await sessionSecret()
-  const session = await lookUp(secret)
+  const session = await lookUp(await sessionSecret())
   if (!session?.isOpen) return new Response('Nobody is signed in.', { status: 401 })
   const { studioId } = session
   const encoder = new TextEncoder()
@@ -25,12 +24,12 @@ export async function GET(request: Request): Promise<Response> {
       }
       const unlisten = listen(studioId, (table) => say(`event: changed\ndata: ${table} ${listenersOf(studioId)}\n\n`))
       // who was signed out meanwhile is told nothing more; records that can't be reached say nothing of it
-      const stillIn = async () => {
-        if ((await lookUp(secret).catch(() => session))?.isOpen) return say(': still here\n\n')
+      const breathe = async () => {
+        if (await stillIn(session).catch(() => true)) return say(': still here\n\n')
         stop()
         controller.close()
       }
-      const breath = setInterval(() => void stillIn().catch(() => undefined), breathMs)
+      const breath = setInterval(() => void breathe().catch(() => undefined), breathMs)
       stop = () => {
         clearInterval(breath)
         unlisten()
