@@ -168,12 +168,15 @@ test('the owner of another studio finds nothing of this one, by any address', as
       .replace('[id]', piece?.id ?? '')
       .replace('[part]', piece?.part ?? '')
       .replace('[entry]', piece?.entry ?? '')
+      .replace(/export$/, 'export?as=json')
     const response = await request.get(`${own.address()}${path}`, { headers, maxRedirects: 0 })
     const text = await response.text()
     const found = names.filter((each) => text.includes(each))
     expect([route, found]).toEqual([route, []])
-    if (route.includes('[')) expect([route, response.status()]).toEqual([route, 404])
+    // what is for other programs is opened by their keys alone
+    const wanted = route.startsWith('/api/v1/') ? 401 : 404
+    if (route.includes('[')) expect([route, response.status()]).toEqual([route, wanted])
     asked += 1
   }
-  expect(asked).toBeGreaterThan(55)
+  expect(asked).toBeGreaterThan(50)
 })

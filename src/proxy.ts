@@ -5,7 +5,7 @@
 import { type NextRequest, NextResponse } from 'next/server'
 import { isActionBody, isReadablePath, isRouterTree, mostActionBytes } from './actionBody'
 import { isSlowed } from './app/_server/clientDoor'
-import { lookUp, renew } from './app/_server/door'
+import { lookUp, renew } from './app/_server/whoIsIn'
 import { isOwnAddress, isOwnOrigin, senderOf } from './origin'
 import { cookieText, isFor, isTls, ownPlace, sessionCookie } from './sessionCookie'
 

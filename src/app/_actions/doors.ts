@@ -1,8 +1,9 @@
 'use server'
 /** Who may come in: invitations, and who comes in no more. The owner's alone; the database says so too. */
-import { makePasswordKey, whoIsIn } from '@/app/_server/door'
+import { makePasswordKey } from '@/app/_server/door'
 import { changeRole, sendAway } from '@/app/_server/members'
 import { endFor } from '@/app/_server/secondFactor'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { Refused, writeOnce } from '@/app/_server/write'
 import {
   inviteBackInput,

@@ -1,8 +1,8 @@
 /** Where somebody sets up a code whose studio asks one of everybody, before they come any further. */
 import { redirect } from 'next/navigation'
-import { lookUp } from '@/app/_server/door'
 import { findOwnFactor } from '@/app/_server/secondFactor'
 import { sessionSecret } from '@/app/_server/session'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { ownPlace } from '@/sessionCookie'
 import { DoorFrame } from '@/ui/door/DoorFrame'
 import { GoOut } from '@/ui/door/GoOut'

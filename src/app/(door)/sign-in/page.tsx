@@ -1,7 +1,8 @@
 /** The door. */
 import { redirect } from 'next/navigation'
-import { listDemo, lookUp } from '@/app/_server/door'
+import { listDemo } from '@/app/_server/door'
 import { sessionSecret } from '@/app/_server/session'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { ownPlace } from '@/sessionCookie'
 import { DoorFrame } from '@/ui/door/DoorFrame'
 import { SignIn } from '@/ui/door/SignIn'

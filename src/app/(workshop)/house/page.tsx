@@ -1,7 +1,7 @@
 /** The house: terms, channels, air. */
-import { whoIsIn } from '@/app/_server/door'
 import { whatMay } from '@/app/_server/may'
 import { loadStudio, readStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { climateIn, climatesOf } from '@/core/climate/rooms'
 import { listCalendarFeeds } from '@/db/calendarFeed'
 import { listLastReadings, listRooms } from '@/db/climate'

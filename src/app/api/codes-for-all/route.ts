@@ -1,7 +1,7 @@
 /** Whether a code is asked of everybody of this studio. */
-import { lookUp } from '@/app/_server/door'
 import { answerAsked, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { askCodes } from '@/app/_server/houseRule'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { codesForAllInput } from '@/core/input/door'
 
 export async function PUT(request: Request): Promise<Response> {

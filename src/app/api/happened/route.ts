@@ -1,7 +1,8 @@
 /** What happened at the doors and to what the house goes by, as CSV: of the whole studio for its owner, of oneself for anybody else. */
 import Papa from 'papaparse'
-import { listOwnHappened, whoIsIn } from '@/app/_server/door'
+import { listOwnHappened } from '@/app/_server/door'
 import { loadStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { happenedWords } from '@/words/happened'
 import { plainCell } from '@/words/table'
 

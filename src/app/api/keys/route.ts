@@ -1,7 +1,7 @@
 /** Keys for other programs: made and taken back by an owner, who says again that it is them. */
-import { lookUp } from '@/app/_server/door'
 import { answerAsked, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { endKey, makeKey } from '@/app/_server/keys'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { keyBackInput, keyInput } from '@/core/input/door'
 
 export async function POST(request: Request): Promise<Response> {

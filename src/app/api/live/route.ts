@@ -1,7 +1,7 @@
 /** Server-sent events: `changed`, with the table's name and how many are told of it, whenever something of this studio was written. */
-import { lookUp, stillIn } from '@/app/_server/door'
 import { changedSince, listen, listenersOf } from '@/app/_server/live'
 import { sessionSecret } from '@/app/_server/session'
+import { lookUp, stillIn } from '@/app/_server/whoIsIn'
 
 export const dynamic = 'force-dynamic'
 /** keeps the line open through whatever stands between, and as long as one is in */

@@ -1,8 +1,8 @@
 /** A phone is brought in: whoever is in makes the picture, the phone takes it up. */
 import * as z from 'zod'
-import { lookUp } from '@/app/_server/door'
 import { answerAsked, answerCame, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { makePairing, pair } from '@/app/_server/pairing'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { provenInput, tokenInput } from '@/core/input/door'
 import { isTls } from '@/sessionCookie'
 

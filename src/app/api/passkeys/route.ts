@@ -1,7 +1,7 @@
 /** One's own passkeys: asked for, kept when a browser has made one, and ended. */
-import { lookUp } from '@/app/_server/door'
 import { answerAsked, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { askToMake, endOwn, keepMade } from '@/app/_server/passkeys'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { askPasskeyInput, endPasskeyInput, keepPasskeyInput } from '@/core/input/door'
 import type { Session } from '@/db/session'
 

@@ -1,7 +1,8 @@
 /** Another password: by the old one, of whoever is in; or by an address that leads to it. */
 import { uncommon } from '@/app/_server/commonPassword'
-import { changePassword, lookUp, renewPassword } from '@/app/_server/door'
+import { changePassword, renewPassword } from '@/app/_server/door'
 import { answerCame, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { changePasswordInput, newPasswordInput } from '@/core/input/door'
 
 const changed = uncommon(changePasswordInput)

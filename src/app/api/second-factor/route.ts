@@ -1,7 +1,7 @@
 /** One's own second factor: begun, confirmed by its figures, its codes printed anew, ended. */
-import { lookUp } from '@/app/_server/door'
 import { answerAsked, cameBy, kept, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { freshFactor, printAnew, turnOff, turnOn } from '@/app/_server/secondFactor'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { askedFactorInput, changeFactorInput, nothingInput } from '@/core/input/door'
 import type { Session } from '@/db/session'
 

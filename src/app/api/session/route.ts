@@ -1,8 +1,9 @@
 /** Coming in by name and password, or into the demo by one tap; going over into another studio of one's own; and going out. */
 import * as z from 'zod'
-import { listDemo, lookUp, signIn, signInToDemo, switchTo } from '@/app/_server/door'
+import { listDemo, signIn, signInToDemo, switchTo } from '@/app/_server/door'
 import { answerAsked, answerCame, answerGone, cameBy, orBusy, readSent, refused, secretIn } from '@/app/_server/doorAnswer'
 import { signOut } from '@/app/_server/signOut'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { provenInput, signInText } from '@/core/input/door'
 
 const typed = z.union([signInText, z.object({ demo: z.uuid() }), z.object({ membership: z.uuid() })])

@@ -1,9 +1,9 @@
 /** Tags for the pieces that stand in the workshop, or for one of them: PDF, each with a code that opens its page. */
 import * as z from 'zod'
-import { whoIsIn } from '@/app/_server/door'
 import { tagsPaper } from '@/app/_server/papers'
 import { readPieceFiles } from '@/app/_server/pieceFiles'
 import { loadStudio, readStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { readPieces } from '@/core/piece/journey'
 import { listOpenPieces } from '@/db/piece'
 import { ownOrigin } from '@/origin'

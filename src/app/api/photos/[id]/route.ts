@@ -1,11 +1,11 @@
 /** Photographs in and out. The bytes of an id never change, so they may be kept by the browser for good. */
 import { createHash } from 'node:crypto'
 import * as z from 'zod'
-import { lookUp } from '@/app/_server/door'
 import { mostBytes, type PictureIssue, readPicture } from '@/app/_server/picture'
 import { answerPicture, noPicture } from '@/app/_server/pictureAnswer'
 import { readStudio, sessionSecret, withStudio } from '@/app/_server/session'
 import { TooMany } from '@/app/_server/turns'
+import { lookUp } from '@/app/_server/whoIsIn'
 import { instant } from '@/core/input/fields'
 import type { IssueCode } from '@/core/input/issues'
 import { addPhoto, findRendition } from '@/db/photo'

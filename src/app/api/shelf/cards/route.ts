@@ -1,7 +1,7 @@
 /** Cards for what stands on the shelf: PDF. */
-import { whoIsIn } from '@/app/_server/door'
 import { shelfCardsPaper } from '@/app/_server/papers'
 import { loadStudio, readStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { listLots } from '@/db/stock'
 import { listProducts } from '@/db/studio'
 

@@ -1,6 +1,6 @@
 /** What the labels of the tins here say, to be shared: JSON. */
-import { whoIsIn } from '@/app/_server/door'
 import { readStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { shareLabels } from '@/core/input/label'
 import { listProducts } from '@/db/studio'
 

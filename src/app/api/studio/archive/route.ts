@@ -1,9 +1,9 @@
 /** The whole studio as one archive: rows as JSON and as sheets, photographs, their schema. For an owner. */
 import { Readable } from 'node:stream'
 import { takeAlong } from '@/app/_server/archive'
-import { lookUp } from '@/app/_server/door'
 import { sessionSecret } from '@/app/_server/session'
 import { TooMany } from '@/app/_server/turns'
+import { lookUp } from '@/app/_server/whoIsIn'
 
 export const dynamic = 'force-dynamic'
 

@@ -1,8 +1,8 @@
 /** The books of a year as CSV for a bookkeeper: every posting, or month by month with what stood in each account. */
 import Papa from 'papaparse'
 import * as z from 'zod'
-import { whoIsIn } from '@/app/_server/door'
 import { loadStudio, readStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { yearAsked } from '@/app/_server/yearAsked'
 import { accounts, monthsOf, postingsOf } from '@/core/house/books'
 import { plainMoney } from '@/core/measure/money'

@@ -1,7 +1,7 @@
 /** Every piece that left lately with what came of it, as CSV: words and currency, no codes. */
 import Papa from 'papaparse'
-import { whoIsIn } from '@/app/_server/door'
 import { loadTaught } from '@/app/_server/taught'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { taughtBy } from '@/core/house/taught'
 import { outcomes } from '@/core/log/entry'
 import { plainMoney } from '@/core/measure/money'

@@ -1,7 +1,7 @@
 /** Invoices and credit notes of a year by their numbers, as CSV for a bookkeeper. */
 import Papa from 'papaparse'
-import { whoIsIn } from '@/app/_server/door'
 import { loadStudio, readStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { yearAsked } from '@/app/_server/yearAsked'
 import { plainMoney } from '@/core/measure/money'
 import { listReceiptsBetween } from '@/db/receipt'

@@ -1,8 +1,8 @@
 /** What the client of a piece may see, the links that lead there, and what is said. */
-import { whoIsIn } from '@/app/_server/door'
 import { getPieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { loadHouse, readStudio } from '@/app/_server/session'
+import { whoIsIn } from '@/app/_server/whoIsIn'
 import { referenceAir } from '@/core/drying/air'
 import { type ClientLanguage, clientLanguages, clientShows, namesIn } from '@/core/house/clientPage'
 import { readyOf } from '@/core/piece/clientView'
