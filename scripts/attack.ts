@@ -212,6 +212,7 @@ const apis = [
   '/api/password',
   '/api/second-factor',
   '/api/passkeys',
+  '/api/push',
   '/api/session/passkey',
   '/api/pairing',
   '/api/authority',

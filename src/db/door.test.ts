@@ -14,6 +14,7 @@ const {} = doorOf(() => db)
 describe('whoever writes their own statements', () => {
   const tables = [
     'account',
+    'clerk',
     'happened',
     'house_rule',
     'key_use',
@@ -24,6 +25,9 @@ describe('whoever writes their own statements', () => {
     'passkey',
     'password_key',
     'piece_mark',
+    'push_key',
+    'push_place',
+    'push_told',
     'recovery_code',
     'session',
     'sign_in_try',

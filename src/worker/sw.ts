@@ -39,6 +39,27 @@ self.addEventListener('fetch', (event) => {
   )
 })
 
+/** What the house tells while the app is shut; the same that an open page tells stands in its place, not beside it. */
+self.addEventListener('push', (event) => {
+  const told = event.data?.json() as { tag?: unknown; words?: unknown; path?: unknown } | undefined
+  if (typeof told?.words !== 'string' || typeof told.tag !== 'string') return
+  const path = typeof told.path === 'string' && /^\/(?!\/)/.test(told.path) ? told.path : '/'
+  event.waitUntil(self.registration.showNotification('Itinerum', { body: told.words, tag: told.tag, data: { path } }))
+})
+/** To the piece it tells of: in the app where it is open, else anew. */
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close()
+  const { path } = (event.notification.data ?? { path: '/' }) as { path: string }
+  event.waitUntil(
+    (async () => {
+      const [open] = await self.clients.matchAll({ type: 'window', includeUncontrolled: true })
+      if (!open) return void (await self.clients.openWindow(path))
+      await open.focus()
+      await open.navigate(path).catch(() => self.clients.openWindow(path))
+    })(),
+  )
+})
+
 const serwist = new Serwist({
   skipWaiting: true,
   clientsClaim: true,

@@ -9,7 +9,7 @@ import { at, coatFigures, entry, fileWith, ms, onStep, partWith, planStep } from
 import { readBench, readBenchBack, toBenchData, writeBench, type WrittenBench } from './benchData'
 import { type BenchLine, benchOrder, type WhyCode } from './benchOrder'
 import { nextMorning } from './ifStopped'
-import { dueReminders, listReminders } from './reminders'
+import { dueReminders, isAtWork, listReminders, toldOutside } from './reminders'
 import { toStepCard } from './stepCard'
 import { whatFits } from './whatFits'
 
@@ -278,5 +278,34 @@ describe('the bench as data', () => {
       result: 'dry',
       personId: null,
     })
+  })
+})
+
+describe('told to who is not looking', () => {
+  const nineToFive = { from: 540, to: 1020, days: [1, 2, 3, 4, 5] }
+  // 3 May 2026 is a Sunday, 4 May a Monday
+  test.each([
+    ['Monday at nine', '2026-05-04T08:00:00.000Z', nineToFive, 'Europe/London', true],
+    ['Monday a minute before', '2026-05-04T07:59:00.000Z', nineToFive, 'Europe/London', false],
+    ['Monday at five', '2026-05-04T16:00:00.000Z', nineToFive, 'Europe/London', false],
+    ['Sunday noon', '2026-05-03T12:00:00.000Z', nineToFive, 'Europe/London', false],
+    ['two at night, of Monday’s work', '2026-05-05T02:00:00.000Z', { from: 1200, to: 1680, days: [1] }, 'UTC', true],
+    ['two at night, of Sunday’s', '2026-05-04T02:00:00.000Z', { from: 1200, to: 1680, days: [1] }, 'UTC', false],
+  ])('%s', (_, at, hours, zone, expected) => expect(isAtWork(Date.parse(at), hours, zone)).toBe(expected))
+
+  const opens = '2026-05-04T10:00:00.000Z'
+  const reminder = (kind: 'opens' | 'closes', at: string) => ({ kind, at, tellMs: Date.parse(at) - 5 * 60_000 }) as never
+  const told = (kind: 'opens' | 'closes', at: string, now: string) =>
+    toldOutside([reminder(kind, at)], Date.parse(now), nineToFive, 'UTC').length === 1
+  test('from five minutes before until ten after, in the hours of work', () => {
+    expect(told('opens', opens, '2026-05-04T09:54:59.000Z')).toBe(false)
+    expect(told('opens', opens, '2026-05-04T09:55:00.000Z')).toBe(true)
+    expect(told('opens', opens, '2026-05-04T10:09:59.000Z')).toBe(true)
+    expect(told('opens', opens, '2026-05-04T10:10:00.000Z')).toBe(false)
+    expect(told('opens', '2026-05-04T03:00:00.000Z', '2026-05-04T03:00:00.000Z')).toBe(false)
+  })
+  test('what closes is told at night too, and not once it is over', () => {
+    expect(told('closes', '2026-05-04T03:00:00.000Z', '2026-05-04T02:56:00.000Z')).toBe(true)
+    expect(told('closes', '2026-05-04T03:00:00.000Z', '2026-05-04T03:00:00.000Z')).toBe(false)
   })
 })

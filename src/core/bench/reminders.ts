@@ -1,5 +1,7 @@
 /** When somebody is told of a window: a little before it opens and before it closes. Pure; ms where compared. */
 import type { Instant } from '@/core/measure/named'
+import { dayAfter, dayOf, minuteOfDay, weekdayOf } from '@/core/measure/time'
+import { dayBegins, type WorkingHours } from '@/core/measure/workingHours'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 
@@ -50,3 +52,26 @@ export function listReminders(journeys: readonly Journey[], nowMs: number): Remi
 /** Reminders whose moment came after `fromMs` and not after `toMs`. */
 export const dueReminders = (journeys: readonly Journey[], fromMs: number, toMs: number): Reminder[] =>
   listReminders(journeys, fromMs).filter(({ tellMs }) => tellMs > fromMs && tellMs <= toMs)
+
+/** so long after it opened a window is still told */
+const lateMinutes = 10
+const dayMinutes = 1440
+
+/** Whether somebody works at a moment, by the house's hours; work over midnight is of the day it was begun on. */
+export function isAtWork(ms: number, hours: WorkingHours, zone: string): boolean {
+  const at: Instant = new Date(ms).toISOString()
+  const minute = minuteOfDay(at, zone)
+  const today = dayOf(at, zone)
+  const isNight = minute < dayBegins(hours)
+  const worked = isNight ? minute + dayMinutes : minute
+  return hours.days.includes(weekdayOf(isNight ? dayAfter(today, -1) : today)) && worked >= hours.from && worked < hours.to
+}
+/**
+ * What is told now to somebody who is not looking: what opens within the house's hours, for who sleeps begins nothing; what closes
+ * at any hour, for it spoils. Each until its moment is over, so that whoever could not be reached is told when they can.
+ */
+export const toldOutside = (reminders: readonly Reminder[], nowMs: number, hours: WorkingHours, zone: string): Reminder[] =>
+  reminders.filter(({ kind, at, tellMs }) => {
+    const over = Date.parse(at) + (kind === 'opens' ? lateMinutes * minuteMs : 0)
+    return tellMs <= nowMs && nowMs < over && (kind === 'closes' || isAtWork(nowMs, hours, zone))
+  })

@@ -130,3 +130,13 @@ export const endPasskeyInput = provenInput.extend({ id: passkeyId })
 export const keyBackInput = z.object({ id })
 export const nothingInput = z.object({})
 export const tokenInput = token
+
+/** Where a browser is told while the app is shut, as the browser writes it. */
+export const pushPlaceInput = z.object({
+  endpoint: z.url().max(2000),
+  keys: z.object({
+    p256dh: z.string().regex(/^[\w-]{87,88}$/),
+    auth: z.string().regex(/^[\w-]{22,24}$/),
+  }),
+})
+export type PushPlaceInput = z.output<typeof pushPlaceInput>

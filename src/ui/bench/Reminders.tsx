@@ -1,30 +1,18 @@
 'use client'
 /** Told before a window opens and before it closes: on the page, as a sound, as a notification where the browser may. */
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
-import { dueReminders, type Reminder } from '@/core/bench/reminders'
+import { useEffect, useRef, useState } from 'react'
+import { dueReminders } from '@/core/bench/reminders'
 import type { Journey } from '@/core/piece/journey'
 import { useHouse } from '@/ui/form/house'
 import { useStored } from '@/ui/form/useStored'
 import { later } from '@/ui/frame/later'
 import { chime } from '@/ui/time/chime'
 import { useNow } from '@/ui/time/now'
-import { stepTitle } from '@/words/craft'
-import { clockTime, type Wall } from '@/words/time'
+import { reminderWords } from '@/words/reminders'
 import type { Told } from './Toasts'
 
 const Toasts = later(async () => (await import('./Toasts')).Toasts)
-
-const never = () => () => undefined
-/** What the browser says of notifications; `none` where it has none. */
-function usePermission(): [NotificationPermission | 'none', (answer: NotificationPermission) => void] {
-  const [answered, setAnswered] = useState<NotificationPermission | null>(null)
-  const before = useSyncExternalStore<NotificationPermission | 'none'>(
-    never,
-    () => ('Notification' in window ? Notification.permission : 'none'),
-    () => 'none',
-  )
-  return [answered ?? before, setAnswered]
-}
+const ToldOutside = later(async () => (await import('./ToldOutside')).ToldOutside)
 
 export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
   const nowMs = useNow()
@@ -33,7 +21,6 @@ export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
   const [told, tell] = useState<readonly Told[]>([])
   const [sound, setSound] = useStored('itinerum.sound')
   const loud = sound === 'on'
-  const [allowed, setAllowed] = usePermission()
   useEffect(() => {
     const from = since.current ?? nowMs
     since.current = nowMs
@@ -41,9 +28,10 @@ export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
       const words = reminderWords(reminder, house)
       tell((before) => [...before.filter(({ key }) => key !== reminder.key), { key: reminder.key, words }])
       if (loud) chime(reminder.kind === 'closes' ? 2 : 1)
-      if (allowed === 'granted') void notify(words, reminder.key)
+      if ('Notification' in window && Notification.permission === 'granted')
+        void import('./toldHere').then(({ notify }) => notify(words, reminder.key)).catch(() => undefined)
     }
-  }, [journeys, nowMs, house, loud, allowed])
+  }, [journeys, nowMs, house, loud])
   const toggle = () => {
     if (!loud) chime()
     setSound(loud ? 'off' : 'on')
@@ -60,27 +48,7 @@ export function Reminders({ journeys }: { journeys: readonly Journey[] }) {
       >
         with a sound
       </button>
-      {allowed === 'default' && (
-        <button type="button" className="press px-3" onClick={() => void Notification.requestPermission().then(setAllowed)}>
-          as a notification
-        </button>
-      )}
-      {allowed === 'granted' && <span className="font-semibold">and as a notification</span>}
+      <ToldOutside />
     </div>
   )
-}
-
-/** Phones show notifications of a service worker alone; a desk's browser takes either. */
-async function notify(body: string, tag: string): Promise<void> {
-  const installed = await navigator.serviceWorker?.getRegistration()
-  if (installed) await installed.showNotification('Itinerum', { body, tag })
-  else new Notification('Itinerum', { body, tag })
-}
-
-function reminderWords({ kind, at, journey, part, step }: Reminder, house: Wall): string {
-  const where = `${journey.file.piece.name}, ${part.part.name.toLowerCase()}`
-  const time = clockTime(at, house)
-  return kind === 'opens'
-    ? `${where}: ${stepTitle(step).toLowerCase()} from ${time}`
-    : `${where}: closes at ${time}. ${stepTitle(step)}`
 }
