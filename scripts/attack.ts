@@ -213,6 +213,7 @@ const apis = [
   '/api/second-factor',
   '/api/passkeys',
   '/api/push',
+  '/api/letters',
   '/api/session/passkey',
   '/api/pairing',
   '/api/authority',

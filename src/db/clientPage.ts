@@ -71,6 +71,18 @@ const openLinks = query(
 )
 export const listClientLinks = (client: Client, pieceId: PieceId): Promise<ClientLink[]> => many(client, openLinks, [pieceId])
 
+const linkedRow = z.object({ pieceName: z.string(), language: z.enum(clientLanguages) })
+const linkBySecret = query(
+  "a client's link",
+  linkedRow,
+  `select p.name as "pieceName", coalesce(c.language, 'en') as language
+   from client_link l join piece p on p.id = l.piece_id left join client_page c on c.piece_id = l.piece_id
+   where l.digest = $1 and l.revoked_at is null and l.expires_at > now()`,
+)
+/** To which of the studio's own pieces a link leads; null where it leads nowhere any more. */
+export const findLinkBySecret = (client: Client, secret: string): Promise<z.output<typeof linkedRow> | null> =>
+  maybe(client, linkBySecret, [digestOfSecret(secret)])
+
 const wordRow = z.object({ id: z.string(), at: z.string(), personId: z.string().nullable(), words: z.string() })
 /** What was said; `personId` null: by the client. */
 export type ClientWord = z.output<typeof wordRow>

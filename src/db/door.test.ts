@@ -18,6 +18,7 @@ describe('whoever writes their own statements', () => {
     'happened',
     'house_rule',
     'key_use',
+    'letter',
     'may_read',
     'may_write',
     'membership',

@@ -1,5 +1,6 @@
 /**
- * What the house does by itself, with nobody looking: telling browsers of windows while the app is shut. One server of several does it.
+ * What the house does by itself, with nobody looking: telling browsers of windows while the app is shut, and sending letters. One server of
+ * several does it.
  * Each studio in which somebody wants to be told is read again when something in it has changed, and every ten minutes, for the air moves
  * its windows.
  */
@@ -16,6 +17,7 @@ import { reminderWords } from '@/words/reminders'
 import { readDoor } from './doorWay'
 import { listen } from './live'
 import { loadWorkshop } from './load'
+import { sendLetters } from './mail'
 import { tellPlace } from './push'
 import { actingWith } from './session'
 
@@ -58,7 +60,7 @@ export function beginClerk(): void {
           () => (clerk.trouble = ''),
           (error: unknown) => {
             const trouble = error instanceof Error ? error.message : String(error)
-            if (trouble !== clerk.trouble) console.error(`nobody is told of windows just now: ${trouble}`)
+            if (trouble !== clerk.trouble) console.error(`windows and letters wait: ${trouble}`)
             clerk.trouble = trouble
           },
         ),
@@ -70,7 +72,11 @@ export function beginClerk(): void {
 }
 
 async function look(clerk: Clerk, nowMs: number): Promise<void> {
-  if (!(await readDoor((client) => push.holds(client, 'push', clerk.id, leaseSeconds), 0))) return
+  if (!(await readDoor((client) => push.holds(client, 'house', clerk.id, leaseSeconds), 0))) return
+  await Promise.all([sendLetters(), tellWindows(clerk, nowMs)])
+}
+
+async function tellWindows(clerk: Clerk, nowMs: number): Promise<void> {
   const places = new Map<StudioId, push.PushPlace[]>()
   for (const place of await readDoor(push.listPlaces, 0))
     places.set(place.studioId, [...(places.get(place.studioId) ?? []), place])

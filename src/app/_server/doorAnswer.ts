@@ -66,6 +66,8 @@ const askedStatuses = {
   'bare-number': 409,
   'not-signed': 422,
   'made-already': 409,
+  gone: 410,
+  'no-mail': 409,
 } as const
 /** Answers who is in and said again that it is them. */
 export async function answerAsked(work: Promise<object | { issue: keyof typeof askedStatuses }>): Promise<Response> {

@@ -140,3 +140,14 @@ export const pushPlaceInput = z.object({
   }),
 })
 export type PushPlaceInput = z.output<typeof pushPlaceInput>
+
+/** To whom an address that was made is sent. */
+export const letterInput = z.object({
+  id,
+  to: z
+    .string()
+    .transform((text) => text.trim())
+    .pipe(z.email('An address of mail, like name@mill.example.').max(254, 'An address of mail, like name@mill.example.')),
+  address: z.url({ protocol: /^https?$/ }).max(400),
+})
+export type LetterInput = z.output<typeof letterInput>

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { linkDays } from '@/core/house/clientPage'
 import { freshSecret } from '@/ui/door/ask'
+import { GivenLink } from '@/ui/door/GivenLink'
 import { useActions } from '@/ui/form/actions'
 import { ChoiceField, Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
@@ -28,10 +29,12 @@ interface Props {
   host: string | null
   /** it can be reached from beyond the workshop */
   isOutside: boolean
+  /** letters can be sent */
+  hasMail: boolean
   /** keeps what the page shows; whether that is stored */
   keep: () => Promise<boolean>
 }
-export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
+export function ClientLinks({ pieceId, links, host, isOutside, hasMail, keep }: Props) {
   const { makeClientLink, takeBackClientLink } = useActions()
   const router = useRouter()
   const house = useHouse()
@@ -40,7 +43,6 @@ export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
   const back = useWrite(takeBackClientLink)
   const [days, setDays] = useState('90')
   const [made, setMade] = useState<{ id: string; address: string } | null>(null)
-  const [isCopied, setCopied] = useState(false)
   const { guard, stir } = useTapGuard()
   const begin = async () => {
     stir()
@@ -48,14 +50,7 @@ export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
     const [id, token] = [uuidv7(), freshSecret()]
     if (!(await make.send({ id, pieceId, token, days: Number(days) }))) return
     setMade({ id, address: `${host ? `https://${host}` : location.origin}/for/${token}` })
-    setCopied(false)
     router.refresh()
-  }
-  const copy = async (address: string) => {
-    await navigator.clipboard.writeText(address).then(
-      () => setCopied(true),
-      () => setCopied(false),
-    )
   }
   const end = async (id: string) => {
     if (!(await back.send({ entryId: uuidv7(), id, at: new Date().toISOString() }))) return
@@ -70,23 +65,13 @@ export function ClientLinks({ pieceId, links, host, isOutside, keep }: Props) {
         The link
       </h2>
       {made && (
-        <div className="mt-3 border-l-4 border-now pl-4">
-          <strong className="block">Send this address to the client. It is shown this once; whoever has it sees the page.</strong>
-          <code className="block break-all" data-client-link>
-            {made.address}
-          </code>
-          <div className="mt-2 flex flex-wrap items-center gap-3">
-            <button type="button" className="press" onClick={() => void copy(made.address)}>
-              Copy it
-            </button>
-            <a href={made.address} target="_blank" rel="noreferrer" className="press">
-              Look at it
-            </a>
-            <span role="status" className="font-semibold text-now">
-              {isCopied ? 'Copied.' : ''}
-            </span>
-          </div>
-        </div>
+        <GivenLink
+          words="Send this address to the client. It is shown this once; whoever has it sees the page."
+          address={made.address}
+          mark="client-link"
+          hasMail={hasMail}
+          isOpen
+        />
       )}
       {!isOutside && (
         <p className="mt-2 max-w-prose text-soft">

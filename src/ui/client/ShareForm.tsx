@@ -33,6 +33,8 @@ interface Props {
   links: readonly ClientLink[]
   host: string | null
   isOutside: boolean
+  /** letters can be sent */
+  hasMail: boolean
   /** the client waits for an answer: that comes first */
   isAsked: boolean
   /** what is said */
@@ -44,7 +46,7 @@ const isSameSet = (one: readonly string[], other: readonly string[]): boolean =>
 const isSame = (one: Page, other: Page): boolean =>
   one.language === other.language && isSameSet(one.shows, other.shows) && isSameSet(one.photoIds, other.photoIds)
 
-export function ShareForm({ pieceId, kept, usual, photos, links, host, isOutside, isAsked, children }: Props) {
+export function ShareForm({ pieceId, kept, usual, photos, links, host, isOutside, hasMail, isAsked, children }: Props) {
   const { keepClientPage } = useActions()
   const router = useRouter()
   const write = useWrite(keepClientPage)
@@ -134,7 +136,7 @@ export function ShareForm({ pieceId, kept, usual, photos, links, host, isOutside
       </section>
       <div className={`flex flex-col gap-12 ${isAsked ? 'order-first lg:order-none' : ''}`}>
         {isAsked && children}
-        <ClientLinks {...{ pieceId, links, host, isOutside, keep }} />
+        <ClientLinks {...{ pieceId, links, host, isOutside, hasMail, keep }} />
         {!isAsked && children}
       </div>
     </div>

@@ -14,6 +14,7 @@ import { roleWords } from '@/words/roles'
 import { capital } from '@/words/text'
 import { momentWords } from '@/words/time'
 import { freshSecret } from './ask'
+import { GivenLink } from './GivenLink'
 
 interface Invitation {
   id: string
@@ -21,7 +22,13 @@ interface Invitation {
   role: Role
   expiresAt: string
 }
-export function Invitations({ invitations, people }: { invitations: readonly Invitation[]; people: readonly Person[] }) {
+interface Props {
+  invitations: readonly Invitation[]
+  people: readonly Person[]
+  /** letters can be sent */
+  hasMail: boolean
+}
+export function Invitations({ invitations, people, hasMail }: Props) {
   const { invite, takeBackInvitation } = useActions()
   const make = useWrite(invite)
   const back = useWrite(takeBackInvitation)
@@ -61,14 +68,12 @@ export function Invitations({ invitations, people }: { invitations: readonly Inv
         ))}
       </ul>
       {link && (
-        <p className="mt-3 border-l-4 border-now pl-3">
-          <strong className="block">
-            Give them this address. It is shown this once, opens once, and is good for three days.
-          </strong>
-          <code className="break-all" data-invitation>
-            {link}
-          </code>
-        </p>
+        <GivenLink
+          words="Give them this address. It is shown this once, opens once, and is good for three days."
+          address={link}
+          mark="invitation"
+          hasMail={hasMail}
+        />
       )}
       <form onSubmit={(event) => void begin(event)} className="mt-3 grid items-end gap-4 sm:grid-cols-[1fr_1fr_auto]">
         <Field label="Who">

@@ -10,6 +10,7 @@ import { useTapGuard } from '@/ui/form/useTapGuard'
 import { useWrite } from '@/ui/form/useWrite'
 import { roleWords } from '@/words/roles'
 import { freshSecret } from './ask'
+import { GivenLink } from './GivenLink'
 
 interface Member {
   id: string
@@ -23,7 +24,7 @@ interface Member {
   mayEndCodes: boolean
 }
 
-export function Members({ members }: { members: readonly Member[] }) {
+export function Members({ members, hasMail }: { members: readonly Member[]; hasMail: boolean }) {
   const { makeNewPassword } = useActions()
   const renew = useWrite(makeNewPassword)
   const [link, setLink] = useState<{ name: string; address: string } | null>(null)
@@ -57,15 +58,12 @@ export function Members({ members }: { members: readonly Member[] }) {
         ))}
       </ul>
       {link && (
-        <p className="mt-3 border-l-4 border-now pl-3">
-          <strong className="block">
-            Give {link.name} this address: a new password is chosen there. It is shown this once, opens once, and is good for a
-            day.
-          </strong>
-          <code className="break-all" data-password>
-            {link.address}
-          </code>
-        </p>
+        <GivenLink
+          words={`Give ${link.name} this address: a new password is chosen there. It is shown this once, opens once, and is good for a day.`}
+          address={link.address}
+          mark="password"
+          hasMail={hasMail}
+        />
       )}
       <Trouble>{renew.issue}</Trouble>
     </>

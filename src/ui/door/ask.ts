@@ -20,6 +20,7 @@ type Path =
   | '/api/pairing'
   | '/api/codes-for-all'
   | '/api/keys'
+  | '/api/letters'
 type Method = 'POST' | 'PUT' | 'DELETE'
 
 export async function askDoor<T extends object = object>(

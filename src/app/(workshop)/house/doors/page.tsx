@@ -2,6 +2,8 @@
 import { redirect } from 'next/navigation'
 import { listFailedTries, listOwnHappened, listOwnSessions, listOwnStudios } from '@/app/_server/door'
 import { findHouseRule } from '@/app/_server/houseRule'
+import { listOwnLetters } from '@/app/_server/letters'
+import { hasMail, mailShown } from '@/app/_server/mail'
 import { listMembers } from '@/app/_server/members'
 import { isReached } from '@/app/_server/pairing'
 import { listOwnPasskeys } from '@/app/_server/passkeys'
@@ -17,6 +19,7 @@ import { Devices } from '@/ui/door/Devices'
 import { FailedTries } from '@/ui/door/FailedTries'
 import { HappenedList } from '@/ui/door/HappenedList'
 import { Invitations } from '@/ui/door/Invitations'
+import { Letters } from '@/ui/door/Letters'
 import { Members } from '@/ui/door/Members'
 import { Passkeys } from '@/ui/door/Passkeys'
 import { SecondFactor } from '@/ui/door/SecondFactor'
@@ -33,18 +36,20 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
   const session = await whoIsIn()
   if (!session) redirect('/sign-in?to=/house/doors')
   const isOwner = session.role === 'owner'
-  const [rule, factor, passkeys, failed, { people }, sessions, studios, happened, members, invitations] = await Promise.all([
-    isOwner && !session.isDemo ? findHouseRule(session) : null,
-    session.isDemo ? null : findOwnFactor(session),
-    session.isDemo ? [] : listOwnPasskeys(session),
-    session.isDemo ? [] : listFailedTries(session),
-    loadHouse(),
-    listOwnSessions(session),
-    listOwnStudios(session),
-    listOwnHappened(session, 30, group),
-    listMembers(session),
-    isOwner ? readStudio(listInvitations) : [],
-  ])
+  const [rule, factor, passkeys, failed, { people }, sessions, studios, happened, members, invitations, letters] =
+    await Promise.all([
+      isOwner && !session.isDemo ? findHouseRule(session) : null,
+      session.isDemo ? null : findOwnFactor(session),
+      session.isDemo ? [] : listOwnPasskeys(session),
+      session.isDemo ? [] : listFailedTries(session),
+      loadHouse(),
+      listOwnSessions(session),
+      listOwnStudios(session),
+      listOwnHappened(session, 30, group),
+      listMembers(session),
+      isOwner ? readStudio(listInvitations) : [],
+      isOwner && hasMail() ? listOwnLetters(session) : [],
+    ])
   // whose hands came in meanwhile, by another link, are asked no more
   const isOpen = ({ personId }: { personId: string | null }) => !members.some((each) => each.personId === personId)
   const asks = { password: !session.isDemo, code: factor?.isOn ?? false }
@@ -97,6 +102,7 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
             mayRenew: isOwner && !session.isDemo,
             mayEndCodes: isOwner && hasCodes,
           }))}
+          hasMail={hasMail()}
         />
         {isOwner && (
           <Invitations
@@ -104,10 +110,12 @@ export default async function Doors({ searchParams }: PageProps<'/house/doors'>)
               .filter(isOpen)
               .map((each) => ({ ...each, name: each.personId ? nameOf(each.personId) : null }))}
             people={people.filter(({ id }) => isOpen({ personId: id }))}
+            hasMail={hasMail()}
           />
         )}
         {rule && <CodesForAll {...rule} asks={asks} />}
       </section>
+      {isOwner && hasMail() && <Letters letters={letters} shown={mailShown()} />}
       <section aria-labelledby="happened" className="border-t-2 border-ink pt-4">
         <h2 id="happened" className="title text-3xl">
           What happened here

@@ -1,5 +1,6 @@
 /** What the client of a piece may see, the links that lead there, and what is said. */
 import { getPieceView } from '@/app/_server/load'
+import { hasMail } from '@/app/_server/mail'
 import { whatMay } from '@/app/_server/may'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { whoIsIn } from '@/app/_server/whoIsIn'
@@ -89,6 +90,7 @@ export default async function ClientDesk({ params }: { params: Promise<{ id: str
           links={links}
           host={outwardHost()}
           isOutside={proxyHost() !== null}
+          hasMail={hasMail()}
           isAsked={said.at(-1)?.personId === null}
         >
           {talk}
