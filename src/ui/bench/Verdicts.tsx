@@ -3,16 +3,21 @@
 import { Dialog } from 'radix-ui'
 import type { CheckCode } from '@/core/craft/operations'
 import { checkAsks, checkHows } from '@/words/checks'
+import { Torch } from './Torch'
+
+/** judged by a lamp that is held low */
+const byLamp: readonly CheckCode[] = ['no-shine', 'raking-light', 'lap-marks']
 
 export type Judged = 'pass' | 'later' | 'fail'
 
 export function Question({ check }: { check: CheckCode | null }) {
   if (!check) return null
   return (
-    <p className="mt-3 border-l-4 border-now pl-3">
+    <div className="mt-3 border-l-4 border-now pl-3">
       <strong className="block text-xl">{checkAsks[check]}</strong>
       <span className="text-soft">{checkHows[check]}</span>
-    </p>
+      {byLamp.includes(check) && <Torch />}
+    </div>
   )
 }
 
