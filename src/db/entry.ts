@@ -143,30 +143,44 @@ const otherWork = query(
        where w.at between since and until and not (w.piece_id = any($1))
          and w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
        offset 0) w
+   ), beside as materialized (
+     select t.step_id from touched t cross join lateral (
+       select min(at) as since,
+              max(at) filter (where kind in ('started', 'resumed')) as went,
+              max(at) filter (where kind in ('paused', 'ended', 'left-out')) as stood,
+              max(at) as last
+       from entry w
+       where w.step_id = t.step_id and w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
+       offset 0) w
+     where exists (
+       select from unnest($4::timestamptz[], $5::timestamptz[]) span (since, until)
+       where w.since <= span.until
+         -- one that runs still, or is forgotten, may run for half a day
+         and span.since <= case when w.went >= coalesce(w.stood, w.went) then w.went + interval '12 hours' else w.last end)
    )
    select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
-   from touched
-   cross join lateral (select operation, family, colour from step s where s.id = touched.step_id offset 0) s
+   from beside
+   cross join lateral (select operation, family, colour from step s where s.id = beside.step_id offset 0) s
    -- step by step, by their index: the planner would read the whole log at once
    cross join lateral (
      select id, step_id, kind, at, person_id, minutes from entry e
-     where e.step_id = touched.step_id and e.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
+     where e.step_id = beside.step_id and e.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
        and not exists (select from entry c where c.corrects = e.id)
      offset 0) e
    order by e.at, e.id`,
 )
 /**
- * Clocks of other pieces' steps that were touched in the stretches given, corrections applied, with what was worked: they may have run
- * beside these. A step comes whole, whenever it was begun.
+ * Clocks of other pieces' steps that were touched in the stretches given and lie across one of the spans, corrections applied, with what
+ * was worked: they may have run beside these. A step comes whole, whenever it was begun.
  */
 export const listOtherWork = (
   client: Client,
   pieceIds: readonly PieceId[],
   stretches: readonly TimeStretch[],
+  spans: readonly TimeStretch[] = stretches,
 ): Promise<OtherWork[]> =>
-  stretches.length === 0
-    ? Promise.resolve([])
-    : many(client, otherWork, [pieceIds, stretches.map(({ from }) => from), stretches.map(({ to }) => to)])
+  stretches.length === 0 ? Promise.resolve([]) : many(client, otherWork, [pieceIds, ...ends(stretches), ...ends(spans)])
+const ends = (stretches: readonly TimeStretch[]) => [stretches.map(({ from }) => from), stretches.map(({ to }) => to)]
 
 const assistRow = z.object({
   kind: z.enum(['assisted', 'unassisted']),

@@ -64,6 +64,39 @@ describe('what is said at the bench', () => {
     await here((client) => addEntries(client, db.here, [{ id: uuidv7(), ...late, at: '2026-05-06T10:00:00.000Z' }]))
     expect(await on('2026-05-06')).toBe(work.length + 1)
   })
+  test('of what was touched that day only what lies across a span is beside it: that which ran, or runs still', async () => {
+    const others = { ran: wholePiece(), runs: wholePiece(), before: wholePiece() }
+    for (const each of Object.values(others)) await here((client) => storeWhole(client, db.here, each))
+    const on = ({ piece, part, plan }: (typeof others)['ran']) => ({
+      pieceId: piece.id,
+      partId: part.id,
+      stepId: plan.steps[0]?.id ?? '',
+    })
+    const touch = (each: (typeof others)['ran'], kind: 'started' | 'ended', time: string) => ({
+      ...{ id: uuidv7(), kind, ...on(each), at: `2026-06-08T${time}:00.000Z` },
+    })
+    await here((client) =>
+      addEntries(client, db.here, [
+        touch(others.ran, 'started', '09:00'),
+        touch(others.ran, 'ended', '10:30'),
+        touch(others.runs, 'started', '08:00'),
+        touch(others.before, 'started', '07:00'),
+        touch(others.before, 'ended', '07:40'),
+      ] as Parameters<typeof addEntries>[2]),
+    )
+    const span = [{ from: '2026-06-08T10:00:00.000Z', to: '2026-06-08T10:20:00.000Z' }]
+    const beside = (spans?: typeof span) =>
+      here<Awaited<ReturnType<typeof listOtherWork>>>((client) =>
+        listOtherWork(client, [whole.piece.id], dayStretches(['2026-06-08']), spans),
+      )
+    expect(new Set((await beside()).map(({ stepId }) => stepId)).size).toBe(3)
+    const thatDay = (await beside(span)).filter(({ at: when }) => when.startsWith('2026-06-08'))
+    expect(thatDay.map(({ stepId, kind }) => [stepId, kind])).toEqual([
+      [on(others.runs).stepId, 'started'],
+      [on(others.ran).stepId, 'started'],
+      [on(others.ran).stepId, 'ended'],
+    ])
+  })
   test('what a snag has cost is read off the steps that mended it alone, and a struck one is no snag', async () => {
     const mended = wholePiece()
     await here((client) => storeWhole(client, db.here, mended))

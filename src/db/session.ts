@@ -46,13 +46,13 @@ const sessionByDigest = query(
           e.renewed_at < now() - door.renewal() as "isDue", e.is_copied as "isCopied",
           replayed.is and door.stands(e) as "isReplayed",
           greatest(0, floor(extract(epoch from e.expires_at - now())))::int as left
-   from door.session e join door.membership m on m.id = e.membership_id join door.account a on a.id = m.account_id
+   from door.by_digest($1) e join door.membership m on m.id = e.membership_id join door.account a on a.id = m.account_id
    join person p on p.studio_id = m.studio_id and p.id = m.person_id
    left join door.house_rule r on r.studio_id = e.studio_id
    cross join lateral (select e.last_digest is not distinct from $1 and e.renewed_at <= now() - door.overlap() as is) replayed
    cross join lateral (select door.stands(e) and not replayed.is as up) stands
    cross join lateral (select coalesce(r.asks_codes, false) and a.second_factor is null and not a.is_demo as code) lacks
-   where (e.digest = $1 or e.next_digest = $1 or e.last_digest = $1) and e.key_name is null`,
+   where e.key_name is null`,
 )
 /** A person's session, open or ended; null where there never was one. */
 export const findSession = (client: Client, secret: string): Promise<Session | null> =>

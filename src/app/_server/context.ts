@@ -2,7 +2,7 @@
 import 'server-only'
 import { climatesOf, homeOf, type Room } from '@/core/climate/rooms'
 import type { Learned } from '@/core/learn/learned'
-import { workStretches } from '@/core/log/labour'
+import { workSpans, workStretches } from '@/core/log/labour'
 import type { PieceFile } from '@/core/piece/piece'
 import { workOf } from '@/core/piece/work'
 import { listLearned, listReadings, listRooms } from '@/db/climate'
@@ -44,13 +44,15 @@ export async function loadLearned(client: Client): Promise<Learned> {
 
 /** What journeys are read in beside the pieces themselves and the air. */
 async function loadAround(client: Client, files: readonly PieceFile[]) {
+  const logs = files.map((file) => workOf(file).log)
   const [studio, learned, others] = await Promise.all([
     getStudio(client),
     loadLearned(client),
     listOtherWork(
       client,
       files.map(({ piece }) => piece.id),
-      workStretches(files.map((file) => workOf(file).log)),
+      workStretches(logs),
+      workSpans(logs),
     ),
   ])
   return { studio, learned, others }

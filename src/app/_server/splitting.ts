@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type * as z from 'zod'
 import type { Studio } from '@/core/house/studio'
 import type { splitInput } from '@/core/input/piece'
-import { workStretches } from '@/core/log/labour'
+import { workSpans, workStretches } from '@/core/log/labour'
 import type { Instant, PartId, PieceId, StepId, StudioId } from '@/core/measure/named'
 import { type DoneStep, readPiece } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
@@ -22,7 +22,7 @@ export async function splitPieceOff(client: Client, studio: Studio, entered: z.o
   await takePieceInHand(client, pieceId)
   const file = await findPieceFile(client, pieceId)
   if (!file) throw new Refused('not-found')
-  const others = await listOtherWork(client, [pieceId], workStretches([file.log]))
+  const others = await listOtherWork(client, [pieceId], workStretches([file.log]), workSpans([file.log]))
   const journey = readPiece(file, { climate: [], nowMs: Date.parse(at), method: studio.method, others })
   if (journey.ending) throw new Refused('already-ended')
   const counts = new Map(leaving.map(({ partId, count }) => [partId, count]))

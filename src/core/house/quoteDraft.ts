@@ -7,6 +7,7 @@ import { getTopcoat, type TopcoatCode, topcoatCodes } from '@/core/craft/topcoat
 import { findRefusal } from '@/core/finish/refusals'
 import type { PlannedStep } from '@/core/finish/step'
 import { chooseTopcoat, sheensWith } from '@/core/finish/topcoat'
+import type { FinishablePart } from '@/core/finish/wish'
 import type { PartId } from '@/core/measure/named'
 import { factsOf } from '@/core/piece/facts'
 import type { Journey, PartJourney } from '@/core/piece/journey'
@@ -105,6 +106,26 @@ export function otherSheens(journey: Journey, method: HouseMethod): OtherWay[] {
     ]
   })
 }
+/** Plans of a part by its topcoat, as long as the part stands as it is: each is the same however often it is made. */
+const planned = new WeakMap<Part, Map<string, readonly PlannedStep[] | null>>()
+function stepsWith(
+  part: Part,
+  facts: FinishablePart,
+  method: HouseMethod,
+  seal: TopcoatCode | undefined,
+): readonly PlannedStep[] | null {
+  const { plan } = part
+  if (!plan) return null
+  const known = planned.get(part) ?? new Map<string, readonly PlannedStep[] | null>()
+  planned.set(part, known)
+  const key = JSON.stringify([seal, method])
+  const before = known.get(key)
+  if (before !== undefined) return before
+  const outcome = replan(facts, { ...plan, seal }, [], method)
+  const steps = 'steps' in outcome ? outcome.steps : null
+  known.set(key, steps)
+  return steps
+}
 /** How each painted part may be protected instead, of what suits its use, each by its own plan; parts with one way alone are left out. */
 export function otherWays(
   journey: Journey,
@@ -120,25 +141,25 @@ export function otherWays(
     const facts = factsOf(part)
     const method = { ...around.method, ...plan.departures }
     const planWith = (seal: TopcoatCode | undefined) => {
-      const outcome = replan(facts, { ...plan, seal }, [], method)
-      if (!('steps' in outcome)) return null
-      const cost = outcome.steps.reduce((sum, each) => sum + costOfStep(each, part, around), 0)
-      return { cost, words: protectionOf(outcome.steps) }
+      const steps = stepsWith(part, facts, method, seal)
+      if (!steps) return null
+      const cost = steps.reduce((sum, each) => sum + costOfStep(each, part, around), 0)
+      return { cost, words: protectionOf(steps) }
     }
     const wish = { ...plan, seal: plan.seal ?? undefined }
-    const planned = planWith(wish.seal)
-    if (!planned?.words) return []
+    const usual = planWith(wish.seal)
+    if (!usual?.words) return []
     const plansOf = (seal: TopcoatCode) => ({ partId: part.id, seal })
-    const known = new Set([planned.words])
+    const known = new Set([usual.words])
     const others = topcoatCodes.flatMap((code) => {
       const other = getTopcoat(code).uses.includes(part.use) ? planWith(code) : null
       if (!other?.words || known.has(other.words)) return []
       known.add(other.words)
-      const extra = Math.round((((other.cost - planned.cost) / all) * price) / step) * step || 0
+      const extra = Math.round((((other.cost - usual.cost) / all) * price) / step) * step || 0
       return [{ words: other.words, extra, plans: plansOf(code) }]
     })
     if (others.length === 0) return []
-    const asPlanned = { words: planned.words, extra: 0, plans: plansOf(chooseTopcoat(facts, wish, method)) }
+    const asPlanned = { words: usual.words, extra: 0, plans: plansOf(chooseTopcoat(facts, wish, method)) }
     return [{ partId: part.id, ways: [asPlanned, ...others.sort((one, other) => one.extra - other.extra)] }]
   })
 }

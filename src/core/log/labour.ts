@@ -50,6 +50,21 @@ export function workStretches(logs: readonly (readonly Entry[])[]): TimeStretch[
   }
   return stretches.map(({ fromMs, toMs }) => ({ from: new Date(fromMs).toISOString(), to: new Date(toMs).toISOString() }))
 }
+/** From the first to the last touch of each step's clock; one that runs still may run for half a day. What ran beside it lies across one of these. */
+export function workSpans(logs: readonly (readonly Entry[])[]): TimeStretch[] {
+  const spans = new Map<StepId, { fromMs: number; toMs: number }>()
+  for (const { stepId, kind, at } of logs.flatMap(workIn)) {
+    const ms = Date.parse(at)
+    const toMs = kind === 'started' || kind === 'resumed' ? ms + besideMs : ms
+    const known = spans.get(stepId)
+    // what stopped it says more than when it was begun
+    spans.set(stepId, known ? { fromMs: Math.min(known.fromMs, ms), toMs: Math.max(known.fromMs, toMs) } : { fromMs: ms, toMs })
+  }
+  return [...spans.values()].map(({ fromMs, toMs }) => ({
+    from: new Date(fromMs).toISOString(),
+    to: new Date(toMs).toISOString(),
+  }))
+}
 /** Whole days in UTC, by their YYYY-MM-DD. */
 export const dayStretches = (days: Iterable<string>): TimeStretch[] =>
   [...new Set(days)].map((day) => ({ from: `${day}T00:00:00.000Z`, to: `${day}T23:59:59.999Z` }))

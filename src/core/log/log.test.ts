@@ -4,7 +4,7 @@ import { at, entry, ms, onStep } from '@/core/testing/piece'
 import { correctedEntry, type Correction } from './correction'
 import { effectiveLog, historyOf } from './effectiveLog'
 import { type Entry, ofKind } from './entry'
-import { workStretches } from './labour'
+import { workSpans, workStretches } from './labour'
 import { stateOf, stepStates } from './stepStates'
 
 describe('the log that counts', () => {
@@ -85,6 +85,19 @@ describe('where work was', () => {
       { from: '2026-05-08T20:00:00.000Z', to: '2026-05-09T20:00:00.000Z' },
     ])
     expect(workStretches([])).toEqual([])
+  })
+  test('a step’s span is from its first touch to its last; one that runs still may run for half a day', () => {
+    const touched = (kind: 'started' | 'paused' | 'resumed' | 'ended', time: string, step = 's') =>
+      entry(kind, `2026-05-04T${time}:00.000Z`, onStep(step)) as Entry
+    const span = (from: string, to: string) => ({ from: `2026-05-04T${from}:00.000Z`, to: `2026-05-04T${to}:00.000Z` })
+    expect(workSpans([[touched('started', '09:00'), touched('ended', '09:25')]])).toEqual([span('09:00', '09:25')])
+    expect(workSpans([[touched('started', '09:00'), touched('paused', '09:10'), touched('resumed', '10:00')]])).toEqual([
+      span('09:00', '22:00'),
+    ])
+    expect(workSpans([[touched('ended', '11:00', 'typed')], [touched('started', '08:00', 'other')]])).toEqual([
+      span('11:00', '11:00'),
+      span('08:00', '20:00'),
+    ])
   })
   test('every touch lies half a day within a stretch, and no two stretches meet', () => {
     const touches = fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 30 })
