@@ -21,17 +21,20 @@ test('the steps ended last come with their planned minutes; an end that was stru
   })
   const early = ended(first?.id ?? '', '2026-05-04T09:00:00.000Z')
   const late = ended(second?.id ?? '', '2026-05-04T10:00:00.000Z')
+  const begun = { ...late, id: uuidv7(), kind: 'started' as const, at: '2026-05-04T09:20:00.000Z', minutes: undefined }
   const list = (limit: number) => db.as(db.here, (client) => listEnded(client, limit))
   await db.as(db.here, async (client) => {
     await addPiece(client, db.here, piece)
     await addParts(client, db.here, piece.id, 0, [part])
     await addPlan(client, db.here, part.id, plan)
-    expect(await addEntries(client, db.here, [early, late] as never)).toBeNull()
+    expect(await addEntries(client, db.here, [early, begun, late] as never)).toBeNull()
   })
   expect(await list(10)).toEqual(
     [first, second].map((step, k) => ({
       ...{ stepId: step?.id, operation: step?.operation, planned: step?.minutes },
       at: [early, late][k]?.at,
+      // one that was written down as done was begun when it ended
+      since: [early, begun][k]?.at,
       ...{ pieceId: piece.id, painter: null, article: 'bedside', relief: 'flat' },
     })),
   )

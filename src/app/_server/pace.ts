@@ -15,8 +15,9 @@ const [mostSteps, mostEstimated] = [80, 240]
 /** The last steps that were ended, and the minutes that hands were on each; whoever had several in hand gave each a share. */
 async function workedLately(client: Client, nowMs: number, limit: number) {
   const ended = await listEnded(client, limit)
-  const days = dayStretches(ended.map(({ at }) => at.slice(0, 10)))
-  const labour = labourOf(stepClocks(await listOtherWork(client, [], days), nowMs))
+  const days = dayStretches(ended.flatMap(({ since, at }) => [since.slice(0, 10), at.slice(0, 10)]))
+  const spans = ended.map(({ since, at }) => ({ from: since, to: at }))
+  const labour = labourOf(stepClocks(await listOtherWork(client, [], days, spans), nowMs))
   return ended.map((step) => ({ ...step, actual: minutesOf(labour, step.stepId) }))
 }
 export const loadPace = async (client: Client, nowMs: number): Promise<Pace> =>
