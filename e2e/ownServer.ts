@@ -7,6 +7,7 @@ import { join } from 'node:path'
 import { promisify } from 'node:util'
 import type { BrowserContext } from '@playwright/test'
 import pg from 'pg'
+import { v7 as uuidv7 } from 'uuid'
 import { comeIn, type Cookie, cookieAt, cookieOf } from '../scripts/comeIn'
 
 const run = promisify(execFile)
@@ -106,6 +107,25 @@ export function ownServer(name: string, kind: 'demo' | 'own' = 'demo', more: Rea
       const { rows } = await client.query<T>(sql, values)
       await client.end()
       return rows
+    },
+    /** Another studio that stands as the first does; who opens `token` first owns it. */
+    otherStudio: async (token: string): Promise<string> => {
+      const client = await asOwner()
+      const id = uuidv7()
+      await client.query(
+        `insert into studio (id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
+           haggle_share, price_step, kept_at)
+         select $1, 'The other workshop', currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
+           haggle_share, price_step, now() from studio limit 1`,
+        [id],
+      )
+      await client.query(
+        `insert into invitation (id, studio_id, digest, role, expires_at)
+         values ($1, $2, sha256(convert_to($3, 'UTF8')), 'owner', now() + interval '1 day')`,
+        [uuidv7(), id, token],
+      )
+      await client.end()
+      return id
     },
     asOwner,
   }

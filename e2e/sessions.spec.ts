@@ -123,20 +123,8 @@ test('a key of another program, an address of the calendar and a client’s link
 })
 
 test('the owner of another studio finds nothing of this one, by any address', async ({ request }) => {
-  const other = uuidv7()
-  await own.ask(
-    `insert into studio (id, name, currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
-       haggle_share, price_step, kept_at)
-     select $1, 'The other workshop', currency, zone, units, hour_rate, overhead_rate, tax_mode, tax_share, wish_kind, wish_value,
-       haggle_share, price_step, now() from studio limit 1`,
-    [other],
-  )
   const token = 't'.repeat(43)
-  await own.ask(
-    `insert into invitation (id, studio_id, digest, role, expires_at)
-     values ($1, $2, sha256(convert_to($3, 'UTF8')), 'owner', now() + interval '1 day')`,
-    [uuidv7(), other, token],
-  )
+  await own.otherStudio(token)
   const joined = await fetch(`${own.address()}/api/join`, {
     method: 'POST',
     headers: { origin: own.address(), 'content-type': 'application/json' },

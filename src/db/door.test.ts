@@ -14,6 +14,7 @@ const {} = doorOf(() => db)
 describe('whoever writes their own statements', () => {
   const tables = [
     'account',
+    'channel_key',
     'clerk',
     'happened',
     'house_rule',

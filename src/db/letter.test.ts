@@ -65,6 +65,14 @@ describe('a letter', () => {
     expect(await listed(id)).toMatchObject({ tries: 3, sentAt: null, failed: 'No mail server took it.' })
     await expect(passed()).rejects.toThrow(/check constraint/)
   })
+  test('is forgotten a month after it went, and not while it waits', async () => {
+    const [went, waits] = [await written(), await written()]
+    await atDoor((client) => letters.noteSent(client, went))
+    await db.owner.query(`update door.letter set made_at = now() - interval '31 days' where id = any($1)`, [[went, waits]])
+    await atDoor(letters.forgetOld)
+    const { rows } = await db.owner.query<{ id: string }>('select id from door.letter where id = any($1)', [[went, waits]])
+    expect(rows).toEqual([{ id: waits }])
+  })
   test('is counted by its studio, and told to no other', async () => {
     await written()
     expect(await atDoor((client) => letters.countLetters(client, db.here))).toBeGreaterThanOrEqual(3)

@@ -56,6 +56,11 @@ export async function giveUp(client: Client, id: string, why: string): Promise<v
   await client.query(`update door.letter set ${over}, failed = $2 where id = $1`, [id, why.slice(0, 300)])
 }
 
+/** What went, or never did, is told for a month: even so little of an address is not kept for ever. */
+export async function forgetOld(client: Client): Promise<void> {
+  await client.query(`delete from door.letter where next_try is null and made_at < now() - interval '30 days'`)
+}
+
 const letterRow = z.object({
   id: z.string(),
   about: z.enum(letterKinds),

@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { dayStretches } from '@/core/log/labour'
+import type { StudioId } from '@/core/measure/named'
 import type { Plan } from '@/core/piece/piece'
 import { type SnagSum, sumSnags } from '@/core/piece/snags'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
@@ -151,12 +152,23 @@ describe('a place on a photograph', () => {
   })
 })
 
-test('what is written is told to who listens: the studio and the table, nothing that stands in it', async () => {
-  const told: string[] = []
-  db.owner.on('notification', ({ payload }) => payload && told.push(payload))
-  await db.owner.query('listen itinerum')
-  await here((client) =>
+test('what is written is told on the studio’s own channel, which no other studio finds out: the table, nothing that stands in it', async () => {
+  const told: [string, string][] = []
+  db.owner.on('notification', ({ channel, payload = '' }) => told.push([channel, payload]))
+  const channelOf = (studio: StudioId) =>
+    db.as(
+      studio,
+      async (client) => (await client.query<{ channel: string }>('select own_channel() as channel')).rows[0]?.channel ?? '',
+    )
+  const [here, elsewhere] = [await channelOf(db.here), await channelOf(db.elsewhere)]
+  expect(here).toMatch(/^itinerum_[0-9a-f]{40}$/)
+  expect(elsewhere).not.toBe(here)
+  await expect(db.as(db.elsewhere, (client) => client.query('select door.channel_of($1)', [db.here]))).rejects.toThrow(
+    /permission denied/,
+  )
+  for (const each of [here, elsewhere]) await db.owner.query(`listen ${each}`)
+  await db.as(db.here, (client) =>
     addEntries(client, db.here, [{ id: uuidv7(), pieceId: whole.piece.id, kind: 'note', at, note: 'Nobody else’s business.' }]),
   )
-  await expect.poll(() => told).toEqual([`${db.here} entry`])
+  await expect.poll(() => told).toEqual([[here, 'entry']])
 })

@@ -15,11 +15,11 @@ import { freshSecret } from '@/db/secret'
 import { openSession } from '@/db/session'
 import { reminderWords } from '@/words/reminders'
 import { readDoor } from './doorWay'
-import { listen } from './live'
+import { findOwnChannel, listen } from './live'
 import { loadWorkshop } from './load'
 import { sendLetters } from './mail'
 import { tellPlace } from './push'
-import { actingWith } from './session'
+import { actingWith, readStudio } from './session'
 
 const tickMs = 20_000
 const leaseSeconds = 60
@@ -120,13 +120,14 @@ async function watch(clerk: Clerk, studioId: StudioId, nowMs: number): Promise<W
       return [another, await read(another)] as const
     },
   )
+  const channel = known ? '' : await actingWith(by, () => readStudio(findOwnChannel))
   const watched: Watched = {
     secret: by,
     studio: workshop.studio,
     reminders: listReminders(workshop.journeys, nowMs),
     readMs: nowMs,
     changed: false,
-    unlisten: known?.unlisten ?? listen(studioId, () => void noteChange(clerk, studioId)),
+    unlisten: known?.unlisten ?? listen(studioId, channel, () => void noteChange(clerk, studioId)),
   }
   clerk.watched.set(studioId, watched)
   return watched

@@ -1,24 +1,45 @@
-/** One listening connection for the whole server, and everybody who wants to be told. It comes back by itself. */
+/**
+ * One listening connection for the whole server, and everybody who wants to be told. Each studio has a channel of its own, which is listened
+ * to while somebody of it is there, and for a while after. It comes back by itself.
+ */
 import 'server-only'
+import * as z from 'zod'
 import type { StudioId } from '@/core/measure/named'
+import type { Client } from '@/db/pool'
+import { one, query } from '@/db/rows'
 import { makeClient } from '@/db/server'
 
 type Tell = (table: string) => void
+interface Heard {
+  channel: string
+  tells: Set<Tell>
+  /** since when all of it is heard; null while it is not */
+  sinceMs: number | null
+  /** when it last was heard to change */
+  changedMs: number
+  leaving?: ReturnType<typeof setTimeout> | undefined
+}
 interface Hub {
-  listeners: Map<string, Set<Tell>>
-  /** when each studio was last heard to change */
-  changedMs: Map<string, number>
+  studios: Map<StudioId, Heard>
+  /** the connection, once it listens */
+  client: ReturnType<typeof makeClient> | null
   /** whether the listening was begun; it never ends */
   listens: boolean
 }
 const holder = globalThis as { itinerumHub?: Hub }
-const hub = (holder.itinerumHub ??= { listeners: new Map(), changedMs: new Map(), listens: false })
+const hub = (holder.itinerumHub ??= { studios: new Map(), client: null, listens: false })
 const retryMs = 1_000
 const graceMs = 500
+/** so long a studio is listened to after the last of it left: who comes back misses nothing */
+const lingerMs = 30 * 60_000
 
-function everybody(): void {
-  for (const tells of hub.listeners.values()) for (const tell of tells) tell('again')
-}
+const ownChannel = query(
+  'the channel of a studio',
+  z.object({ channel: z.string().regex(/^itinerum_[0-9a-f]{40}$/) }),
+  'select own_channel() as channel',
+)
+/** The channel of the session's studio. */
+export const findOwnChannel = async (client: Client): Promise<string> => (await one(client, ownChannel)).channel
 
 async function connect(again: boolean): Promise<void> {
   const client = makeClient(process.env.DATABASE_URL ?? '', { application_name: 'itinerum live' })
@@ -27,6 +48,8 @@ async function connect(again: boolean): Promise<void> {
     // a connection that fails says so in several ways: one new one takes its place
     if (over) return
     over = true
+    hub.client = null
+    for (const heard of hub.studios.values()) heard.sinceMs = null
     client.removeAllListeners()
     client.on('error', () => undefined)
     void client.end().catch(() => undefined)
@@ -34,38 +57,64 @@ async function connect(again: boolean): Promise<void> {
   }
   client.once('error', lost)
   client.once('end', lost)
-  client.on('notification', ({ payload = '' }) => {
-    const [studioId = '', table = ''] = payload.split(' ')
-    hub.changedMs.set(studioId, Date.now())
-    for (const tell of hub.listeners.get(studioId) ?? []) tell(table)
+  client.on('notification', ({ channel, payload = '' }) => {
+    const heard = [...hub.studios.values()].find((each) => each.channel === channel)
+    if (!heard) return
+    heard.changedMs = Date.now()
+    for (const tell of heard.tells) tell(payload)
   })
   try {
     await client.connect()
-    await client.query('listen itinerum')
+    hub.client = client
+    await Promise.all([...hub.studios.values()].map(hear))
     // what changed while nobody listened is not known: all look again
-    if (again) everybody()
+    if (again) for (const { tells } of hub.studios.values()) for (const tell of tells) tell('again')
   } catch {
     lost()
   }
 }
+async function hear(heard: Heard): Promise<void> {
+  const { client } = hub
+  if (!client) return
+  await client.query(`listen ${heard.channel}`)
+  // one that was lost meanwhile heard nothing
+  if (hub.client === client) heard.sinceMs = Date.now()
+}
 
-/** Whether a studio was heard to change since a moment; a moment is granted for what was on its way then. */
-export const changedSince = (studioId: StudioId, sinceMs: number): boolean =>
-  (hub.changedMs.get(studioId) ?? 0) > sinceMs - graceMs
+/** Whether a studio may have changed since a moment: it was heard to, or was not listened to then. A moment is granted for what was on its way. */
+export function changedSince(studioId: StudioId, sinceMs: number): boolean {
+  const heard = hub.studios.get(studioId)
+  return !heard || heard.sinceMs === null || heard.sinceMs > sinceMs || heard.changedMs > sinceMs - graceMs
+}
 
 /** How many of a studio's devices this server tells. */
-export const listenersOf = (studioId: StudioId): number => hub.listeners.get(studioId)?.size ?? 0
+export const listenersOf = (studioId: StudioId): number => hub.studios.get(studioId)?.tells.size ?? 0
 
-/** Tells of every change in a studio until the returned function is called. */
-export function listen(studioId: StudioId, tell: Tell): () => void {
+/** Tells of every change in a studio, which is heard on its channel, until the returned function is called. */
+export function listen(studioId: StudioId, channel: string, tell: Tell): () => void {
+  const known = hub.studios.get(studioId)
+  const heard: Heard = known ?? { channel, tells: new Set(), sinceMs: null, changedMs: 0 }
+  clearTimeout(heard.leaving)
+  heard.tells.add(tell)
+  if (!known) {
+    hub.studios.set(studioId, heard)
+    // one that fails is lost with its connection, and heard by the next
+    void hear(heard).catch(() => undefined)
+  }
   if (!hub.listens) {
     hub.listens = true
     void connect(false)
   }
-  const tells = hub.listeners.get(studioId) ?? new Set()
-  hub.listeners.set(studioId, tells.add(tell))
   return () => {
-    tells.delete(tell)
-    if (tells.size === 0) hub.listeners.delete(studioId)
+    heard.tells.delete(tell)
+    if (heard.tells.size > 0) return
+    clearTimeout(heard.leaving)
+    heard.leaving = setTimeout(() => leave(studioId, heard), lingerMs)
+    heard.leaving.unref()
   }
+}
+function leave(studioId: StudioId, heard: Heard): void {
+  if (heard.tells.size > 0 || hub.studios.get(studioId) !== heard) return
+  hub.studios.delete(studioId)
+  void hub.client?.query(`unlisten ${heard.channel}`).catch(() => undefined)
 }

@@ -30,6 +30,7 @@ export async function sendLetters(): Promise<void> {
   if (!hasMail()) return
   const due = await readDoor((client) => letters.takeDue(client, atOnce), 0)
   await Promise.all(due.map(send))
+  await readDoor(letters.forgetOld, 0)
 }
 async function send({ id, recipient, subject, words, tries }: letters.DueLetter): Promise<void> {
   const failed = await transport()

@@ -21,4 +21,4 @@ create table door.letter (
 );
 create index letter_due on door.letter (next_try) where next_try is not null;
 create index letter_of on door.letter (studio_id, made_at desc);
-grant select, insert, update (recipient, subject, words, tries, next_try, sent_at, failed) on door.letter to itinerum_door;
+grant select, insert, delete, update (recipient, subject, words, tries, next_try, sent_at, failed) on door.letter to itinerum_door;

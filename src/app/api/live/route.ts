@@ -1,6 +1,6 @@
 /** Server-sent events: `changed`, with the table's name and how many are told of it, whenever something of this studio was written. */
-import { changedSince, listen, listenersOf } from '@/app/_server/live'
-import { sessionSecret } from '@/app/_server/session'
+import { changedSince, findOwnChannel, listen, listenersOf } from '@/app/_server/live'
+import { readStudio, sessionSecret } from '@/app/_server/session'
 import { lookUp, stillIn } from '@/app/_server/whoIsIn'
 
 export const dynamic = 'force-dynamic'
@@ -11,6 +11,7 @@ export async function GET(request: Request): Promise<Response> {
   const session = await lookUp(await sessionSecret())
   if (!session?.isOpen) return new Response('Nobody is signed in.', { status: 401 })
   const { studioId } = session
+  const channel = await readStudio(findOwnChannel)
   const encoder = new TextEncoder()
   let stop: () => void = () => undefined
   const stream = new ReadableStream<Uint8Array>({
@@ -22,7 +23,7 @@ export async function GET(request: Request): Promise<Response> {
           stop()
         }
       }
-      const unlisten = listen(studioId, (table) => say(`event: changed\ndata: ${table} ${listenersOf(studioId)}\n\n`))
+      const unlisten = listen(studioId, channel, (table) => say(`event: changed\ndata: ${table} ${listenersOf(studioId)}\n\n`))
       // who was signed out meanwhile is told nothing more; records that can't be reached say nothing of it
       const breathe = async () => {
         if (await stillIn(session).catch(() => true)) return say(': still here\n\n')
