@@ -137,26 +137,24 @@ const workRow = z.object({
 const otherWork = query(
   'a clock of another piece',
   workRow,
-  `with touched as materialized (
-     select distinct w.step_id from unnest($2::timestamptz[], $3::timestamptz[]) near (since, until) cross join lateral (
-       select step_id from entry w
+  `with touched as (
+     -- in one look: step by step it would be a look each
+     select w.step_id, min(w.at) as since, max(w.at) as last,
+            max(w.at) filter (where w.kind in ('started', 'resumed')) as went,
+            max(w.at) filter (where w.kind in ('paused', 'ended', 'left-out')) as stood
+     from unnest($2::timestamptz[], $3::timestamptz[]) near (since, until) cross join lateral (
+       select step_id, kind, at from entry w
        where w.at between since and until and not (w.piece_id = any($1))
          and w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
        offset 0) w
+     group by w.step_id
    ), beside as materialized (
-     select t.step_id from touched t cross join lateral (
-       select min(at) as since,
-              max(at) filter (where kind in ('started', 'resumed')) as went,
-              max(at) filter (where kind in ('paused', 'ended', 'left-out')) as stood,
-              max(at) as last
-       from entry w
-       where w.step_id = t.step_id and w.kind in ('started', 'paused', 'resumed', 'ended', 'left-out', 'helped')
-       offset 0) w
+     select t.step_id from touched t
      where exists (
        select from unnest($4::timestamptz[], $5::timestamptz[]) span (since, until)
-       where w.since <= span.until
+       where t.since <= span.until
          -- one that runs still, or is forgotten, may run for half a day
-         and span.since <= case when w.went >= coalesce(w.stood, w.went) then w.went + interval '12 hours' else w.last end)
+         and span.since <= case when t.went >= coalesce(t.stood, t.went) then t.went + interval '12 hours' else t.last end)
    )
    select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
    from beside
