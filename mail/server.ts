@@ -87,7 +87,7 @@ const linked = (text: string) => escaped(text).replace(/https?:\/\/[^\s<]+/g, (a
 const page = () => `<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
 <title>A mailbox of nobody</title><style>body{font:19px/1.5 system-ui;max-width:46rem;margin:2rem auto;padding:0 1rem;color-scheme:light dark}
 article{border-top:2px solid;padding:1rem 0}pre{white-space:pre-wrap;overflow-wrap:anywhere;font:inherit;margin:.5rem 0 0}h2{font-size:1.2rem;margin:0}</style>
-<h1>What came</h1><p>The demo’s letters. They reach nobody; each server of your own sends its own.</p>
+<h1>What came</h1><p>The demo’s letters. They reach nobody.</p>
 ${letters.map(({ to, subject, words, at }) => `<article><h2>${escaped(subject)}</h2>to ${escaped(to)}, ${at.slice(11, 16)} UTC<pre>${linked(words)}</pre></article>`).join('') || '<p>Nothing yet.</p>'}`
 
 createServer((request, response) => {

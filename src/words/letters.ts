@@ -12,7 +12,7 @@ export const joinLetter = (studio: string, by: string, address: string): LetterT
   words: lines(
     `${by} asks you in at ${studio}. This address opens once, within three days:`,
     address,
-    'If you know nothing of it, leave it: nobody comes in by this letter alone but whoever opens that address.',
+    'If you know nothing of it, leave it alone: by itself it opens nothing.',
   ),
 })
 export const passwordLetter = (studio: string, by: string, address: string): LetterText => ({

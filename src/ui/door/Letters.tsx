@@ -44,7 +44,7 @@ export function Letters({ letters, shown }: Props) {
       <ul className="mt-2">
         {letters.map(({ id, about, shownTo, madeAt, tries, sentAt, failed }) => (
           <li key={id} className="min-h-14 border-b border-line py-2">
-            {aboutWords[about]} to <strong>{shownTo}</strong>
+            {aboutWords[about]} to <strong className="inline-block max-w-full [overflow-wrap:anywhere]">{shownTo}</strong>
             <span className={failed ? 'block font-semibold text-stop' : 'block text-soft'}>
               {sentAt
                 ? `went ${loggedWords(sentAt, house, nowMs)}`
