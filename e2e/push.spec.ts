@@ -139,6 +139,14 @@ test('a service that is down is asked again; one that knows the browser no more 
   await own.letIn(context, 'Joss')
   const place = await withService(context)
   const page = await context.newPage()
+  // a place with keys that are none stands before it, and keeps nobody from being told
+  const other = await browser.newContext()
+  await own.letIn(other)
+  const none = await other.request.put(`${own.address()}/api/push`, {
+    data: { endpoint: 'https://push.itinerum.example/none', keys: { p256dh: 'p'.repeat(87), auth: 'a'.repeat(22) } },
+    headers: { origin: own.address() },
+  })
+  expect(none.status()).toBe(200)
   await page.goto(own.address())
   await fault('down')
   await shut(page).click()

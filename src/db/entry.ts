@@ -6,7 +6,7 @@ import { codesOf } from '@/core/craft/parts'
 import type { IssueCode } from '@/core/input/issues'
 import type { AssistEntry } from '@/core/log/assistance'
 import { type Entry, type EntryDraft, type EntryOf, ofKind } from '@/core/log/entry'
-import { clockKinds, type TimeStretch } from '@/core/log/labour'
+import { besideHours, clockKinds, type TimeStretch } from '@/core/log/labour'
 import type { Instant, PartId, PieceId, StudioId } from '@/core/measure/named'
 import type { SnagRecord } from '@/core/piece/snags'
 import type { OtherWork } from '@/core/piece/work'
@@ -154,7 +154,7 @@ const otherWork = query(
        select from unnest($4::timestamptz[], $5::timestamptz[]) span (since, until)
        where t.since <= span.until
          -- one that runs still, or is forgotten, may run for half a day
-         and span.since <= case when t.went >= coalesce(t.stood, t.went) then t.went + interval '12 hours' else t.last end)
+         and span.since <= case when t.went >= coalesce(t.stood, t.went) then t.went + make_interval(hours => $6) else t.last end)
    )
    select e.step_id as "stepId", e.kind, e.at, e.person_id as "personId", e.minutes, s.operation, s.family, s.colour ->> 'hex' as hex
    from beside
@@ -177,7 +177,9 @@ export const listOtherWork = (
   stretches: readonly TimeStretch[],
   spans: readonly TimeStretch[] = stretches,
 ): Promise<OtherWork[]> =>
-  stretches.length === 0 ? Promise.resolve([]) : many(client, otherWork, [pieceIds, ...ends(stretches), ...ends(spans)])
+  stretches.length === 0
+    ? Promise.resolve([])
+    : many(client, otherWork, [pieceIds, ...ends(stretches), ...ends(spans), besideHours])
 const ends = (stretches: readonly TimeStretch[]) => [stretches.map(({ from }) => from), stretches.map(({ to }) => to)]
 
 const assistRow = z.object({

@@ -30,6 +30,10 @@ describe('where a browser is told', () => {
     await keep(one.id)
     await keep(one.id)
     expect(await told()).toEqual(['https://push.itinerum.example/1'])
+    // one that has another address by now has that alone
+    await atDoor((client) => push.keepPlace(client, one.id, place('https://push.itinerum.example/moved')))
+    expect(await told()).toEqual(['https://push.itinerum.example/moved'])
+    await keep(one.id)
     await keep(other.id)
     await atDoor((client) => push.endPlaces(client, one.id))
     expect(await told()).toHaveLength(1)

@@ -10,8 +10,12 @@ export interface PushPlace {
   p256dh: string
   auth: string
 }
-/** Keeps where a session's browser is told; the same browser again is the same place, of whoever is in now. */
+/** Keeps where a session's browser is told: one place a session, and the same browser again is the same place, of whoever is in now. */
 export async function keepPlace(client: Client, sessionId: string, place: PushPlace): Promise<void> {
+  await client.query(
+    'update door.push_place set ended_at = now() where session_id = $1 and endpoint <> $2 and ended_at is null',
+    [sessionId, place.endpoint],
+  )
   await client.query(
     `insert into door.push_place (id, session_id, endpoint, p256dh, auth) values ($1, $2, $3, $4, $5)
      on conflict (endpoint) where ended_at is null

@@ -7,16 +7,14 @@
 import 'server-only'
 import { v7 as uuidv7 } from 'uuid'
 import { listReminders, type Reminder, toldOutside } from '@/core/bench/reminders'
-import type { Studio } from '@/core/house/studio'
 import type { StudioId } from '@/core/measure/named'
-import { SignedOut } from '@/db/pool'
 import * as push from '@/db/push'
 import { freshSecret } from '@/db/secret'
 import { openSession } from '@/db/session'
 import { reminderWords } from '@/words/reminders'
 import { readDoor } from './doorWay'
 import { findOwnChannel, listen } from './live'
-import { loadWorkshop } from './load'
+import { loadWorkshop, type Workshop } from './load'
 import { sendLetters } from './mail'
 import { tellPlace } from './push'
 import { actingWith, readStudio } from './session'
@@ -31,8 +29,8 @@ const atOnce = 10
 
 interface Watched {
   secret: string
-  studio: Studio
-  reminders: readonly Reminder[]
+  /** as it was read last */
+  read: (Workshop & { reminders: readonly Reminder[] }) | null
   readMs: number
   changed: boolean
   unlisten: () => void
@@ -42,6 +40,8 @@ interface Clerk {
   watched: Map<StudioId, Watched>
   /** what the last look failed by; empty where it did not */
   trouble: string
+  /** a look is under way */
+  looks: boolean
   timer: ReturnType<typeof setInterval>
 }
 const holder = globalThis as { itinerumClerk?: Clerk }
@@ -53,6 +53,7 @@ export function beginClerk(): void {
     id: uuidv7(),
     watched: new Map(),
     trouble: '',
+    looks: false,
     // a look that fails is made again: nothing of the server hangs on it, and what fails each time is said once
     timer: setInterval(
       () =>
@@ -72,6 +73,16 @@ export function beginClerk(): void {
 }
 
 async function look(clerk: Clerk, nowMs: number): Promise<void> {
+  // one after the other: a service that takes its time is waited for
+  if (clerk.looks) return
+  clerk.looks = true
+  try {
+    await lookOnce(clerk, nowMs)
+  } finally {
+    clerk.looks = false
+  }
+}
+async function lookOnce(clerk: Clerk, nowMs: number): Promise<void> {
   if (!(await readDoor((client) => push.holds(client, 'house', clerk.id, leaseSeconds), 0))) return
   await Promise.all([sendLetters(), tellWindows(clerk, nowMs)])
 }
@@ -80,61 +91,59 @@ async function tellWindows(clerk: Clerk, nowMs: number): Promise<void> {
   const places = new Map<StudioId, push.PushPlace[]>()
   for (const place of await readDoor(push.listPlaces, 0))
     places.set(place.studioId, [...(places.get(place.studioId) ?? []), place])
-  for (const [studioId, { unlisten }] of clerk.watched)
-    if (!places.has(studioId)) {
-      unlisten()
-      clerk.watched.delete(studioId)
-    }
-  for (const [studioId, there] of places) {
-    const { studio, reminders } = await watch(clerk, studioId, nowMs)
-    const due = toldOutside(reminders, nowMs, studio.hours, studio.zone)
-    const all = due.flatMap((reminder) => there.map((place) => ({ place, reminder })))
-    for (let k = 0; k < all.length; k += atOnce)
-      await Promise.all(
-        all.slice(k, k + atOnce).map(({ place, reminder }) =>
-          tellPlace(place, {
-            tag: reminder.key,
-            words: reminderWords(reminder, studio),
-            path: `/pieces/${reminder.journey.file.piece.id}`,
-            seconds: (Date.parse(reminder.at) - nowMs) / 1000,
-          }),
-        ),
-      )
-  }
+  for (const studioId of [...clerk.watched.keys()]) if (!places.has(studioId)) stopWatching(clerk, studioId)
+  const told = await Promise.allSettled([...places].map(([studioId, there]) => tellStudio(clerk, studioId, there, nowMs)))
   await readDoor(push.forgetTold, 0)
+  // what fails in one studio keeps no other from being told
+  const failed = told.find((each) => each.status === 'rejected')
+  if (failed) throw failed.reason
+}
+async function tellStudio(clerk: Clerk, studioId: StudioId, there: readonly push.PushPlace[], nowMs: number): Promise<void> {
+  const { studio, reminders } = await watch(clerk, studioId, nowMs)
+  const due = toldOutside(reminders, nowMs, studio.hours, studio.zone)
+  const all = due.flatMap((reminder) => there.map((place) => ({ place, reminder })))
+  for (let k = 0; k < all.length; k += atOnce)
+    await Promise.all(
+      all.slice(k, k + atOnce).map(({ place, reminder }) =>
+        tellPlace(place, {
+          tag: reminder.key,
+          words: reminderWords(reminder, studio),
+          path: `/pieces/${reminder.journey.file.piece.id}`,
+          seconds: (Date.parse(reminder.at) - nowMs) / 1000,
+        }),
+      ),
+    )
 }
 
-/** A studio as it stands, read anew only where it may be another. */
-async function watch(clerk: Clerk, studioId: StudioId, nowMs: number): Promise<Watched> {
-  const known = clerk.watched.get(studioId)
-  if (known && !known.changed && nowMs - known.readMs < airMs) return known
-  const secret = known?.secret ?? (await keyTo(studioId))
-  // said before it is read: what changes meanwhile is read once more
-  if (known) known.changed = false
-  const read = (by: string) => actingWith(by, loadWorkshop)
-  const [by, workshop] = await read(secret).then(
-    (found) => [secret, found] as const,
-    async (error: unknown) => {
-      if (!(error instanceof SignedOut)) throw error
-      const another = await keyTo(studioId)
-      return [another, await read(another)] as const
-    },
-  )
-  const channel = known ? '' : await actingWith(by, () => readStudio(findOwnChannel))
-  const watched: Watched = {
-    secret: by,
-    studio: workshop.studio,
-    reminders: listReminders(workshop.journeys, nowMs),
-    readMs: nowMs,
-    changed: false,
-    unlisten: known?.unlisten ?? listen(studioId, channel, () => void noteChange(clerk, studioId)),
+/** A studio as it stands, read anew only where it may be another. It is listened to before it is read: no change falls between. */
+async function watch(clerk: Clerk, studioId: StudioId, nowMs: number): Promise<Workshop & { reminders: readonly Reminder[] }> {
+  const watched = clerk.watched.get(studioId) ?? (await beginWatching(clerk, studioId))
+  if (watched.read && !watched.changed && nowMs - watched.readMs < airMs) return watched.read
+  watched.changed = false
+  try {
+    const workshop = await actingWith(watched.secret, loadWorkshop)
+    watched.read = { ...workshop, reminders: listReminders(workshop.journeys, nowMs) }
+    watched.readMs = nowMs
+    return watched.read
+  } catch (error) {
+    // its key is over, or what was read was not: from the beginning at the next look
+    stopWatching(clerk, studioId)
+    throw error
   }
+}
+async function beginWatching(clerk: Clerk, studioId: StudioId): Promise<Watched> {
+  const secret = await keyTo(studioId)
+  const channel = await actingWith(secret, () => readStudio(findOwnChannel))
+  const watched: Watched = { secret, read: null, readMs: 0, changed: false, unlisten: () => undefined }
+  watched.unlisten = listen(studioId, channel, () => {
+    watched.changed = true
+  })
   clerk.watched.set(studioId, watched)
   return watched
 }
-function noteChange(clerk: Clerk, studioId: StudioId): void {
-  const watched = clerk.watched.get(studioId)
-  if (watched) watched.changed = true
+function stopWatching(clerk: Clerk, studioId: StudioId): void {
+  clerk.watched.get(studioId)?.unlisten()
+  clerk.watched.delete(studioId)
 }
 /** A key of this server's own, as a machine's: nobody else has it, and it is over by itself. */
 async function keyTo(studioId: StudioId): Promise<string> {

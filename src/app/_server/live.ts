@@ -21,13 +21,15 @@ interface Heard {
 }
 interface Hub {
   studios: Map<StudioId, Heard>
+  /** the same by the name of the channel */
+  channels: Map<string, Heard>
   /** the connection, once it listens */
   client: ReturnType<typeof makeClient> | null
   /** whether the listening was begun; it never ends */
   listens: boolean
 }
 const holder = globalThis as { itinerumHub?: Hub }
-const hub = (holder.itinerumHub ??= { studios: new Map(), client: null, listens: false })
+const hub = (holder.itinerumHub ??= { studios: new Map(), channels: new Map(), client: null, listens: false })
 const retryMs = 1_000
 const graceMs = 500
 /** so long a studio is listened to after the last of it left: who comes back misses nothing */
@@ -58,7 +60,7 @@ async function connect(again: boolean): Promise<void> {
   client.once('error', lost)
   client.once('end', lost)
   client.on('notification', ({ channel, payload = '' }) => {
-    const heard = [...hub.studios.values()].find((each) => each.channel === channel)
+    const heard = hub.channels.get(channel)
     if (!heard) return
     heard.changedMs = Date.now()
     for (const tell of heard.tells) tell(payload)
@@ -98,6 +100,7 @@ export function listen(studioId: StudioId, channel: string, tell: Tell): () => v
   heard.tells.add(tell)
   if (!known) {
     hub.studios.set(studioId, heard)
+    hub.channels.set(channel, heard)
     // one that fails is lost with its connection, and heard by the next
     void hear(heard).catch(() => undefined)
   }
@@ -116,5 +119,6 @@ export function listen(studioId: StudioId, channel: string, tell: Tell): () => v
 function leave(studioId: StudioId, heard: Heard): void {
   if (heard.tells.size > 0 || hub.studios.get(studioId) !== heard) return
   hub.studios.delete(studioId)
+  hub.channels.delete(heard.channel)
   void hub.client?.query(`unlisten ${heard.channel}`).catch(() => undefined)
 }

@@ -53,7 +53,9 @@ export async function tellPlace(place: push.PushPlace, { tag, words, path, secon
     { data: JSON.stringify({ tag, words, path }), options: { ttl: Math.max(60, Math.round(seconds)), urgency: 'high' } },
     { endpoint, expirationTime: null, keys: { p256dh, auth } },
     { subject: process.env.ITINERUM_ORIGIN ?? 'mailto:studio@itinerum.example', publicKey: publicPoint, privateKey },
-  )
+  ).catch(() => null)
+  // keys that are none: nothing can be sealed for it, now or later
+  if (!sealed) return readDoor((client) => push.endPlace(client, place.id))
   const status = await sendSealed(endpoint, { headers: sealed.headers, body: sealed.body })
   if (gone.has(status)) await readDoor((client) => push.endPlace(client, place.id))
   else if (status < 200 || status >= 300) await readDoor((client) => push.notTold(client, place.id, tag))

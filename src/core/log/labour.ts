@@ -38,7 +38,8 @@ export interface TimeStretch {
   to: Instant
 }
 /** What is worked in one go, and a clock that is not forgotten, lies within half a day. Practice. */
-const besideMs = 12 * 60 * 60_000
+export const besideHours = 12
+const besideMs = besideHours * 60 * 60_000
 /** Where a clock of these logs was touched, and half a day before and after; in order of time, apart from each other. */
 export function workStretches(logs: readonly (readonly Entry[])[]): TimeStretch[] {
   const touched = logs.flatMap((log) => workIn(log).map(({ at }) => Date.parse(at))).sort((a, b) => a - b)
