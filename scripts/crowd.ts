@@ -169,10 +169,12 @@ async function listen(device: Device): Promise<void> {
     const told = [...decoder.decode(chunk).matchAll(/event: changed\ndata: \S+ (\d+)/g)]
     if (told.length === 0) continue
     device.heard += told.length
-    clearTimeout(timer)
-    timer = setTimeout(
-      () => void (isOver || read(device, 'again')),
-      250 + Math.random() * Math.min(Number(told.at(-1)?.[1]) * 150, 3_000),
+    timer ??= setTimeout(
+      () => {
+        timer = undefined
+        if (!isOver) void read(device, 'again')
+      },
+      250 + Math.random() * Math.min(Number(told.at(-1)?.[1]) * 300, 6_000),
     )
   }
 }

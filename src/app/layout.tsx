@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import type { ReactNode } from 'react'
-import { SectionTextures } from '@/ui/drawing/Section'
+import { SectionTextures } from '@/ui/drawing/SectionTextures'
 import { EarlyTaps } from '@/ui/frame/EarlyTaps'
 import { StyleNonce } from '@/ui/frame/StyleNonce'
 import { themeOf } from './theme'

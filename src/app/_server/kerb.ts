@@ -6,8 +6,8 @@ import { loadStudio, readStudio } from './session'
 
 export async function loadKerb(): Promise<KerbData> {
   const { hourRate, overheadRate, taxMode, taxShare, wish, haggle, step, consumables, pricing, ...studio } = await loadStudio()
-  const { method, hours, zone } = studio
-  const market = await readStudio((client, studioId) => readMarket(client, studioId, Date.now()))
+  const { method, hours, zone, hidesMoney } = studio
+  const market = await readStudio((client, studioId) => readMarket(client, studioId, { hidesMoney, nowMs: Date.now() }))
   return {
     terms: { hourRate, overheadRate, taxMode, taxShare, wish, haggle, step, consumables, pricing },
     ...{ ...market, method, hours, zone, standing: [...market.standing] },

@@ -8,6 +8,7 @@ import type { Client } from '@/db/pool'
 import { countStanding, type Likeness, listSold } from '@/db/sold'
 import { listChannels, listProducts } from '@/db/studio'
 import { loadEstimator } from './pace'
+import { makeUnchanged } from './unchanged'
 
 /** sales looked back on */
 const mostSold = 60
@@ -16,13 +17,30 @@ const holder = globalThis as { itinerumLikenesses?: KeptOfPieces<Likeness> }
 const likenesses = (holder.itinerumLikenesses ??= keepOfPieces(2_000))
 
 export type Market = Pick<DeskAround, 'unitPrice' | 'estimator' | 'channels' | 'sold' | 'isCut' | 'standing'>
-export async function readMarket(client: Client, studioId: StudioId, nowMs: number): Promise<Market> {
-  const [sold, products, estimator, channels, standing] = await Promise.all([
+/** studios that are kept in mind */
+const mostStudios = 200
+/** What every change of is told. */
+type Trade = Omit<Market, 'estimator' | 'channels'>
+const asItStood = makeUnchanged<Trade>(mostStudios)
+
+/** `hidesMoney`: whether whoever reads sees none. */
+export async function readMarket(
+  client: Client,
+  studioId: StudioId,
+  { hidesMoney, nowMs }: { hidesMoney: boolean; nowMs: number },
+): Promise<Market> {
+  const [trade, channels, estimator] = await Promise.all([
+    asItStood.or(studioId, hidesMoney ? 'without money' : 'with money', () => readTrade(client)),
+    listChannels(client),
+    loadEstimator(client, studioId, nowMs),
+  ])
+  return { ...trade, channels, estimator }
+}
+async function readTrade(client: Client): Promise<Trade> {
+  const [sold, products, standing] = await Promise.all([
     listSold(client, mostSold, likenesses),
     listProducts(client),
-    loadEstimator(client, studioId, nowMs),
-    listChannels(client),
     countStanding(client),
   ])
-  return { sold, isCut: sold.length === mostSold, unitPrice: unitPricesOf(products), estimator, channels, standing }
+  return { sold, isCut: sold.length === mostSold, unitPrice: unitPricesOf(products), standing }
 }

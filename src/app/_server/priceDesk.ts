@@ -12,7 +12,7 @@ export interface DeskView extends PriceDesk {
   learnedFrom: { pieces: number; steps: number }
 }
 export async function loadPriceDesk({ studio, journey, nowMs, air, around }: PieceView): Promise<DeskView> {
-  const market = await readStudio((client, studioId) => readMarket(client, studioId, nowMs))
+  const market = await readStudio((client, studioId) => readMarket(client, studioId, { hidesMoney: studio.hidesMoney, nowMs }))
   const { zone, hours } = studio
   const { days } = daysAhead(journey, { nowMs, zone, hours, air: air ?? referenceAir, learned: around.learned ?? {} })
   const { whole, steps } = market.estimator

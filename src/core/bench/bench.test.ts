@@ -238,6 +238,36 @@ describe('the bench as data', () => {
     expect(there?.parts[0]?.checks).toEqual(here.parts[0]?.checks)
     expect(there?.minutesDone).toBe(here.minutesDone)
   })
+  test('when a clock ran days ago stays home, that it ended does not: a day of two is read as it was', () => {
+    const steps = [uuid(3), uuid(4), uuid(6), uuid(7)].map((id) => ({ ...planStep(id), mends: null }))
+    const on = (k: number) => ({ partId: uuid(2), stepId: steps[k]?.id ?? '' })
+    const ago = (days: number, time: string) => new Date(ms(time) - days * 86_400_000).toISOString()
+    const log = [
+      entry('started', ago(5, '09:00'), on(0)),
+      entry('paused', ago(5, '09:10'), on(0)),
+      entry('resumed', ago(5, '09:20'), on(0)),
+      entry('ended', ago(5, '09:30'), on(0)),
+      entry('started', ago(1, '09:00'), on(1)),
+      entry('ended', ago(1, '09:30'), on(1)),
+      entry('started', at('09:00'), on(2)),
+    ].map((each) => ({ ...each, pieceId: uuid(1) }))
+    const worked = fileWith([partWith(steps, { id: uuid(2) })], log, { id: uuid(1) })
+    const around = { climates: {}, rooms: [], method: defaultMethod, hours: usualHours, others: [], learned: {} }
+    const sent = toBenchData([worked], { ...around, products: [], lots: [], planned: {}, waiting: [] })
+    expect(sent.files[0]?.log.map(({ kind }) => kind)).toEqual(['ended', 'started', 'ended', 'started'])
+    const [there] = readBench(sent, [], ms('09:40'))
+    const here = readPiece(worked, { climate: [], nowMs: ms('09:40') })
+    const shown = (journey = here) =>
+      journey.parts[0]?.steps.map(({ step, state }) => [step.id, state.status, state.endedAt, journey.parts[0]?.window])
+    expect(shown(there)).toEqual(shown(here))
+    expect(there?.parts[0]?.running?.state.minutes).toBe(40)
+    expect(there?.minutesLeft).toBe(here.minutesLeft)
+    // one that was put right says what it was before as well
+    const [first] = log
+    const righted = [...log, { ...entry('started', ago(5, '08:50'), on(0)), pieceId: uuid(1), corrects: first?.id ?? null }]
+    const other = toBenchData([{ ...worked, log: righted }], { ...around, products: [], lots: [], planned: {}, waiting: [] })
+    expect(other.files[0]?.log.filter(({ kind }) => kind === 'started')).toHaveLength(4)
+  })
   test('written down and read back it is the same, and a file that stood as it stood is the very one that was read before', () => {
     const around = { climates: {}, rooms: [], method: defaultMethod, hours: usualHours, others: [], learned: {} }
     const more = { products: [], lots: [], planned: { [uuid(3)]: 5 }, waiting: [uuid(1)] }

@@ -80,6 +80,22 @@ function settledIn(log: readonly Entry[]): Set<StepId | null> {
   for (const entry of log) if (entry.kind === 'checked' && isAsked(entry, log)) settled.delete(entry.stepId)
   return settled
 }
+/** Clocks so much older than the last that was written share no minute with one that runs. */
+const longMs = 48 * 60 * 60_000
+const moves = new Set<EntryKind>(['started', 'paused', 'resumed'])
+/** What moved the clock of a step that was settled long before: that it ended, and when, is all that is asked of it. */
+function longOver(log: readonly Entry[], settled: ReadonlySet<StepId | null>): Set<Entry> {
+  const lastMs = Math.max(...log.map(({ at }) => Date.parse(at)))
+  const ends = new Map(
+    ofKind(effectiveLog(log), 'ended').flatMap(({ stepId, at }) =>
+      settled.has(stepId) && lastMs - Date.parse(at) > longMs ? [[stepId, at] as const] : [],
+    ),
+  )
+  const corrected = new Set(log.map(({ corrects }) => corrects))
+  const isOver = ({ id, kind, corrects, stepId, at }: Entry) =>
+    moves.has(kind) && corrects === null && !corrected.has(id) && stepId !== null && at <= (ends.get(stepId) ?? '')
+  return new Set(log.filter(isOver))
+}
 /** What is settled is drawn and reckoned, not read: how it was to be done stays home. */
 const slimStep = (step: PlanStep, settled: ReadonlySet<StepId | null>) =>
   withoutNulls(
@@ -135,13 +151,14 @@ export const readBenchBack = ({ around, files }: WrittenBench): BenchData => ({ 
 
 const slimFile: (file: PieceFile) => SlimFile = onceFor(({ piece, parts, takenOut, whole: lane, log, photos }) => {
   const settled = settledIn(log)
+  const over = longOver(log, settled)
   return {
     piece: { ...piece, condition: null, sourceNote: null },
     parts: parts.map((part) => slimPart(part, settled)),
     takenOut: takenOut.map((part) => slimPart(part, settled)),
     whole: lane && slimPart(lane, settled),
     photos: lastOf(photos),
-    log: log.filter((entry) => !elsewhere.has(entry.kind) && isAsked(entry, log)).map(slim),
+    log: log.filter((entry) => !elsewhere.has(entry.kind) && isAsked(entry, log) && !over.has(entry)).map(slim),
   }
 })
 

@@ -15,6 +15,7 @@ import { ofKind } from '@/core/log/entry'
 import type { LoggedCoat } from '@/core/log/lastLike'
 import { isAhead } from '@/core/log/stepStates'
 import type { Instant, PartId, PieceId, StepId } from '@/core/measure/named'
+import { onceFor } from '@/core/measure/once'
 import { faceFor } from '@/core/piece/area'
 import type { Journey, PartJourney } from '@/core/piece/journey'
 import type { Photo, PieceFile, PlanStep } from '@/core/piece/piece'
@@ -131,11 +132,13 @@ const followerOf = ({ steps }: PartJourney, step: PlanStep) =>
   steps[steps.findIndex((each) => each.step.id === step.id) + 1]?.step
 
 /** The mistakes that can show on a part, by what was done and what is to come. */
-export function mayShowOn({ done, running, steps }: Pick<PartJourney, 'done' | 'running' | 'steps'>): RemedyCode[] {
-  const behind = [...done, ...(running ? [running] : [])].map(({ step }) => step)
-  const ahead = steps.filter(({ state }) => isAhead(state)).map(({ step }) => step)
-  return remedyCodes.filter((code) => canShow(code, behind, ahead))
-}
+export const mayShowOn: (part: Pick<PartJourney, 'done' | 'running' | 'steps'>) => RemedyCode[] = onceFor(
+  ({ done, running, steps }) => {
+    const behind = [...done, ...(running ? [running] : [])].map(({ step }) => step)
+    const ahead = steps.filter(({ state }) => isAhead(state)).map(({ step }) => step)
+    return remedyCodes.filter((code) => canShow(code, behind, ahead))
+  },
+)
 
 export function toStepCard(journey: Journey, part: PartJourney, step: PlanStep, around: CardContext): StepCard {
   const { file } = journey

@@ -8,28 +8,29 @@ import { sectionOf } from '@/core/piece/section'
 import { EndConflict } from '@/ui/bench/EndConflict'
 import { Judgement } from '@/ui/bench/Judgement'
 import type { SnagOn } from '@/ui/bench/SnagForm'
-import { Section } from '@/ui/drawing/Section'
+import { SectionHere } from '@/ui/drawing/SectionHere'
 import { Mine } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
 import { cautionWords, stepTitle, withWhat } from '@/words/craft'
 import { planWords } from '@/words/job'
 import { amountWords } from '@/words/measure'
 import { momentWords } from '@/words/time'
-import { CurrentStep } from './CurrentStep'
+import { currentCard, CurrentStep } from './CurrentStep'
 import { MendForm } from './MendForm'
+import { PartLinks } from './PartLinks'
 import { type PartProps, StepsAhead, StepsBehind } from './PartSteps'
 import { SnagList } from './SnagList'
 
 export function PartProgress(props: PartProps & { snagOn: SnagOn | null }) {
   const { journey, part, stock, house, nowMs, snagOn } = props
-  const { part: facts, next, running } = part
-  const current = running?.step ?? next
+  const { part: facts } = part
   const around: CardContext = { ...stock, journeys: [journey], coats: loggedCoats([journey]), nowMs }
-  const here = !journey.ending
+  const card = journey.ending ? null : currentCard(props, around)
+  const current = card?.step
   return (
     <section aria-labelledby={`part-${facts.id}`} className="grid gap-x-8 border-t-2 border-ink pt-5 sm:grid-cols-[13rem_1fr]">
       <div className="flex items-start gap-4 sm:block">
-        <Section model={sectionOf(part)} className="w-28 shrink-0 sm:w-full" />
+        <SectionHere model={card?.section ?? sectionOf(part)} className="w-28 shrink-0 sm:w-full" />
         <p className="text-soft sm:mt-3">
           {facts.count > 1 ? `${facts.count} × ` : ''}
           {getSubstrate(facts.substrate).words}, {getExistingFinish(facts.existing).words}
@@ -41,7 +42,7 @@ export function PartProgress(props: PartProps & { snagOn: SnagOn | null }) {
         <PartHead journey={journey} part={part} />
         <Finished part={part} house={house} nowMs={nowMs} />
         {!journey.ending && <Judgement judged={judgedOf(part)} className="mt-3" />}
-        {here && current && (
+        {card && current && (
           <div className="mt-4">
             <h3 className="text-2xl font-semibold leading-tight">{stepTitle(current)}</h3>
             <p className="mb-3 text-soft">
@@ -58,7 +59,7 @@ export function PartProgress(props: PartProps & { snagOn: SnagOn | null }) {
                 {cautionWords[code]}
               </p>
             ))}
-            <CurrentStep {...{ journey, part, around }} />
+            <CurrentStep card={card} />
           </div>
         )}
         {snagOn && <MendForm on={snagOn} />}
@@ -77,38 +78,18 @@ export function PartProgress(props: PartProps & { snagOn: SnagOn | null }) {
 /** Its name, its finish, and the ways to find out, plan and put right. */
 function PartHead({ journey, part: { part } }: Pick<PartProps, 'journey' | 'part'>) {
   const { piece } = journey.file
-  const to = (what: string) => `/pieces/${piece.id}/${what}/${part.id}`
-  const quiet = 'inline-flex min-h-12 items-center font-semibold'
   return (
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 id={`part-${part.id}`} className="title text-3xl">
           {part.name}
         </h2>
-        {!journey.ending && (
-          <p className="flex flex-wrap gap-x-4">
-            {part.plan && (
-              <Mine what="plan">
-                <Link href={to('plan')} className={quiet}>
-                  Change the finish
-                </Link>
-              </Mine>
-            )}
-            <Mine what="part">
-              <Link href={to('find')} className={quiet}>
-                What is on it
-              </Link>
-              <Link href={to('part')} className={quiet} aria-label={`Put right: ${part.name}`}>
-                Put right
-              </Link>
-            </Mine>
-          </p>
-        )}
+        {!journey.ending && <PartLinks pieceId={piece.id} partId={part.id} name={part.name} planned={part.plan !== null} />}
       </div>
       {part.plan && <p className="text-soft">{planWords(part.plan)}</p>}
       {!part.plan && !journey.ending && (
         <Mine what="plan">
-          <Link href={to('plan')} className="press press-now mt-3">
+          <Link href={`/pieces/${piece.id}/plan/${part.id}`} className="press press-now mt-3">
             Choose a finish
           </Link>
         </Mine>

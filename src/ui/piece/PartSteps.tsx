@@ -6,7 +6,8 @@ import type { PlanStep } from '@/core/piece/piece'
 import { stepTitle, whyWords, withWhat } from '@/words/craft'
 import { amountWords } from '@/words/measure'
 import { momentWords, spanWords } from '@/words/time'
-import { LogCoatButton } from './LogCoatButton'
+import { AheadSteps } from './AheadSteps'
+import { FoldedSteps, type StepBehind } from './FoldedSteps'
 
 export interface PartProps {
   journey: Journey
@@ -20,60 +21,27 @@ export interface PartProps {
 export function StepsAhead({ part, house }: { part: PartJourney; house: House }) {
   const { steps, running, next } = part
   const current = running?.step ?? next
-  const ahead = steps.filter(({ step, state }) => state.status === 'waiting' && step.id !== current?.id)
+  const ahead = steps.flatMap(({ step, state }) => (state.status === 'waiting' && step.id !== current?.id ? [step] : []))
   const amountOf = ({ family, amount }: PlanStep) =>
     family === null || amount === null ? '' : amountWords(family, amount, house)
   if (ahead.length === 0) return null
-  return (
-    <ol className="mt-5 border-t border-line">
-      {ahead.map(({ step }) => (
-        <li key={step.id} className="border-b border-line py-1">
-          <details>
-            <summary className="flex min-h-12 cursor-pointer flex-wrap items-center justify-between gap-x-4">
-              <span className="font-semibold">{stepTitle(step)}</span>
-              <span className="text-soft">{[amountOf(step), `${step.minutes} min`].filter(Boolean).join(' · ')}</span>
-            </summary>
-            <p className="max-w-prose pb-3 text-soft">
-              {withWhat(step)}
-              {withWhat(step) && '. '}
-              {whyWords(step)}
-            </p>
-          </details>
-        </li>
-      ))}
-    </ol>
-  )
+  const words = ahead.map((step) => ({
+    words: stepTitle(step),
+    takes: [amountOf(step), `${step.minutes} min`].filter(Boolean).join(' · '),
+    why: [withWhat(step), whyWords(step)].filter(Boolean).join('. '),
+  }))
+  return <AheadSteps steps={words} />
 }
 
 /** Whatever plan it was done by, in the order it was done; what was left out of the plan in force after it. */
 export function StepsBehind({ journey, part, house, nowMs, around }: PartProps & { around: CardContext }) {
+  const done = part.done.map(({ step, state }): StepBehind => {
+    const words = stepTitle(step)
+    const took = `${spanWords(state.minutes)}, ${momentWords(state.endedAt, house, nowMs)}`
+    if (step.amount === null || state.coat !== null) return { words, took }
+    return { words, took, asked: { card: toStepCard(journey, part, step, around), endedAt: state.endedAt } }
+  })
   const leftOut = part.steps.filter(({ state }) => state.status === 'left-out')
-  const count = part.done.length + leftOut.length
-  if (count === 0) return null
-  return (
-    <details className="mt-4">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-        {count === 1 ? 'One step behind it' : `${count} steps behind it`}
-      </summary>
-      <ol>
-        {part.done.map(({ step, state }) => (
-          <li key={step.id} className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 border-b border-line">
-            <span>{stepTitle(step)}</span>
-            <span className="flex items-center gap-3 text-soft">
-              {spanWords(state.minutes)}, {momentWords(state.endedAt, house, nowMs)}
-              {step.amount !== null && state.coat === null && (
-                <LogCoatButton card={toStepCard(journey, part, step, around)} endedAt={state.endedAt} />
-              )}
-            </span>
-          </li>
-        ))}
-        {leftOut.map(({ step }) => (
-          <li key={step.id} className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 border-b border-line">
-            <span>{stepTitle(step)}</span>
-            <span className="text-soft">left out</span>
-          </li>
-        ))}
-      </ol>
-    </details>
-  )
+  const steps = [...done, ...leftOut.map(({ step }): StepBehind => ({ words: stepTitle(step), took: 'left out' }))]
+  return steps.length === 0 ? null : <FoldedSteps steps={steps} />
 }

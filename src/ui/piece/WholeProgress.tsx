@@ -6,7 +6,7 @@ import { Mine } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
 import { cautionWords, stepTitle } from '@/words/craft'
 import { heldWords } from '@/words/job'
-import { CurrentStep } from './CurrentStep'
+import { currentCard, CurrentStep } from './CurrentStep'
 import { type PartProps, StepsAhead, StepsBehind } from './PartSteps'
 
 type Props = Omit<PartProps, 'part'>
@@ -22,7 +22,8 @@ export function WholeProgress(props: Props) {
       </Mine>
     )
   const around: CardContext = { ...stock, journeys: [journey], coats: loggedCoats([journey]), nowMs }
-  const current = whole.running?.step ?? whole.next
+  const card = ending ? null : currentCard({ journey, part: whole }, around)
+  const current = card?.step
   const held = heldBy(journey, whole)
   return (
     <section aria-labelledby="around" className="border-t-2 border-ink pb-6 pt-5">
@@ -38,7 +39,7 @@ export function WholeProgress(props: Props) {
           </Mine>
         )}
       </div>
-      {!ending && current && (
+      {card && current && (
         <div className="mt-2">
           <h3 className="text-2xl font-semibold leading-tight">{stepTitle(current)}</h3>
           <p className="mb-3 text-soft">
@@ -54,10 +55,10 @@ export function WholeProgress(props: Props) {
               <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
                 Begin it all the same
               </summary>
-              <CurrentStep {...{ journey, part: whole, around }} />
+              <CurrentStep card={card} />
             </details>
           ) : (
-            <CurrentStep {...{ journey, part: whole, around }} />
+            <CurrentStep card={card} />
           )}
         </div>
       )}

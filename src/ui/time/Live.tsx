@@ -6,7 +6,7 @@ import { useRefresh } from './useRefresh'
 /** several changes at once are one */
 const settleMs = 250
 /** a studio's devices hear of it at once: each asks at a moment of its own, the more they are the further apart */
-const spreadMs = (devices: number) => Math.min(devices * 150, 3_000)
+const spreadMs = (devices: number) => Math.min(devices * 300, 6_000)
 /** who was refused asks again after this, or up to twice as long: a crowd comes apart */
 const againMs = 3_000
 
@@ -20,9 +20,15 @@ export function Live({ sinceMs }: { sinceMs: number }) {
     let source: EventSource | undefined
     let again: ReturnType<typeof setTimeout> | undefined
     let opened = false
+    // what comes while one waits is read by it; a studio that never rests would else be put off for ever
     const ask = (devices = 1) => {
-      clearTimeout(timer)
-      timer = setTimeout(() => void refresh(), settleMs + Math.random() * spreadMs(devices))
+      timer ??= setTimeout(
+        () => {
+          timer = undefined
+          void refresh()
+        },
+        settleMs + Math.random() * spreadMs(devices),
+      )
     }
     // a browser has few connections to one server: a tab that nobody looks at gives its own back
     const listen = () => {

@@ -22,8 +22,10 @@ import { drawnPiece, snagOnOf } from '@/ui/piece/drawnPiece'
 import { LogList } from '@/ui/piece/LogList'
 import { PartProgress } from '@/ui/piece/PartProgress'
 import { PieceDrawing } from '@/ui/piece/PieceDrawing'
-import { nextWords, StageLine } from '@/ui/piece/PieceRow'
+import { PieceLinks } from '@/ui/piece/PieceLinks'
+import { nextWords } from '@/ui/piece/PieceRow'
 import { RestList } from '@/ui/piece/RestList'
+import { StageLine } from '@/ui/piece/StageLine'
 import { isFirst, WholeProgress } from '@/ui/piece/WholeProgress'
 import { PlanChosen } from '@/ui/quote/PlanChosen'
 import { stageWords } from '@/words/piece'
@@ -156,6 +158,20 @@ function AsItStands({ journey, on }: { journey: Journey; on: ReadonlyMap<PartId,
 function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may: (what: string) => boolean }) {
   const { piece, parts } = journey.file
   const soFar = ledgerSoFar(journey, studio)
+  const isOpen = journey.ending === null
+  const quoted = may('quote') && !studio.hidesMoney && (piece.client !== null || piece.source === 'commission')
+  const links = [
+    !studio.hidesMoney && { to: 'money', words: isOpen ? 'Price it' : 'What it earned' },
+    isOpen && { to: 'way', words: 'Its way' },
+    isOpen && { to: 'tag', words: 'Tag (PDF)' },
+    { to: 'story', words: 'Its story' },
+    { to: 'record', words: 'Its record' },
+    quoted && { to: 'offer', words: 'Offer' },
+    may('client_word') && { to: 'client', words: 'For the client' },
+    may('entry of plan') && { to: 'facts', words: 'Change its facts' },
+    may('part') && { to: 'part', words: 'Add a part' },
+    may('part') && isOpen && parts.some(({ count }) => count > 1) && { to: 'split', words: 'Split the set' },
+  ].filter((link) => link !== false)
   return (
     <header className="pt-6">
       <p className="flex flex-wrap items-center gap-3 text-soft">
@@ -179,54 +195,7 @@ function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may:
         {!studio.hidesMoney && <Figure words="in it so far" figure={formatMoney(soFar.total, studio, { short: true })} />}
         <Figure words="worked" figure={hoursWords(soFar.hours, studio)} />
         <Figure words="still to come" figure={hoursWords(journey.minutesLeft / 60, studio)} />
-        <nav aria-label="This piece" className="unprinted flex flex-wrap gap-3">
-          {!studio.hidesMoney && (
-            <Link href={`/pieces/${piece.id}/money`} className="press press-now">
-              {journey.ending ? 'What it earned' : 'Price it'}
-            </Link>
-          )}
-          {!journey.ending && (
-            <Link href={`/pieces/${piece.id}/way`} className="press">
-              Its way
-            </Link>
-          )}
-          {!journey.ending && (
-            <a href={`/api/tags?piece=${piece.id}`} className="press">
-              Tag (PDF)
-            </a>
-          )}
-          <Link href={`/pieces/${piece.id}/story`} className="press">
-            Its story
-          </Link>
-          <Link href={`/pieces/${piece.id}/record`} className="press">
-            Its record
-          </Link>
-          {may('quote') && !studio.hidesMoney && (piece.client !== null || piece.source === 'commission') && (
-            <Link href={`/pieces/${piece.id}/offer`} className="press">
-              Offer
-            </Link>
-          )}
-          {may('client_word') && (
-            <Link href={`/pieces/${piece.id}/client`} className="press">
-              For the client
-            </Link>
-          )}
-          {may('entry of plan') && (
-            <Link href={`/pieces/${piece.id}/facts`} className="press">
-              Change its facts
-            </Link>
-          )}
-          {may('part') && (
-            <Link href={`/pieces/${piece.id}/part`} className="press">
-              Add a part
-            </Link>
-          )}
-          {may('part') && !journey.ending && parts.some(({ count }) => count > 1) && (
-            <Link href={`/pieces/${piece.id}/split`} className="press">
-              Split the set
-            </Link>
-          )}
-        </nav>
+        <PieceLinks pieceId={piece.id} links={links} />
       </div>
     </header>
   )

@@ -30,7 +30,8 @@ export default async function StoryPage({
   const filters = Object.entries(storyFilters).filter(([code]) => code !== 'money' || !studio.hidesMoney)
   const { piece } = journey.file
   const days = storyOf(journey.file, around, studio.zone, filter)
-  const photos = stripOf(journey.file, studio, nowMs)
+  const { parts, photos } = journey.file
+  const takenOn = (day: string) => photos.filter(({ takenAt }) => dayOf(takenAt, studio.zone) === day)
   return (
     <div className="pt-6">
       <p className="text-lg">
@@ -79,7 +80,7 @@ export default async function StoryPage({
                 />
               ))}
             </ol>
-            <PhotosOf photos={photos.filter(({ takenAt }) => dayOf(takenAt, studio.zone) === day)} />
+            <PhotosOf photos={stripOf({ parts, photos: takenOn(day) }, studio, nowMs)} />
           </section>
         ))}
       </div>

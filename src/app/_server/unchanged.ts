@@ -1,0 +1,28 @@
+/**
+ * What was read of a studio, kept for as long as nothing is written there: while this server hears of its changes, and
+ * somebody has it open. Only of tables that tell of every change (their trigger `tell_change`).
+ */
+import 'server-only'
+import { makeKept } from '@/core/measure/kept'
+import type { StudioId } from '@/core/measure/named'
+import { changedSince } from './live'
+
+interface Unchanged<V> {
+  /** What stands yet under a key, which names whose eyes it was read by; else what is read now. */
+  or: (studioId: StudioId, key: string, read: () => Promise<V>) => Promise<V>
+}
+/** `most`: how many things are kept. */
+export function makeUnchanged<V>(most: number): Unchanged<V> {
+  const kept = makeKept<string, { value: V; readMs: number }>(most)
+  return {
+    or: async (studioId, key, read) => {
+      const own = `${studioId} ${key}`
+      const known = kept.get(own)
+      if (known && !changedSince(studioId, known.readMs)) return known.value
+      const readMs = Date.now()
+      const value = await read()
+      kept.set(own, { value, readMs })
+      return value
+    },
+  }
+}
