@@ -166,7 +166,7 @@ async function listen(device: Device): Promise<void> {
   let timer: NodeJS.Timeout | undefined
   const decoder = new TextDecoder()
   for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
-    const told = [...decoder.decode(chunk).matchAll(/event: changed\ndata: \S+ (\d+)/g)]
+    const told = [...decoder.decode(chunk).matchAll(/event: changed\ndata: \S+/g)]
     if (told.length === 0) continue
     device.heard += told.length
     timer ??= setTimeout(
@@ -174,7 +174,7 @@ async function listen(device: Device): Promise<void> {
         timer = undefined
         if (!isOver) void read(device, 'again')
       },
-      250 + Math.random() * Math.min(Number(told.at(-1)?.[1]) * 300, 6_000),
+      250 + Math.random() * 250,
     )
   }
 }
@@ -260,7 +260,7 @@ console.log(`95 % of all under ${(at(all, 0.95) / empty).toFixed(1)} × the empt
 console.log(
   `memory ${minuteByMinute.map(({ mb }) => `${mb.toFixed(0)} MB`).join(', ')}; connections ${minuteByMinute.map((each) => each.connections).join(', ')}`,
 )
-// each write of a studio is told to its own devices once a table that changed, and to no other's
+// each write of a studio is told to its own devices, and to no other's
 const heardWrong = devices.filter(({ studio, heard }) => heard > 0 && !wrote.has(studio)).length
 const deaf = devices.filter(({ studio, heard }) => heard === 0 && wrote.has(studio)).length
 console.log(

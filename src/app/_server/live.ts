@@ -9,7 +9,7 @@ import type { Client } from '@/db/pool'
 import { one, query } from '@/db/rows'
 import { makeClient } from '@/db/server'
 
-type Tell = (table: string) => void
+type Tell = () => void
 interface Heard {
   channel: string
   tells: Set<Tell>
@@ -27,17 +27,13 @@ interface Hub {
   client: ReturnType<typeof makeClient> | null
   /** whether the listening was begun; it never ends */
   listens: boolean
-  /** how many servers listen on the same records, with this one */
-  servers: number
 }
 const holder = globalThis as { itinerumHub?: Hub }
-const hub = (holder.itinerumHub ??= { studios: new Map(), channels: new Map(), client: null, listens: false, servers: 1 })
+const hub = (holder.itinerumHub ??= { studios: new Map(), channels: new Map(), client: null, listens: false })
 const retryMs = 1_000
 const graceMs = 500
 /** so long a studio is listened to after the last of it left: who comes back misses nothing */
 const lingerMs = 30 * 60_000
-/** so often it is asked how many servers there are */
-const countMs = 60_000
 
 const ownChannel = query(
   'the channel of a studio',
@@ -47,28 +43,14 @@ const ownChannel = query(
 /** The channel of the session's studio. */
 export const findOwnChannel = async (client: Client): Promise<string> => (await one(client, ownChannel)).channel
 
-const listening = query(
-  'servers that listen',
-  z.object({ servers: z.number() }),
-  `select count(*)::int as servers from pg_stat_activity where datname = current_database() and application_name = $1`,
-)
-const listensAs = 'itinerum live'
-/** One whose records don't tell counts as it last did. */
-async function countServers(client: Client): Promise<void> {
-  const { servers } = await one(client, listening, [listensAs]).catch(() => hub)
-  hub.servers = Math.max(1, servers)
-}
-
 async function connect(again: boolean): Promise<void> {
-  const client = makeClient(process.env.DATABASE_URL ?? '', { application_name: listensAs })
+  const client = makeClient(process.env.DATABASE_URL ?? '', { application_name: 'itinerum live' })
   let over = false
-  let counting: ReturnType<typeof setInterval> | undefined
   const lost = () => {
     // a connection that fails says so in several ways: one new one takes its place
     if (over) return
     over = true
     hub.client = null
-    clearInterval(counting)
     for (const heard of hub.studios.values()) heard.sinceMs = null
     client.removeAllListeners()
     client.on('error', () => undefined)
@@ -77,21 +59,18 @@ async function connect(again: boolean): Promise<void> {
   }
   client.once('error', lost)
   client.once('end', lost)
-  client.on('notification', ({ channel, payload = '' }) => {
+  client.on('notification', ({ channel }) => {
     const heard = hub.channels.get(channel)
     if (!heard) return
     heard.changedMs = Date.now()
-    for (const tell of heard.tells) tell(payload)
+    for (const tell of heard.tells) tell()
   })
   try {
     await client.connect()
     hub.client = client
     await Promise.all([...hub.studios.values()].map(hear))
-    void countServers(client)
-    counting = setInterval(() => void countServers(client), countMs)
-    counting.unref()
     // what changed while nobody listened is not known: all look again
-    if (again) for (const { tells } of hub.studios.values()) for (const tell of tells) tell('again')
+    if (again) for (const { tells } of hub.studios.values()) for (const tell of tells) tell()
   } catch {
     lost()
   }
@@ -109,9 +88,6 @@ export function changedSince(studioId: StudioId, sinceMs: number): boolean {
   const heard = hub.studios.get(studioId)
   return !heard || heard.sinceMs === null || heard.sinceMs > sinceMs || heard.changedMs > sinceMs - graceMs
 }
-
-/** About how many of a studio's devices are told: those of this server, and as many by each other one that listens on the same records. */
-export const listenersOf = (studioId: StudioId): number => (hub.studios.get(studioId)?.tells.size ?? 0) * hub.servers
 
 /** Tells of every change in a studio, which is heard on its channel, until the returned function is called. */
 export function listen(studioId: StudioId, channel: string, tell: Tell): () => void {

@@ -3,10 +3,8 @@
 import { useEffect, useState } from 'react'
 import { useRefresh } from './useRefresh'
 
-/** several changes at once are one */
-const settleMs = 250
-/** a studio's devices hear of it at once: each asks at a moment of its own, the more they are the further apart */
-const spreadMs = (devices: number) => Math.min(devices * 300, 6_000)
+/** several changes at once are one; what several servers tell at once is asked for at a moment of one's own */
+const [settleMs, spreadMs] = [250, 250]
 /** who was refused asks again after this, or up to twice as long: a crowd comes apart */
 const againMs = 3_000
 
@@ -21,13 +19,13 @@ export function Live({ sinceMs }: { sinceMs: number }) {
     let again: ReturnType<typeof setTimeout> | undefined
     let opened = false
     // what comes while one waits is read by it; a studio that never rests would else be put off for ever
-    const ask = (devices = 1) => {
+    const ask = () => {
       timer ??= setTimeout(
         () => {
           timer = undefined
           void refresh()
         },
-        settleMs + Math.random() * spreadMs(devices),
+        settleMs + Math.random() * spreadMs,
       )
     }
     // a browser has few connections to one server: a tab that nobody looks at gives its own back
@@ -38,7 +36,7 @@ export function Live({ sinceMs }: { sinceMs: number }) {
       } else if (!source) {
         // it comes back by itself when broken; what was missed meanwhile is asked for then
         source = new EventSource(`/api/live?since=${since}`)
-        source.addEventListener('changed', ({ data }: MessageEvent<string>) => ask(Number(data.split(' ')[1])))
+        source.addEventListener('changed', ask)
         // refused, not broken: nobody is in here any more, and the page asked anew leads to the door; or a crowd was asked to
         // come again, and then the browser by itself would not
         source.onerror = () => {

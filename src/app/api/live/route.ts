@@ -1,5 +1,6 @@
-/** Server-sent events: `changed`, with the table's name and how many are told of it, whenever something of this studio was written. */
-import { changedSince, findOwnChannel, listen, listenersOf } from '@/app/_server/live'
+/** Server-sent events: `changed`, whenever something of this studio was written; several changes may be told as one. */
+import { leaveTurn, tellInTurn } from '@/app/_server/inTurn'
+import { changedSince, findOwnChannel, listen } from '@/app/_server/live'
 import { readStudio, sessionSecret } from '@/app/_server/session'
 import { lookUp, stillIn } from '@/app/_server/whoIsIn'
 
@@ -23,7 +24,8 @@ export async function GET(request: Request): Promise<Response> {
           stop()
         }
       }
-      const unlisten = listen(studioId, channel, (table) => say(`event: changed\ndata: ${table} ${listenersOf(studioId)}\n\n`))
+      const tell = () => say('event: changed\ndata: now\n\n')
+      const unlisten = listen(studioId, channel, () => tellInTurn(tell))
       // who was signed out meanwhile is told nothing more; records that can't be reached say nothing of it
       const breathe = async () => {
         if (await stillIn(session).catch(() => true)) return say(': still here\n\n')
@@ -34,11 +36,12 @@ export async function GET(request: Request): Promise<Response> {
       stop = () => {
         clearInterval(breath)
         unlisten()
+        leaveTurn(tell)
       }
       request.signal.addEventListener('abort', stop)
       say('retry: 1000\n\n')
       const since = Number(new URL(request.url).searchParams.get('since'))
-      if (since > 0 && changedSince(studioId, since)) say('event: changed\ndata: since 1\n\n')
+      if (since > 0 && changedSince(studioId, since)) say('event: changed\ndata: since\n\n')
     },
     cancel: () => stop(),
   })
