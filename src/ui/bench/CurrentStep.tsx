@@ -1,24 +1,23 @@
 'use client'
 /** The one thing to do now: its section sawn at the edge of the screen, its figure large enough for two metres. */
 import type { StepCard } from '@/core/bench/stepCard'
-import { tapeMetres } from '@/core/craft/pattern'
 import { phaseAt } from '@/core/drying/phase'
 import { ranMinutes } from '@/core/log/labour'
-import { formatNumber } from '@/core/measure/number'
 import type { Judged } from '@/core/piece/judged'
-import { PatternDrawing } from '@/ui/drawing/PatternDrawing'
 import { Section } from '@/ui/drawing/Section'
 import { scaleFor, WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
+import { whereShown } from '@/ui/frame/later'
 import { Link } from '@/ui/frame/Link'
 import { useNow } from '@/ui/time/now'
 import { checkAsks, checkHows } from '@/words/checks'
 import { cautionWords, pastWords, stepTitle, whyWords, withWhat } from '@/words/craft'
 import { sectionWords } from '@/words/inSections'
-import { measuresWords } from '@/words/where'
 import { windowFigure, windowWords } from '@/words/window'
 import { Judgement } from './Judgement'
 import { StepActions } from './StepActions'
+
+const PatternHere = whereShown(async () => (await import('./PatternHere')).PatternHere)
 
 export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Judged; why: string }) {
   const nowMs = useNow()
@@ -96,21 +95,7 @@ export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Jud
               </p>
             </div>
           )}
-          {card.pattern && (
-            <div className="mt-5 max-w-md">
-              <p className="text-lg font-semibold">{measuresWords(card.pattern.pattern, house)}</p>
-              {card.step.operation === 'tape' && card.pattern.pattern.kind === 'stripes' && (
-                <p className="text-lg">{formatNumber(tapeMetres(card.pattern.pattern, card.pattern.face), house, 1)} m of tape</p>
-              )}
-              <PatternDrawing
-                {...card.pattern}
-                hex={card.step.colour?.hex ?? 'var(--line)'}
-                under="var(--sheet)"
-                house={house}
-                className="mt-2 max-h-[34vh] w-full"
-              />
-            </div>
-          )}
+          {card.pattern && <PatternHere pattern={card.pattern} step={card.step} house={house} />}
           <Judgement judged={judged} className="mt-4" />
           {card.step.cautions.length > 0 && (
             <ul className="mt-4 space-y-1">

@@ -7,6 +7,7 @@ import { replan } from '@/core/plan/replan'
 import { editedSteps } from '@/core/plan/stepEdits'
 import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
+import { makeIds } from '@/ui/form/makeIds'
 import { useMoment } from '@/ui/form/useMoment'
 import { useWrite } from '@/ui/form/useWrite'
 import type { PlanPart } from '@/ui/plan/planPart'
@@ -23,9 +24,7 @@ export function TakeBar({ part, desk }: { part: PlanPart; desk: Desk }) {
   const moment = useMoment(desk.typed.planId)
   const { kept, unreadable, figures, wish, method, edits } = desk
   const [onAll, setOnAll] = useState(false)
-  const [ids] = useState(
-    () => new Map(part.unplanned.map(({ id }) => [id, [uuidv7(), desk.typed.stepIds.map(() => uuidv7())] as const])),
-  )
+  const [ids] = useState(() => new Map(part.unplanned.map(({ id }) => [id, [uuidv7(), makeIds()] as const])))
   // the wish as each of the others takes it; the one that can't have it is not asked
   const others = useDeferredValue(part.unplanned.length > 0 && kept.length > 0 ? wish : null)
   const takers = useMemo(
@@ -33,14 +32,13 @@ export function TakeBar({ part, desk }: { part: PlanPart; desk: Desk }) {
     [others, part.unplanned, method],
   )
   const save = async () => {
-    const stepIds = desk.typed.stepIds.slice(0, kept.length)
-    if (!(await write.send({ ...desk.typed, stepIds, at: moment() }))) return
+    if (!(await write.send({ ...desk.typed, stepIds: desk.stepIds(kept.length), at: moment() }))) return
     for (const { id, facts } of onAll ? takers : []) {
       const outcome = replan(facts, wish, [], method)
       const [planId, own] = ids.get(id) ?? []
       if (!('steps' in outcome) || !planId || !own) continue
       const steps = editedSteps(outcome.steps, edits).filter(({ left }) => !left)
-      const sent = { ...desk.typed, planId, partId: id, stepIds: own.slice(0, steps.length), at: moment() }
+      const sent = { ...desk.typed, planId, partId: id, stepIds: own(steps.length), at: moment() }
       if (!(await write.send(sent))) return
     }
     desk.taken()

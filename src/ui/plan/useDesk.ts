@@ -19,6 +19,7 @@ import { figuresOf, type HouseResources } from '@/core/plan/figures'
 import { planFinish } from '@/core/plan/planFinish'
 import { differenceOf, replan } from '@/core/plan/replan'
 import { wholePiece } from '@/core/plan/wholePiece'
+import { makeIds } from '@/ui/form/makeIds'
 import { useStored } from '@/ui/form/useStored'
 import { plannedSection } from './plannedSection'
 import type { PlanPart } from './planPart'
@@ -69,7 +70,7 @@ function useDeskHistory(part: PlanPart, tins: readonly DeskTin[]) {
 
 export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseResources) {
   const [planId] = useState(() => uuidv7())
-  const [stepIds] = useState(() => Array.from({ length: 200 }, () => uuidv7()))
+  const [stepIds] = useState(makeIds)
   const [openedAt] = useState(() => new Date().toISOString())
   const { state, around, act, ...history } = useDeskHistory(part, tins)
   const { look, extras, seal, sheen, colours, departures, touches, edits } = state
@@ -97,7 +98,7 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
     planId,
     partId: part.id,
     pieceId: part.pieceId,
-    stepIds,
+    stepIds: [],
     at: openedAt,
   }
   const readable = planInput.safeParse(typed)
@@ -166,6 +167,8 @@ export function useDesk(part: PlanPart, tins: readonly DeskTin[], means: HouseRe
         : null,
     shownSection: plan && plannedSection(part, wish, laid.acts),
     typed,
+    /** of the steps that are taken, one each */
+    stepIds,
     recipe: { ...asked, ...(seal && { seal }) },
     takeFromShelf,
     departed: schoolCodes.filter((code) => departures[code] !== undefined && departures[code] !== part.method[code]),

@@ -22,6 +22,7 @@ export function PlanChosen({ pieceId, ways }: { pieceId: PieceId; ways: readonly
   )
 }
 
+/** more than any plan has: only the server knows how many */
 const mostSteps = 200
 const anyColour = { name: 'First colour', hex: '#3d5661' }
 
