@@ -114,14 +114,16 @@ test('what opens over a page is axe clean too, and silent', async ({ page }) => 
 
 test('at the bench every target is 48 px high, and the figure can be read from two metres', async ({ page }) => {
   await page.goto('/')
-  const small = await page
-    .locator('main button:visible, main a.press:visible, nav[aria-label="Places"] a:visible')
-    .evaluateAll((all) =>
+  const targets = page.locator('main button:visible, main a.press:visible, nav[aria-label="Places"] a:visible')
+  // what is drawn anew meanwhile is looked at again
+  await expect(async () => {
+    const small = await targets.evaluateAll((all) =>
       all
         .map((each) => ({ words: each.textContent, height: each.getBoundingClientRect().height }))
         .filter(({ height }) => height < 48),
     )
-  expect(small).toEqual([])
+    expect(small).toEqual([])
+  }).toPass({ timeout: 10_000 })
   const size = await page
     .locator('main .figure')
     .first()

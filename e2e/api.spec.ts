@@ -41,7 +41,7 @@ test('a key reads what there is, as it is described; it writes where it may, onc
   const page = await context.newPage()
   const reading = asking(request, await makeKey(page, 'Shop window', []))
   await expectAxeClean(page)
-  const writing = asking(request, await makeKey(page, 'Loft sensor', ['writes notes and the air']))
+  const writing = asking(request, await makeKey(page, 'Loft sensor', ['writes clocks, coats, notes and the air']))
   const described = (await (await request.get(`${own.address()}/api/v1/openapi.json`)).json()) as Described
   expect(described.openapi).toBe('3.1.0')
   const ajv = new Ajv2020({ strict: false, validateFormats: false })
@@ -57,7 +57,7 @@ test('a key reads what there is, as it is described; it writes where it may, onc
     expect(check(said), `${path}: ${ajv.errorsText(check.errors)}`).toBe(true)
     asked += 1
   }
-  expect(asked).toBe(5)
+  expect(asked).toBe(6)
   // page by page all of them, each once
   const ids: string[] = []
   for (let next: unknown = ''; next !== null;) {
@@ -77,6 +77,39 @@ test('a key reads what there is, as it is described; it writes where it may, onc
     expect(await writing(filled('/pieces/{id}/notes'), note)).toMatchObject({ status: 200, said: { ok: true } })
   expect((await writing(filled('/pieces/{id}/notes'), { ...note, note: 'another' })).status).toBe(409)
   expect(await own.ask(`select from entry where note = 'Seen in the window'`)).toHaveLength(1)
+  // a clock is started and ended, a coat goes on from a tin, each twice and once in the log
+  const { said: bench } = await writing('/bench')
+  const lines = bench.lines as { pieceId: string; partId: string; group: string; step: { id: string; family: string | null } }[]
+  const line = lines.find(({ group, step }) => group === 'now' && step.family !== null)
+  const { said: shelf } = await writing('/shelf')
+  const lots = shelf.lots as { id: string; productId: string; family: string; remaining: number }[]
+  const tin = lots.find(({ family, remaining }) => family === line?.step.family && remaining > 50)
+  const [person] = (await writing('/people')).said.people as { id: string }[]
+  const onStep = { partId: line?.partId, stepId: line?.step.id, personId: person?.id }
+  const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString()
+  const sent = [
+    ['clocks', { ...onStep, entryId: uuidv7(), at: ago(20), does: 'start' }],
+    ['clocks', { ...onStep, entryId: uuidv7(), at: ago(2), does: 'end' }],
+    [
+      'coats',
+      { ...onStep, entryId: uuidv7(), at: ago(1), family: tin?.family, productId: tin?.productId, lotId: tin?.id, amount: 12.5 },
+    ],
+  ] as const
+  for (const [what, body] of [...sent, ...sent])
+    expect(await writing(`/pieces/${line?.pieceId}/${what}`, body)).toMatchObject({ status: 200, said: { ok: true } })
+  const logged = await own.ask<{ kind: string; at: Date }>('select kind, at from entry where step_id = $1 order by at', [
+    line?.step.id,
+  ])
+  expect(logged.map(({ kind }) => kind)).toEqual(['started', 'ended', 'coat'])
+  const after = ((await writing('/shelf')).said.lots as typeof lots).find(({ id }) => id === tin?.id)
+  expect((tin?.remaining ?? 0) - (after?.remaining ?? 0)).toBeCloseTo(12.5, 1)
+  expect((await reading(`/pieces/${line?.pieceId}/clocks`, sent[0][1])).status).toBe(403)
+  // a step of another piece is none of this one's
+  const other = lines.find(({ pieceId }) => pieceId !== line?.pieceId)?.pieceId
+  const stray = { ...sent[0][1], entryId: uuidv7() }
+  expect((await writing(`/pieces/${other}/clocks`, stray)).status).toBeGreaterThanOrEqual(400)
+  expect(await own.ask('select from entry where id = $1', [stray.entryId])).toEqual([])
+
   const air = { id: uuidv7(), at: new Date().toISOString(), temperature: 19.5, humidity: 51 }
   expect((await writing('/readings', air)).said).toEqual({ ok: true })
   expect(await own.ask('select from reading where id = $1', [air.id])).toHaveLength(1)
@@ -88,7 +121,7 @@ test('what can’t be read is told by its field; what there is not, and who is n
 }) => {
   await own.letIn(context, 'Wenna')
   const page = await context.newPage()
-  const key = await makeKey(page, 'Trial', ['writes notes and the air'])
+  const key = await makeKey(page, 'Trial', ['writes clocks, coats, notes and the air'])
   const ask = asking(request, key)
   const wrong = async (path: string, data?: object) => {
     const { status, said } = await ask(path, data)

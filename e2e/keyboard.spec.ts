@@ -59,9 +59,12 @@ test('a question mark shows the keys of the page, and each presses the button it
 }) => {
   await page.goto('/')
   await expect(page.getByRole('button', { name: /^Done: |^Start: / }).first()).toBeVisible()
-  await page.keyboard.press('?')
   const list = page.getByRole('dialog', { name: 'Keys' })
-  await expect(list.getByText('Start the step at hand; end it when it runs')).toBeVisible()
+  // keys are heard once the page is awake
+  await expect(async () => {
+    if (!(await list.isVisible())) await page.keyboard.press('?')
+    await expect(list.getByText('Start the step at hand; end it when it runs')).toBeVisible({ timeout: 2_000 })
+  }).toPass()
   // what the page has no button for is not listed
   await expect(list.getByText('Take this way')).toHaveCount(0)
   await expectAxeClean(page)

@@ -1,56 +1,13 @@
 /**
  * `npm run bench:week [PIECES…]`: the week of random workshops after 200 ms, 1 s and 5 s, against the best that eight seconds find from two
- * seeds, a person at a whiteboard and the bound; then going on from it when a step takes half as long again, somebody is gone for an
+ * seeds, a person at a whiteboard, a careful one, a second of plain annealing and the bound; then going on from it when a step takes half as long again, somebody is gone for an
  * afternoon, or a rush piece comes in. In one run.
  */
-import { Calendar, never } from '../src/core/schedule/calendar'
 import { checkWeek } from '../src/core/schedule/check'
 import { planWorkshop } from '../src/core/schedule/planWorkshop'
 import type { WorkshopProblem, WorkshopSchedule } from '../src/core/schedule/problem'
 import { randomProblem } from '../src/core/testing/week'
-
-/** Whenever somebody is free they take the ready step of the piece that is due soonest. */
-function whiteboard(problem: WorkshopProblem): WorkshopSchedule {
-  const { steps, lags, painters, pieces, pools, setup, grid, horizon } = problem
-  const calendars = painters.map((each) => new Calendar(each, grid, horizon))
-  const start = steps.map(() => never)
-  const end = steps.map(() => never)
-  const painter = steps.map(() => 0)
-  const wet = painters.map(() => never)
-  const free = painters.map(() => 0)
-  const order = steps.map((_, k) => k).sort((a, b) => dueOf(a) - dueOf(b) || a - b)
-  for (let now = 0; now < horizon; now += grid)
-    painters.forEach((_, by) => {
-      if ((free[by] ?? 0) > now) return
-      const next = order.find((k) => isReady(k, by, now))
-      if (next === undefined) return
-      start[next] = now
-      end[next] = calendars[by]?.endOf(steps[next]!, now) ?? never
-      painter[next] = by
-      free[by] = end[next] ?? now
-      if (steps[next]?.product) wet[by] = next
-    })
-  return { start, painter }
-
-  function dueOf(k: number) {
-    return pieces[steps[k]?.piece ?? 0]?.due ?? 0
-  }
-  function isReady(k: number, by: number, now: number): boolean {
-    const step = steps[k]
-    if (!step || start[k] !== never || !step.painters.includes(by)) return false
-    const waits = lags.filter(({ to }) => to === k)
-    if (!waits.every(({ from, min }) => (from === null ? now >= min : end[from] !== never && (end[from] ?? 0) + min <= now)))
-      return false
-    const last = wet[by] ?? never
-    if (step.product && last !== never && steps[last]?.product !== step.product && (end[last] ?? 0) + setup > now) return false
-    if ((calendars[by]?.endOf(step, now) ?? never) === never) return false
-    const spraying = steps.filter((other, at) => other.spray && start[at] !== never && (end[at] ?? 0) > now).length
-    if (step.spray && spraying >= pools.spray) return false
-    const held = lags.filter(({ from, to, rack }) => rack && from !== null && start[from] !== never && start[to] === never).length
-    const takes = lags.filter(({ from, rack }) => rack && from === k).length - waits.filter(({ rack }) => rack).length
-    return takes <= 0 || held + takes <= pools.rack
-  }
-}
+import { annealed, inTurn, whiteboard } from './handWeek'
 
 const budgets = [200, 1000, 5000]
 const longMs = 8_000
@@ -70,7 +27,8 @@ const bestOf = (problem: WorkshopProblem, from?: WorkshopSchedule) =>
   Math.min(planned(problem, longMs, { seed: 2 }).cost, planned(problem, longMs, { seed: 3, from }).cost)
 
 for (const size of sizes) {
-  const [ratios, byHand]: [number[][], number[]] = [budgets.map(() => []), []]
+  const ratios: number[][] = budgets.map(() => [])
+  const byHand: Record<string, number[]> = { whiteboard: [], 'with care': [], 'annealed 1 s': [] }
   const bounds: number[] = []
   let steps = 0
   for (let nth = 1; nth <= problems; nth += 1) {
@@ -81,11 +39,16 @@ for (const size of sizes) {
     weeks.forEach(({ cost }, k) => ratios[k]?.push(cost / best))
     const last = weeks.at(-1)
     if (last) bounds.push(last.cost / last.bound)
-    const hand = checkWeek(problem, whiteboard(problem))
-    if (hand.faults.length === 0) byHand.push(hand.cost / best)
+    const hands = { whiteboard: whiteboard(problem), 'with care': inTurn(problem), 'annealed 1 s': annealed(problem, 1000, nth) }
+    for (const [how, week] of Object.entries(hands)) {
+      const hand = week && checkWeek(problem, week)
+      if (hand?.faults.length === 0) byHand[how]?.push(hand.cost / best)
+    }
   }
   console.log(
-    `${size} pieces, ${Math.round(steps)} steps, against the best: whiteboard ${mean(byHand)} ×, ${budgets
+    `${size} pieces, ${Math.round(steps)} steps, against the best: ${Object.entries(byHand)
+      .map(([how, all]) => `${how} ${mean(all)} × (${all.length} of ${problems})`)
+      .join(', ')}, ${budgets
       .map((ms, k) => `${ms} ms ${mean(ratios[k] ?? [])} ×`)
       .join(', ')}; after 5 s ${mean(bounds)} × the bound`,
   )

@@ -5,19 +5,19 @@ import { readBench } from '@/core/bench/benchData'
 import { type BenchLine, benchOrder } from '@/core/bench/benchOrder'
 import { unitOf } from '@/core/craft/families'
 import { type EndpointName, endpoints } from '@/core/input/api'
-import { benchWrites } from '@/core/input/bench'
-import { noteInput } from '@/core/input/entry'
+import { clockText, coatText } from '@/core/input/apiWork'
+import type { BenchAction } from '@/core/input/bench'
 import type { Answer } from '@/core/input/issues'
 import type { PlanStep } from '@/core/piece/piece'
 import { addReading, listLastReadings } from '@/db/climate'
 import { listPieces } from '@/db/piece'
 import { listLots } from '@/db/stock'
-import { listProducts } from '@/db/studio'
+import { listPeople, listProducts } from '@/db/studio'
 import { stepTitle } from '@/words/craft'
+import { writeAtBench } from './bench'
 import { loadBench } from './loadWeek'
 import { readPieceFile } from './pieceFiles'
 import { readStudio } from './session'
-import { storeWithMaterial } from './store'
 import { writeOnce } from './write'
 
 interface Asked {
@@ -114,14 +114,16 @@ export const answers: Record<EndpointName, (asked: Asked) => Promise<Found>> = {
       'key',
     ),
   }),
-  addNote: async ({ id, body }) => ({
-    written: await writeOnce(
-      'addNote',
-      noteInput,
-      { ...body, pieceId: id },
-      ({ entryId }) => entryId,
-      (client, studio, entered) => storeWithMaterial(client, studio.id, benchWrites.addNote.entry(entered)),
-      'key',
-    ),
-  }),
+  listPeople: () => readStudio(async (client) => ({ answer: { people: await listPeople(client) } })),
+  moveClock: ({ id, body }) => {
+    const { action, typed } = clockText(id, endpoints.moveClock.body.parse(body))
+    return atBench(action, typed)
+  },
+  addCoat: ({ id, body }) => atBench('logCoat', coatText(id, endpoints.addCoat.body.parse(body))),
+  addNote: ({ id, body }) => atBench('addNote', { ...body, pieceId: id }),
+}
+
+/** The same as from the bench's own page, by a key. */
+async function atBench(action: BenchAction, typed: object): Promise<Found> {
+  return { written: await writeAtBench(action, typed, 'key') }
 }

@@ -12,10 +12,10 @@ import { growByMending } from './mending'
 import { putPurchaseOnShelf } from './shelving'
 import { storeWithMaterial } from './store'
 import { takePieceIn } from './takingIn'
-import { writeOnce } from './write'
+import { type From, writeOnce } from './write'
 
 /** One thing said at the bench. Sent twice, it is stored once. */
-export function writeAtBench(action: BenchAction | AwayAction, typed: unknown): Promise<Answer> {
+export function writeAtBench(action: BenchAction | AwayAction, typed: unknown, from: From = 'page'): Promise<Answer> {
   if (action === 'takeIn') return writeOnce(action, intakeInput, typed, ({ id }) => id, takePieceIn)
   if (action === 'buyTins') return putPurchaseOnShelf(typed)
   if (action === 'keepBid')
@@ -34,5 +34,6 @@ export function writeAtBench(action: BenchAction | AwayAction, typed: unknown): 
     typed,
     ({ entryId }) => entryId,
     (client, studio, entered) => storeWithMaterial(client, studio.id, entry(entered as never)),
+    from,
   )
 }

@@ -35,7 +35,7 @@ async function isOwn(): Promise<boolean> {
 }
 
 /** Whether it comes from a page of ours, which has to prove it, or by a key that no browser sends by itself. */
-type From = 'page' | 'key'
+export type From = 'page' | 'key'
 
 /** One write that may be worked again with the same effect: a thing kept up to date by its own id. */
 export async function write<S extends z.ZodType>(

@@ -1,6 +1,7 @@
 /** What other programs may ask of a studio, and how it answers: one table, by which requests are read, answers written, and their description made. Pure. */
 import * as z from 'zod'
 import type { KeyMay } from '../house/keys'
+import { clockBody, coatBody } from './apiWork'
 import { noteInput } from './entry'
 
 /** so often a minute */
@@ -107,6 +108,30 @@ export const endpoints = {
       temperature: z.number().min(-30).max(50).describe('°C'),
       humidity: z.number().min(1).max(100).describe('%'),
     }),
+    answer: kept,
+  },
+  listPeople: {
+    ...{ method: 'get', path: '/people', may: 'read', says: 'Who works here: whose hands a clock or a coat may be of.' },
+    answer: z.object({ people: z.array(z.object({ id, name: z.string() })) }),
+  },
+  moveClock: {
+    ...{
+      method: 'post',
+      path: '/pieces/{id}/clocks',
+      may: 'write',
+      says: 'Starts a step, pauses it, goes on with it or ends it, as at the bench. Sent twice under its entryId it is kept once.',
+    },
+    body: clockBody,
+    answer: kept,
+  },
+  addCoat: {
+    ...{
+      method: 'post',
+      path: '/pieces/{id}/coats',
+      may: 'write',
+      says: 'What went on at a step; its tin has so much less. Sent twice under its entryId it is kept once.',
+    },
+    body: coatBody,
     answer: kept,
   },
   addNote: {

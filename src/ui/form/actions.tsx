@@ -1,6 +1,6 @@
 'use client'
 /** What the interface may ask the server to write. The application puts the real actions in; tests may put in others. */
-import { createContext, type ReactNode, useContext } from 'react'
+import { createContext, type ReactNode, useContext, useMemo } from 'react'
 import type { ClientAnswerText, ClientLinkBackText, ClientLinkText, ClientPageText, EraseClientText } from '@/core/input/client'
 import type { InviteBackText, InviteText, PasswordKeyText, RoleText, SendAwayText } from '@/core/input/door'
 import type { CorrectionText, ReadingText, StrikeText } from '@/core/input/entry'
@@ -47,6 +47,7 @@ import type { CreditText, InvoiceText } from '@/core/input/receipt'
 import type { ShelfTableText } from '@/core/input/shelfTable'
 import type { CountText } from '@/core/input/stock'
 import type { DryingPlacesText, ForecastBackText, ForecastText, PersonHoursText, PersonText, WeekText } from '@/core/input/week'
+import { writing } from '@/ui/time/writing'
 
 type Ask<T> = (typed: T) => Promise<Answer>
 
@@ -113,8 +114,14 @@ export interface Actions {
 const ActionsContext = createContext<Actions | null>(null)
 
 export function ActionsProvider({ actions, children }: { actions: Actions; children: ReactNode }) {
-  return <ActionsContext value={actions}>{children}</ActionsContext>
+  const known = useMemo(() => knownOf(actions), [actions])
+  return <ActionsContext value={known}>{children}</ActionsContext>
 }
+/** Each known of while it is on its way. */
+const knownOf = (actions: Actions): Actions =>
+  Object.fromEntries(
+    Object.entries(actions).map(([name, ask]: [string, Ask<never>]) => [name, (typed: never) => writing(() => ask(typed))]),
+  ) as unknown as Actions
 
 export function useActions(): Actions {
   const actions = useContext(ActionsContext)

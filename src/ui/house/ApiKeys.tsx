@@ -30,7 +30,7 @@ interface KeyAsked {
   code?: string
 }
 const empty = { name: '', days: '90' }
-const mayWords: Record<KeyMay, string> = { read: 'reads', write: 'writes notes and the air', money: 'sees money' }
+const mayWords: Record<KeyMay, string> = { read: 'reads', write: 'writes clocks, coats, notes and the air', money: 'sees money' }
 const dayWords: Record<(typeof keyDays)[number], string> = { 30: 'a month', 90: 'three months', 365: 'a year' }
 
 export function ApiKeys({ keys, asks }: { keys: readonly Key[]; asks: Asks }) {

@@ -6,11 +6,17 @@
 import { useRouter } from 'next/navigation'
 import { useCallback } from 'react'
 import { recordsAnswer } from './recordsAnswer'
+import { isWriting, whenWritten } from './writing'
 
 export function useRefresh(): () => Promise<void> {
   const router = useRouter()
   return useCallback(async () => {
-    // a page that is not there has nothing to ask anew
-    if ((await recordsAnswer()) && !document.querySelector('[data-nowhere]')) router.refresh()
+    for (;;) {
+      await whenWritten()
+      // a page that is not there has nothing to ask anew
+      if (!(await recordsAnswer()) || document.querySelector('[data-nowhere]')) return
+      // one that was begun meanwhile may not be answered
+      if (!isWriting()) return router.refresh()
+    }
   }, [router])
 }
