@@ -4,9 +4,11 @@ import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
 import { type Lesson, lessonsOf, minutesSeen } from '@/core/learn/observations'
 import { assistanceOf } from '@/core/log/assistance'
 import { makeLately } from '@/core/measure/kept'
+import type { StudioId } from '@/core/measure/named'
 import { listReadingsAround, listRooms, listSeen } from '@/db/climate'
 import { listAssistance } from '@/db/entry'
 import type { Client } from '@/db/pool'
+import { makeUnchanged } from './unchanged'
 
 /** older observations were made with other tins */
 const mostObservations = 60
@@ -14,6 +16,12 @@ const mostObservations = 60
 const standsMs = 10 * 60_000
 /** of every studio that this server reads, by all that an observation is reckoned by */
 const reckoned = makeLately<string, number>(5_000, standsMs)
+
+/** studios that are kept in mind */
+const mostStudios = 200
+const asItStood = makeUnchanged<Lesson[]>(mostStudios)
+export const loadLessons = (client: Client, studioId: StudioId): Promise<Lesson[]> =>
+  asItStood.or(studioId, 'lessons', () => lessonsIn(client))
 
 export async function lessonsIn(client: Client): Promise<Lesson[]> {
   const nowMs = Date.now()

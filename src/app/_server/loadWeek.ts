@@ -97,7 +97,7 @@ export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFil
   })
 /** The week on its way to a device, which plans it by itself. */
 export const loadWeek = (): Promise<WrittenWeek> =>
-  readStudio(async (client) => {
+  readStudio(async (client, studioId) => {
     const nowMs = Date.now()
     const { files, around, studio, week } = await readBenchOf(client, nowMs)
     const { hours: usual, zone } = studio
@@ -108,7 +108,7 @@ export const loadWeek = (): Promise<WrittenWeek> =>
       findDryingPlaces(client),
       expectedIn(client, nowMs, around.rooms),
       listForecasts(client, today),
-      loadPace(client, nowMs),
+      loadPace(client, studioId, nowMs),
     ])
     const rest: WeekAround = { zone, hands, others, places, expected, forecasts, pace, week }
     return writeWeek(writeBench(files, around), rest)

@@ -8,6 +8,7 @@ import type { StudioId } from '@/core/measure/named'
 import { listOtherWork } from '@/db/entry'
 import { listEnded } from '@/db/pace'
 import type { Client } from '@/db/pool'
+import { makeUnchanged } from './unchanged'
 
 /** older work was done by other hands */
 const [mostSteps, mostEstimated] = [80, 240]
@@ -20,13 +21,14 @@ async function workedLately(client: Client, nowMs: number, limit: number) {
   const labour = labourOf(stepClocks(await listOtherWork(client, [], days, spans), nowMs))
   return ended.map((step) => ({ ...step, actual: minutesOf(labour, step.stepId) }))
 }
-export const loadPace = async (client: Client, nowMs: number): Promise<Pace> =>
-  paceOf(await workedLately(client, nowMs, mostSteps))
+/** studios that are kept in mind */
+const mostStudios = 200
+const asItStood = makeUnchanged<Pace>(mostStudios)
+export const loadPace = (client: Client, studioId: StudioId, nowMs: number): Promise<Pace> =>
+  asItStood.or(studioId, 'pace', async () => paceOf(await workedLately(client, nowMs, mostSteps)))
 
 /** What was learned of a studio stands for so long: it moves by a step in hundreds. */
 const learnedMs = 10 * 60_000
-/** studios that are kept in mind */
-const mostStudios = 200
 const learned = makeLately<StudioId, Estimator>(mostStudios, learnedMs)
 
 /** What the last pieces teach about the next: by operation, painter, article and relief; at most ten minutes old. */

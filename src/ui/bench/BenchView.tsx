@@ -13,6 +13,7 @@ import { climateIn } from '@/core/climate/rooms'
 import { getOperation } from '@/core/craft/operations'
 import { batchesIn } from '@/core/log/batch'
 import { judgedOf } from '@/core/piece/judged'
+import { lanesOf } from '@/core/piece/lanes'
 import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
 import { whereShown } from '@/ui/frame/later'
@@ -23,7 +24,6 @@ import { useBeat } from '@/ui/time/now'
 import { useAwake } from '@/ui/time/useAwake'
 import { stepTitle } from '@/words/craft'
 import { AirLine } from './AirLine'
-import { ChecksToDo } from './ChecksToDo'
 import { CurrentStep } from './CurrentStep'
 import { DayLines } from './DayLines'
 import { DoneSheetProvider } from './DoneSheet'
@@ -31,6 +31,7 @@ import { EndsToSettle } from './EndsToSettle'
 import { NextLine } from './NextLine'
 import { WaitsForClient } from './WaitsForClient'
 
+const ChecksToDo = whereShown(async () => (await import('./ChecksToDo')).ChecksToDo)
 const Reminders = whereShown(async () => (await import('./Reminders')).Reminders)
 const IfStopped = whereShown(async () => (await import('./IfStopped')).IfStopped)
 
@@ -71,6 +72,7 @@ export function BenchView({ written }: { written: WrittenBench }) {
   const fit = asked === null ? null : whatFits(doable, asked, ({ step }) => getOperation(step.operation).overhead)
   const shown = fit ? fit.taken : others
   const waiting = [...drying, ...resting]
+  const waitsForChecks = journeys.some((journey) => lanesOf(journey).some(({ checks }) => checks.length > 0))
   const unplanned = journeys.filter(({ parts }) => parts.some(({ part }) => part.plan === null))
   const air = climateIn(data.climates, null, data.rooms).at(-1) ?? null
   const around: CardContext = {
@@ -155,7 +157,7 @@ export function BenchView({ written }: { written: WrittenBench }) {
           </div>
           {client.length > 0 && <WaitsForClient pieces={client.map(({ journey }) => journey.file.piece)} />}
           <EndsToSettle journeys={journeys} />
-          <ChecksToDo journeys={journeys} around={around} />
+          {waitsForChecks && <ChecksToDo journeys={journeys} around={around} />}
           <div className="mt-6">
             <AirLine air={air} rooms={data.rooms} silent={isSilent(air?.at ?? null, nowMs)} />
           </div>

@@ -5,11 +5,14 @@ import type { WindowView } from '@/core/bench/stepCard'
 import { phaseAt } from '@/core/drying/phase'
 import { WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
+import { later } from '@/ui/frame/later'
 import { Link } from '@/ui/frame/Link'
 import { useNow } from '@/ui/time/now'
 import { clockTime } from '@/words/time'
 import { windowWords } from '@/words/window'
-import { type FeelOn, FeelRow } from './FeelRow'
+import type { FeelOn } from './FeelRow'
+
+const FeelRow = later(async () => (await import('./FeelRow')).FeelRow)
 
 export interface DayLine {
   key: string

@@ -72,14 +72,13 @@ export function TinGauge({ product, lot, found, set }: Props) {
             onChange={({ target }) => set(target.value === '' ? null : target.value)}
             className="field w-22 text-right"
           />
-          <button
-            type="button"
-            className={`press px-3 ${counted ? '' : 'invisible'}`}
-            aria-label={`Leave it as thought: ${name}`}
-            onClick={() => set(null)}
-          >
-            <X aria-hidden size={20} />
-          </button>
+          {counted ? (
+            <button type="button" className="press px-3" aria-label={`Leave it as thought: ${name}`} onClick={() => set(null)}>
+              <X aria-hidden size={20} />
+            </button>
+          ) : (
+            <span className="w-11 shrink-0" />
+          )}
         </div>
         {trouble && <p className="font-semibold text-late">{trouble}</p>}
       </div>

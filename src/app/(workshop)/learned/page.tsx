@@ -1,5 +1,5 @@
 /** What the workshop has learned: how its coats really dry, and what goes wrong and costs. */
-import { lessonsIn } from '@/app/_server/lessons'
+import { loadLessons } from '@/app/_server/lessons'
 import { loadPace } from '@/app/_server/pace'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { getFamily } from '@/core/craft/families'
@@ -25,13 +25,13 @@ const mostFigures = 40
 
 export default async function Learned() {
   const studio = await loadStudio()
-  const [snagRecord, lessons, learned, figures, pace, bids] = await readStudio((client) =>
+  const [snagRecord, lessons, learned, figures, pace, bids] = await readStudio((client, studioId) =>
     Promise.all([
       findSnagRecord(client, mostSnags),
-      lessonsIn(client),
+      loadLessons(client, studioId),
       listLearned(client),
       listDryingFigures(client, mostFigures),
-      loadPace(client, clock()),
+      loadPace(client, studioId, clock()),
       studio.hidesMoney ? [] : listBids(client, mostBids),
     ]),
   )
