@@ -7,16 +7,14 @@ import { useMemo, useState } from 'react'
 import { readBench, readBenchBack, type WrittenBench } from '@/core/bench/benchData'
 import { type BenchLine, benchOrder, type WhyCode } from '@/core/bench/benchOrder'
 import { type CardContext, loggedCoats, noHeatOn, toStepCard, windowView } from '@/core/bench/stepCard'
-import { whatFits } from '@/core/bench/whatFits'
 import { isSilent } from '@/core/climate/believe'
 import { climateIn } from '@/core/climate/rooms'
-import { getOperation } from '@/core/craft/operations'
 import { batchesIn } from '@/core/log/batch'
 import { judgedOf } from '@/core/piece/judged'
 import { lanesOf } from '@/core/piece/lanes'
 import type { Piece } from '@/core/piece/piece'
 import { useHouse } from '@/ui/form/house'
-import { whereShown } from '@/ui/frame/later'
+import { later, whereShown } from '@/ui/frame/later'
 import { Link } from '@/ui/frame/Link'
 import { HandsChoice } from '@/ui/outbox/hands'
 import { useOutbox } from '@/ui/outbox/useOutbox'
@@ -27,11 +25,13 @@ import { AirLine } from './AirLine'
 import { CurrentStep } from './CurrentStep'
 import { DayLines } from './DayLines'
 import { DoneSheetProvider } from './DoneSheet'
-import { EndsToSettle } from './EndsToSettle'
 import { NextLine } from './NextLine'
-import { WaitsForClient } from './WaitsForClient'
 
+const FitLines = later(async () => (await import('./FitLines')).FitLines)
 const ChecksToDo = whereShown(async () => (await import('./ChecksToDo')).ChecksToDo)
+const EmptyBench = whereShown(async () => (await import('./EmptyBench')).EmptyBench)
+const EndsToSettle = whereShown(async () => (await import('./EndsToSettle')).EndsToSettle)
+const WaitsForClient = whereShown(async () => (await import('./WaitsForClient')).WaitsForClient)
 const Reminders = whereShown(async () => (await import('./Reminders')).Reminders)
 const IfStopped = whereShown(async () => (await import('./IfStopped')).IfStopped)
 
@@ -69,10 +69,10 @@ export function BenchView({ written }: { written: WrittenBench }) {
   useAwake(running.some(({ part }) => part.running?.state.status === 'running'))
   const doable = [...now, ...missed]
   const [first, ...others] = [...running, ...doable]
-  const fit = asked === null ? null : whatFits(doable, asked, ({ step }) => getOperation(step.operation).overhead)
-  const shown = fit ? fit.taken : others
   const waiting = [...drying, ...resting]
-  const waitsForChecks = journeys.some((journey) => lanesOf(journey).some(({ checks }) => checks.length > 0))
+  const lanes = journeys.flatMap(lanesOf)
+  const waitsForChecks = lanes.some(({ checks }) => checks.length > 0)
+  const endedTwice = lanes.some(({ done }) => done.some(({ state }) => state.conflict))
   const unplanned = journeys.filter(({ parts }) => parts.some(({ part }) => part.plan === null))
   const air = climateIn(data.climates, null, data.rooms).at(-1) ?? null
   const around: CardContext = {
@@ -102,29 +102,28 @@ export function BenchView({ written }: { written: WrittenBench }) {
         <section aria-labelledby="next">
           <div className="flex flex-wrap items-baseline justify-between gap-x-4">
             <h2 id="next" className="title text-3xl">
-              {fit ? `In ${asked} minutes` : 'Then'}
+              {asked === null ? 'Then' : `In ${asked} minutes`}
             </h2>
             <HandsChoice />
           </div>
           <MinutesAsked asked={asked} ask={setAsked} />
-          {fit && (
-            <p role="status" className="mt-3 text-lg font-semibold">
-              {fit.taken.length === 0
-                ? 'Nothing that can be done now is so short.'
-                : `${fit.minutes} minutes of work, alike steps sharing their set-up.`}
-            </p>
+          {asked === null ? (
+            <>
+              <ul className="mt-2">
+                {others.slice(0, all ? undefined : atFirst).map((line) => (
+                  <NextLine key={line.step.id} card={cardOf(line)} why={whyWords[line.why]} late={line.group === 'missed'} />
+                ))}
+              </ul>
+              {!all && others.length > atFirst && (
+                <button type="button" className="press mt-3" onClick={() => setAll(true)}>
+                  {others.length - atFirst} more
+                </button>
+              )}
+              {others.length === 0 && <p className="mt-3 text-soft">Nothing else can be done this minute.</p>}
+            </>
+          ) : (
+            <FitLines doable={doable} minutes={asked} cardOf={cardOf} whyWords={whyWords} />
           )}
-          <ul className="mt-2">
-            {shown.slice(0, fit || all ? undefined : atFirst).map((line) => (
-              <NextLine key={line.step.id} card={cardOf(line)} why={whyWords[line.why]} late={line.group === 'missed'} />
-            ))}
-          </ul>
-          {!fit && !all && shown.length > atFirst && (
-            <button type="button" className="press mt-3" onClick={() => setAll(true)}>
-              {shown.length - atFirst} more
-            </button>
-          )}
-          {shown.length === 0 && !fit && <p className="mt-3 text-soft">Nothing else can be done this minute.</p>}
         </section>
         <section aria-labelledby="drying" className="order-first lg:order-none">
           <h2 id="drying" className="title text-3xl">
@@ -156,7 +155,7 @@ export function BenchView({ written }: { written: WrittenBench }) {
             )}
           </div>
           {client.length > 0 && <WaitsForClient pieces={client.map(({ journey }) => journey.file.piece)} />}
-          <EndsToSettle journeys={journeys} />
+          {endedTwice && <EndsToSettle journeys={journeys} />}
           {waitsForChecks && <ChecksToDo journeys={journeys} around={around} />}
           <div className="mt-6">
             <AirLine air={air} rooms={data.rooms} silent={isSilent(air?.at ?? null, nowMs)} />
@@ -204,21 +203,5 @@ function WaitingForAFinish({ pieces }: { pieces: readonly Pick<Piece, 'id' | 'na
         ))}
       </ul>
     </div>
-  )
-}
-
-function EmptyBench({ pieces }: { pieces: number }) {
-  return (
-    <section className="py-14">
-      <h1 className="title text-5xl">The bench is clear</h1>
-      <p className="mt-4 max-w-prose text-xl">
-        {pieces === 0
-          ? 'Take a first piece in: where it came from, what it cost, what it measures.'
-          : 'Choose a finish for a piece, and its steps come here in the order worth doing.'}
-      </p>
-      <Link href={pieces === 0 ? '/pieces/new' : '/pieces'} className="press press-now mt-6 min-h-16 px-8 text-xl">
-        {pieces === 0 ? 'Take a piece in' : 'To the pieces'}
-      </Link>
-    </section>
   )
 }

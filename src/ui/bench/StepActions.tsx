@@ -15,9 +15,9 @@ import { issueWords } from '@/words/issues'
 import { spanWords } from '@/words/time'
 import { useDoneSheet } from './DoneSheet'
 import { MixButton } from './MixButton'
+import { OfferLink } from './OfferLink'
 import { RemedyButton } from './RemedyButton'
 import { useStep } from './useStep'
-import { OfferLink } from './WaitsForClient'
 
 const TookForm = later(async () => (await import('./TookForm')).TookForm)
 const StepPhoto = whereShown(async () => (await import('@/ui/photo/AddPhotos')).StepPhoto)

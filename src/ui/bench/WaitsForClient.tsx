@@ -1,8 +1,6 @@
 /** Pieces whose work waits: a change of what was agreed was offered, and nobody has said yes. */
 import type { PieceId } from '@/core/measure/named'
-import { useHouse } from '@/ui/form/house'
-import { useMay } from '@/ui/form/may'
-import { Link } from '@/ui/frame/Link'
+import { OfferLink } from './OfferLink'
 
 export function WaitsForClient({ pieces }: { pieces: readonly { id: PieceId; name: string }[] }) {
   const once = [...new Map(pieces.map((piece) => [piece.id, piece])).values()]
@@ -17,19 +15,5 @@ export function WaitsForClient({ pieces }: { pieces: readonly { id: PieceId; nam
         ))}
       </ul>
     </div>
-  )
-}
-
-/** To the change that waits; for whom offers are nobody's business, to the piece. */
-export function OfferLink({ pieceId, words }: { pieceId: PieceId; words: string }) {
-  const may = useMay()
-  const { hidesMoney } = useHouse()
-  return (
-    <Link
-      href={may('quote') && !hidesMoney ? `/pieces/${pieceId}/offer` : `/pieces/${pieceId}`}
-      className="inline-flex min-h-12 items-center text-lg"
-    >
-      {words}
-    </Link>
   )
 }

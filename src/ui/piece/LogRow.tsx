@@ -48,7 +48,7 @@ export function LogRow({ line, beside }: { line: Line; beside?: ReactNode }) {
       {href !== null && (
         <Link
           href={href}
-          className={`unprinted inline-flex min-h-12 items-center ${alone ? '' : 'col-start-3 sm:col-start-auto'}`}
+          className={alone ? undefined : 'col-start-3 sm:col-start-auto'}
           aria-label={`Put right: ${what}, ${when}`}
         >
           Put right

@@ -1,0 +1,18 @@
+import type { PieceId } from '@/core/measure/named'
+import { useHouse } from '@/ui/form/house'
+import { useMay } from '@/ui/form/may'
+import { Link } from '@/ui/frame/Link'
+
+/** To the change that waits; for whom offers are nobody's business, to the piece. */
+export function OfferLink({ pieceId, words }: { pieceId: PieceId; words: string }) {
+  const may = useMay()
+  const { hidesMoney } = useHouse()
+  return (
+    <Link
+      href={may('quote') && !hidesMoney ? `/pieces/${pieceId}/offer` : `/pieces/${pieceId}`}
+      className="inline-flex min-h-12 items-center text-lg"
+    >
+      {words}
+    </Link>
+  )
+}
