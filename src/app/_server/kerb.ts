@@ -7,7 +7,7 @@ import { loadStudio, readStudio } from './session'
 export async function loadKerb(): Promise<KerbData> {
   const { hourRate, overheadRate, taxMode, taxShare, wish, haggle, step, consumables, pricing, ...studio } = await loadStudio()
   const { method, hours, zone, hidesMoney } = studio
-  const market = await readStudio((client, studioId) => readMarket(client, studioId, { hidesMoney, nowMs: Date.now() }))
+  const market = await readStudio((client, studioId, nowMs) => readMarket(client, studioId, { hidesMoney, nowMs }))
   return {
     terms: { hourRate, overheadRate, taxMode, taxShare, wish, haggle, step, consumables, pricing },
     ...{ ...market, method, hours, zone, standing: [...market.standing] },

@@ -20,8 +20,9 @@ const reckoned = makeLately<string, number>(5_000, standsMs)
 /** studios that are kept in mind */
 const mostStudios = 200
 const asItStood = makeUnchanged<Lesson[]>(mostStudios)
-export const loadLessons = (client: Client, studioId: StudioId): Promise<Lesson[]> =>
-  asItStood.or(studioId, 'lessons', () => lessonsIn(client))
+/** `beganMs`: when the reading began. */
+export const loadLessons = (client: Client, studioId: StudioId, beganMs: number): Promise<Lesson[]> =>
+  asItStood.or(studioId, 'lessons', beganMs, () => lessonsIn(client))
 
 export async function lessonsIn(client: Client): Promise<Lesson[]> {
   const nowMs = Date.now()

@@ -97,8 +97,7 @@ export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFil
   })
 /** The week on its way to a device, which plans it by itself. */
 export const loadWeek = (): Promise<WrittenWeek> =>
-  readStudio(async (client, studioId) => {
-    const nowMs = Date.now()
+  readStudio(async (client, studioId, nowMs) => {
     const { files, around, studio, week } = await readBenchOf(client, nowMs)
     const { hours: usual, zone } = studio
     const today = dayOf(daysAgo(nowMs, 0), zone)

@@ -23,14 +23,14 @@ const mostStudios = 200
 type Trade = Omit<Market, 'estimator' | 'channels'>
 const asItStood = makeUnchanged<Trade>(mostStudios)
 
-/** `hidesMoney`: whether whoever reads sees none. */
+/** `hidesMoney`: whether whoever reads sees none; `nowMs`: when the reading began, or before. */
 export async function readMarket(
   client: Client,
   studioId: StudioId,
   { hidesMoney, nowMs }: { hidesMoney: boolean; nowMs: number },
 ): Promise<Market> {
   const [trade, channels, estimator] = await Promise.all([
-    asItStood.or(studioId, hidesMoney ? 'without money' : 'with money', () => readTrade(client)),
+    asItStood.or(studioId, hidesMoney ? 'without money' : 'with money', nowMs, () => readTrade(client)),
     listChannels(client),
     loadEstimator(client, studioId, nowMs),
   ])

@@ -24,8 +24,9 @@ async function workedLately(client: Client, nowMs: number, limit: number) {
 /** studios that are kept in mind */
 const mostStudios = 200
 const asItStood = makeUnchanged<Pace>(mostStudios)
+/** `nowMs`: when the reading began. */
 export const loadPace = (client: Client, studioId: StudioId, nowMs: number): Promise<Pace> =>
-  asItStood.or(studioId, 'pace', async () => paceOf(await workedLately(client, nowMs, mostSteps)))
+  asItStood.or(studioId, 'pace', nowMs, async () => paceOf(await workedLately(client, nowMs, mostSteps)))
 
 /** What was learned of a studio stands for so long: it moves by a step in hundreds. */
 const learnedMs = 10 * 60_000

@@ -36,6 +36,8 @@ export async function sessionSecret(): Promise<string> {
 }
 
 type Work<T> = (client: Client, studioId: StudioId) => Promise<T>
+/** `beganMs`: before the moment as which everything stands. */
+type Reading<T> = (client: Client, studioId: StudioId, beganMs: number) => Promise<T>
 /**
  * Writes in one transaction as the session's studio; what is written is reckoned with what it costs, whoever writes, and only an answer
  * comes back. Throws `SignedOut` where there is no session.
@@ -46,9 +48,13 @@ export const withStudio = async <T>(work: Work<T>): Promise<T> =>
 /** a database that was killed is back sooner */
 const patienceMs = 5_000
 /** Reads in one transaction, all of it as it stood at one moment; waits a while for records that can't be reached. */
-export const readStudio = async <T>(work: Work<T>, waitMs = patienceMs): Promise<T> => {
+export const readStudio = async <T>(work: Reading<T>, waitMs = patienceMs): Promise<T> => {
   const secret = await sessionSecret()
-  return patiently(() => inSession(pool(), secret, work, { to: 'read' }), waitMs)
+  const read = () => {
+    const beganMs = Date.now()
+    return inSession(pool(), secret, (client, studioId) => work(client, studioId, beganMs), { to: 'read' })
+  }
+  return patiently(read, waitMs)
 }
 
 /** The studio's facts and its people, read once a request. */

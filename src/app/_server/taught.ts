@@ -68,10 +68,10 @@ interface Left {
 const mostStudios = 200
 const asItStood = makeUnchanged<Left>(mostStudios)
 export const loadTaught = (): Promise<Taught> =>
-  readStudio(async (client, studioId) => {
+  readStudio(async (client, studioId, beganMs) => {
     const [studio, channels, people] = await Promise.all([getStudio(client), listChannels(client), listPeople(client)])
     // what the house reckons by is told by no change
-    const { isCut, results } = await asItStood.or(studioId, JSON.stringify(studio), async () => {
+    const { isCut, results } = await asItStood.or(studioId, JSON.stringify(studio), beganMs, async () => {
       const left = await listLeft(client, mostPieces)
       return { isCut: left.length >= mostPieces, results: await resultsOf(client, studio, left) }
     })

@@ -8,20 +8,22 @@ import type { StudioId } from '@/core/measure/named'
 import { changedSince } from './live'
 
 interface Unchanged<V> {
-  /** What stands yet under a key, which names whose eyes it was read by; else what is read now. */
-  or: (studioId: StudioId, key: string, read: () => Promise<V>) => Promise<V>
+  /**
+   * What stands yet under a key, which names whose eyes it was read by; else what is read now. `beganMs`: before the moment as which it is
+   * read, or a change that fell between would be missed.
+   */
+  or: (studioId: StudioId, key: string, beganMs: number, read: () => Promise<V>) => Promise<V>
 }
 /** `most`: how many things are kept. */
 export function makeUnchanged<V>(most: number): Unchanged<V> {
-  const kept = makeKept<string, { value: V; readMs: number }>(most)
+  const kept = makeKept<string, { value: V; beganMs: number }>(most)
   return {
-    or: async (studioId, key, read) => {
+    or: async (studioId, key, beganMs, read) => {
       const own = `${studioId} ${key}`
       const known = kept.get(own)
-      if (known && !changedSince(studioId, known.readMs)) return known.value
-      const readMs = Date.now()
+      if (known && !changedSince(studioId, known.beganMs)) return known.value
       const value = await read()
-      kept.set(own, { value, readMs })
+      kept.set(own, { value, beganMs })
       return value
     },
   }

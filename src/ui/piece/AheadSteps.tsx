@@ -1,7 +1,9 @@
 'use client'
 /** What is ahead of a part, each step with what it takes and, unfolded, why it is there. */
+import type { StepId } from '@/core/measure/named'
 
 interface StepAhead {
+  id: StepId
   words: string
   /** how much and how long */
   takes: string
@@ -10,8 +12,8 @@ interface StepAhead {
 }
 export const AheadSteps = ({ steps }: { steps: readonly StepAhead[] }) => (
   <ol className="mt-5 border-t border-line">
-    {steps.map(({ words, takes, why }, k) => (
-      <li key={k} className="border-b border-line py-1">
+    {steps.map(({ id, words, takes, why }) => (
+      <li key={id} className="border-b border-line py-1">
         <details>
           <summary className="flex min-h-12 cursor-pointer flex-wrap items-center justify-between gap-x-4">
             <span className="font-semibold">{words}</span>

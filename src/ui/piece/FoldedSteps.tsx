@@ -1,9 +1,9 @@
 'use client'
 /** What is behind a part, folded away; a coat that was ended and not written down can be written down there. */
-import { useState } from 'react'
 import type { StepCard } from '@/core/bench/stepCard'
 import type { Instant } from '@/core/measure/named'
 import { useDoneSheet } from '@/ui/bench/DoneSheet'
+import { useUnfolded } from '@/ui/frame/useUnfolded'
 
 export interface StepBehind {
   words: string
@@ -13,10 +13,10 @@ export interface StepBehind {
   asked?: { card: StepCard; endedAt: Instant }
 }
 export function FoldedSteps({ steps }: { steps: readonly StepBehind[] }) {
-  const [open, setOpen] = useState(false)
+  const { open, unfolding } = useUnfolded()
   const show = useDoneSheet()
   return (
-    <details className="mt-4" onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details className="mt-4" {...unfolding}>
       <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
         {steps.length === 1 ? 'One step behind it' : `${steps.length} steps behind it`}
       </summary>

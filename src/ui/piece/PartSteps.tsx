@@ -26,6 +26,7 @@ export function StepsAhead({ part, house }: { part: PartJourney; house: House })
     family === null || amount === null ? '' : amountWords(family, amount, house)
   if (ahead.length === 0) return null
   const words = ahead.map((step) => ({
+    id: step.id,
     words: stepTitle(step),
     takes: [amountOf(step), `${step.minutes} min`].filter(Boolean).join(' · '),
     why: [withWhat(step), whyWords(step)].filter(Boolean).join('. '),

@@ -25,13 +25,13 @@ const mostFigures = 40
 
 export default async function Learned() {
   const studio = await loadStudio()
-  const [snagRecord, lessons, learned, figures, pace, bids] = await readStudio((client, studioId) =>
+  const [snagRecord, lessons, learned, figures, pace, bids] = await readStudio((client, studioId, beganMs) =>
     Promise.all([
       findSnagRecord(client, mostSnags),
-      loadLessons(client, studioId),
+      loadLessons(client, studioId, beganMs),
       listLearned(client),
       listDryingFigures(client, mostFigures),
-      loadPace(client, studioId, clock()),
+      loadPace(client, studioId, beganMs),
       studio.hidesMoney ? [] : listBids(client, mostBids),
     ]),
   )
