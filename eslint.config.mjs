@@ -15,10 +15,24 @@ const typed = {
   },
 }
 
+const isQuick = process.env.ITINERUM_QUICK !== undefined
+const off = (rules) => Object.fromEntries(rules.map((rule) => [rule, 'off']))
+const drawing = next
+  .flatMap(({ rules }) => Object.keys(rules ?? {}))
+  .filter((rule) => /^(react|react-hooks|jsx-a11y)\//.test(rule))
+/** Where nothing is drawn, nothing is asked as to how it is. */
+const nothingDrawn = {
+  files: ['src/{core,db,words,worker,outbox}/**', 'src/**/*.test.ts', '{scripts,e2e,sensor,docs}/**'],
+  rules: off(drawing),
+}
+/** What only compiling a component can tell: again as long, and left out likewise. */
+const compiled = { rules: off(drawing.filter((rule) => /^react-hooks\/(?!rules-of-hooks|exhaustive-deps)/.test(rule))) }
+
 const config = [
   { ignores: ['.next/**', '.data/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'public/sw.js'] },
   ...next,
   ...typescript,
+  nothingDrawn,
   {
     plugins: { sorted },
     rules: {
@@ -50,7 +64,7 @@ const config = [
       ],
     },
   },
-  ...(process.env.ITINERUM_LINT === 'quick' ? [] : [typed]),
+  ...(isQuick ? [compiled] : [typed]),
   {
     files: ['src/core/**'],
     ignores: ['**/*.test.ts'],

@@ -20,6 +20,7 @@ export default defineConfig({
           name: 'unit',
           // nothing is set up that a test could leave behind
           isolate: false,
+          setupFiles: process.env.ITINERUM_QUICK ? ['src/core/testing/quick.ts'] : [],
           include: ['src/**/*.test.{ts,tsx}', 'sensor/**/*.test.ts', 'docs/**/*.test.ts'],
           exclude: ['src/db/**', ...slow],
         },

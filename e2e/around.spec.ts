@@ -1,6 +1,7 @@
 /** The work around the paint: counted, planned, worked first, changed half-way; a part that stays as it is. */
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { expectAxeClean } from './axe'
+import { test } from './named'
 import { takeIn } from './takeIn'
 
 const bare = { madeOf: 'solid wood, close-grained', onIt: 'bare' }
@@ -9,8 +10,8 @@ const more = async (page: Page, what: string, times: number) => {
 }
 const minutesOf = (page: Page, what: string) => page.getByLabel(`Minutes of: ${what}`)
 
-test('what is counted is planned before the paint and after, worked, and changed half-way', async ({ page }, { project }) => {
-  const name = `Brush cupboard, ${project.name}`
+test('what is counted is planned before the paint and after, worked, and changed half-way', async ({ page, mark }) => {
+  const name = `Brush cupboard, ${mark}`
   await takeIn(page, name, bare)
   await page.getByRole('radio', { name: 'Smooth solid' }).click()
   await page.getByRole('button', { name: 'Take this way' }).click()
@@ -91,8 +92,8 @@ test('what is counted is planned before the paint and after, worked, and changed
   await expect(page.getByText('Put together again')).toBeVisible()
 })
 
-test('a part that stays as it is is cleaned and waxed, or done as it stands', async ({ page }, { project }) => {
-  const name = `Brush shelf, ${project.name}`
+test('a part that stays as it is is cleaned and waxed, or done as it stands', async ({ page, mark }) => {
+  const name = `Brush shelf, ${mark}`
   await takeIn(page, name, bare)
   const stays = page.getByRole('region', { name: 'It stays as it is:' })
   await stays.getByRole('button', { name: /^cleaned and waxed/ }).click()
@@ -106,10 +107,11 @@ test('a part that stays as it is is cleaned and waxed, or done as it stands', as
   await expect(page.getByText('Ready to list', { exact: true })).toBeVisible()
 })
 
-test('a chest with everything counted is taken in by one template and a few taps, its work planned with it', async ({ page }, {
-  project,
+test('a chest with everything counted is taken in by one template and a few taps, its work planned with it', async ({
+  page,
+  mark,
 }) => {
-  const name = `Loft chest, ${project.name}`
+  const name = `Loft chest, ${mark}`
   const began = Date.now()
   let taps = 0
   const tap = async (what: Locator) => {

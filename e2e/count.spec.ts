@@ -1,14 +1,16 @@
 /** The shelf counted and brought in as a table: what is left follows, why is told, a damaged table takes nothing. */
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { textOfPdf } from '../src/papers/testing/textOfPdf'
 import { expectAxeClean } from './axe'
+import { test } from './named'
 
 const row = (page: Page, name: string) => page.getByRole('listitem').filter({ hasText: name })
 
 test('a table with damage is said line by line and nothing is taken; put right, its tins stand there, and one is counted', async ({
   page,
-}, { project }) => {
-  const name = `Loft rest ${project.name}`
+  mark,
+}) => {
+  const name = `Loft rest ${mark}`
   await page.goto('/shelf')
   await page.getByRole('link', { name: 'Many at once, from a table (CSV)' }).click()
   const lines = page.getByLabel('Its lines')

@@ -1,13 +1,15 @@
 /** The plan desk for three very different pieces, a mind changed half-way, and a plan that is put at risk and mended. */
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from './named'
 import { takeIn } from './takeIn'
 
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
 
-test('a slick cabinet, a linen footstool and a commode that may hold lead each get the way that suits them', async ({ page }, {
-  project,
+test('a slick cabinet, a linen footstool and a commode that may hold lead each get the way that suits them', async ({
+  page,
+  mark,
 }) => {
-  await takeIn(page, `Locker, ${project.name}`, {
+  await takeIn(page, `Locker, ${mark}`, {
     madeOf: 'laminate or melamine',
     onIt: 'bare',
     lives: 'table top, kitchen, children',
@@ -17,13 +19,13 @@ test('a slick cabinet, a linen footstool and a commode that may hold lead each g
   await page.getByText(/looks this part can’t have/).click()
   await expect(page.getByText('Whitewash over the grain.')).toBeVisible()
 
-  await takeIn(page, `Footstool, ${project.name}`, { madeOf: 'cotton, chintz, linen or canvas', onIt: 'bare' })
+  await takeIn(page, `Footstool, ${mark}`, { madeOf: 'cotton, chintz, linen or canvas', onIt: 'bare' })
   await expect(page.getByRole('radio')).toHaveCount(1)
   await expect(page.getByRole('radio', { name: 'Painted cloth' })).toBeChecked()
   await expect(steps(page).filter({ hasText: 'Mist the cloth' })).toHaveCount(1)
   await expect(steps(page).filter({ hasText: /^\d+Thin coat \d of 3 into the cloth/ })).toHaveCount(3)
 
-  await takeIn(page, `Commode, ${project.name}`, {
+  await takeIn(page, `Commode, ${mark}`, {
     madeOf: 'solid wood, close-grained',
     onIt: 'oil paint',
     lead: 'painted before about 1980, or age unknown',
@@ -34,8 +36,8 @@ test('a slick cabinet, a linen footstool and a commode that may hold lead each g
   await expect(page.getByRole('radio', { name: 'Light distress' })).toHaveCount(0)
 })
 
-test('a step left out says at once what will not hold, and putting it back mends it', async ({ page }, { project }) => {
-  await takeIn(page, `Corner shelf, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+test('a step left out says at once what will not hold, and putting it back mends it', async ({ page, mark }) => {
+  await takeIn(page, `Corner shelf, ${mark}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   await page.getByRole('radio', { name: 'Two-colour distress' }).click()
   await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'clay paint' })
   await page.getByRole('button', { name: 'Aged with dark wax', exact: true }).click()
@@ -56,8 +58,8 @@ test('a step left out says at once what will not hold, and putting it back mends
   await expect(page.getByText(/will peel/)).toHaveCount(0)
 })
 
-test('a layer is dragged by hand and by keyboard, and what will not hold follows at once', async ({ page }, { project }) => {
-  await takeIn(page, `Music stool, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+test('a layer is dragged by hand and by keyboard, and what will not hold follows at once', async ({ page, mark }) => {
+  await takeIn(page, `Music stool, ${mark}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   await page.getByRole('radio', { name: 'Light distress' }).click()
   const titles = () => steps(page).evaluateAll((items) => items.map((item) => item.querySelector('.font-semibold')?.textContent))
   const before = await titles()
@@ -92,8 +94,8 @@ test('a layer is dragged by hand and by keyboard, and what will not hold follows
   await expect.poll(async () => (await titles()).findIndex((title) => title?.startsWith('Clear wax'))).toBe(wax - 3)
 })
 
-test('two ways stand side by side, and a shelf that lacks something gives a way of its own', async ({ page }, { project }) => {
-  await takeIn(page, `Meat safe, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+test('two ways stand side by side, and a shelf that lacks something gives a way of its own', async ({ page, mark }) => {
+  await takeIn(page, `Meat safe, ${mark}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   await page.getByRole('heading', { name: 'Other ways' }).click()
   await page.getByRole('button', { name: 'Side by side: Between coats: leave the texture' }).click()
   const table = page.getByRole('table', { name: /^This way beside: Between coats/ })
@@ -113,8 +115,8 @@ test('two ways stand side by side, and a shelf that lacks something gives a way 
   await expect(departed).toHaveCount(0)
 })
 
-test('a mind changed half-way keeps what is done and says what more it takes', async ({ page }, { project }) => {
-  const name = `Tea trolley, ${project.name}`
+test('a mind changed half-way keeps what is done and says what more it takes', async ({ page, mark }) => {
+  const name = `Tea trolley, ${mark}`
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'chalk-style paint' })
   await page.getByRole('button', { name: 'Kelp Jar', exact: true }).click()
@@ -139,10 +141,11 @@ test('a mind changed half-way keeps what is done and says what more it takes', a
   await expect(page.getByText('Coat 1 of 2, Kelp Jar').first()).toBeAttached()
 })
 
-test('a part seen late is added, and the desk says what it does to the whole piece before it is taken', async ({ page }, {
-  project,
+test('a part seen late is added, and the desk says what it does to the whole piece before it is taken', async ({
+  page,
+  mark,
 }) => {
-  const name = `Pier table, ${project.name}`
+  const name = `Pier table, ${mark}`
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   // alone it is the whole piece itself
   await expect(page.getByText(/^The whole piece:/)).toHaveCount(0)
@@ -170,8 +173,8 @@ test('a part seen late is added, and the desk says what it does to the whole pie
   expect(more).toBeLessThan(minutesIn(own))
 })
 
-test('three taps find polish over shellac, and the part and its log know it', async ({ page }, { project }) => {
-  await takeIn(page, `Work box, ${project.name}`, { madeOf: 'solid wood, close-grained' })
+test('three taps find polish over shellac, and the part and its log know it', async ({ page, mark }) => {
+  await takeIn(page, `Work box, ${mark}`, { madeOf: 'solid wood, close-grained' })
   await page.getByRole('link', { name: 'Find out what is on it' }).click()
   await expect(page.getByRole('heading', { name: /^Fingernail/ })).toBeVisible()
   await page.getByRole('button', { name: 'a smear comes off' }).click()
@@ -184,7 +187,7 @@ test('three taps find polish over shellac, and the part and its log know it', as
   await expect(page.getByText(/^Lead is possible: no dry abrasion/)).toBeVisible()
   await page.getByRole('button', { name: 'Write it on the part' }).click()
   await expect(page.getByText(/solid wood, close-grained, shellac/)).toBeVisible()
-  await page.getByRole('link', { name: `Work box, ${project.name}` }).click()
+  await page.getByRole('link', { name: `Work box, ${mark}` }).click()
   await expect(page.getByText(/alcohol on a white cloth, one minute: it goes soft or sticky/)).toBeVisible()
   await expect(page.getByText(/on it: not known yet → shellac/)).toBeVisible()
   await expect(page.getByText(/over it: not looked for → wax or polish/)).toBeVisible()
@@ -208,13 +211,13 @@ test('the house’s working hours are kept and what is no day is refused', async
   await expect(page.getByText('one painter, Monday to Saturday, 09:00 to 18:00')).toBeVisible()
 })
 
-test('the house method changes what is planned from then on', async ({ page }, { project }) => {
+test('the house method changes what is planned from then on', async ({ page, mark }, { project }) => {
   test.skip(project.name === 'phone', 'the house is one: two at once would undo each other')
   await page.goto('/house')
   await page.getByLabel('Wax', { exact: true }).selectOption({ label: 'off and buffed within the hour' })
   await page.getByRole('button', { name: 'Keep the method' }).click()
   await expect(page.getByText('Kept. Plans made from now on follow it.')).toBeVisible()
-  await takeIn(page, `Plate rack, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  await takeIn(page, `Plate rack, ${mark}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   await page.getByRole('radio', { name: 'Light distress' }).click()
   const off = steps(page).filter({ hasText: 'Massage off all the excess' })
   await expect(off).not.toContainText('then wait 24 h')
@@ -226,9 +229,10 @@ test('the house method changes what is planned from then on', async ({ page }, {
 
 test('a finish kept under a name is put on another piece, and a run found after a coat is mended into its plan', async ({
   page,
-}, { project }) => {
-  const recipe = `Salt over dusk, ${project.name}`
-  await takeIn(page, `Wine rack, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
+  mark,
+}) => {
+  const recipe = `Salt over dusk, ${mark}`
+  await takeIn(page, `Wine rack, ${mark}`, { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' })
   await page.getByRole('radio', { name: 'Two-colour distress' }).click()
   await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'chalk-style paint' })
   await page
@@ -246,7 +250,7 @@ test('a finish kept under a name is put on another piece, and a run found after 
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('button', { name: recipe })).toBeVisible()
 
-  await takeIn(page, `Boot bench, ${project.name}`, { madeOf: 'solid wood, close-grained', onIt: 'shellac' })
+  await takeIn(page, `Boot bench, ${mark}`, { madeOf: 'solid wood, close-grained', onIt: 'shellac' })
   await page.getByRole('heading', { name: 'House recipes' }).click()
   await page.getByRole('button', { name: recipe }).click()
   await expect(page.getByRole('radio', { name: 'Two-colour distress' })).toBeChecked()

@@ -1,6 +1,7 @@
 /** What must not get in, and what is told to whoever sent it: over the served app, by the ways a page and a device take. */
-import { type APIRequestContext, expect, type Page, test } from '@playwright/test'
+import { type APIRequestContext, expect, type Page } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
+import { test } from './named'
 
 const one = 'Hall settle'
 async function idOf(page: Page, name: string): Promise<string> {
@@ -92,10 +93,8 @@ test('money is figures alone: what was typed is kept, with what to do', async ({
   }
 })
 
-test('two people who end one step at once are both heard, and somebody says who counts', async ({ browser, page }, {
-  project,
-}) => {
-  const name = `Letter rack, ${project.name}`
+test('two people who end one step at once are both heard, and somebody says who counts', async ({ browser, page, mark }) => {
+  const name = `Letter rack, ${mark}`
   await page.goto('/pieces/new')
   await page.getByLabel('What it is').fill(name)
   await page.getByLabel('Called').fill('Body')
@@ -132,8 +131,8 @@ test('two people who end one step at once are both heard, and somebody says who 
   await expect(page.getByText('Two people ended this step.')).toBeHidden()
 })
 
-test('three who sell one piece at once: one does, the two others are told', async ({ browser, page }, { project }) => {
-  const name = `Egg cupboard, ${project.name}`
+test('three who sell one piece at once: one does, the two others are told', async ({ browser, page, mark }) => {
+  const name = `Egg cupboard, ${mark}`
   await page.goto('/pieces/new')
   await page.getByLabel('What it is').fill(name)
   await page.getByLabel('Called').fill('Body')

@@ -1,5 +1,6 @@
 /** The kinds of finishes that painters put together of layers, each on an article of its own: from the desk to the last step, and read in the record. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './named'
 import { takeIn } from './takeIn'
 import { lane, type Layer, putTogether, spanOf, steps, takeThisWay, workAll } from './work'
 
@@ -136,9 +137,9 @@ const finishes: Finish[] = [
 
 test.describe.configure({ mode: 'parallel' })
 for (const { article, layers, order } of finishes)
-  test(`${article}: ${layers.map(({ done }) => done.split(/[ ,]/)[0]).join(', ')}`, async ({ page }, { project }) => {
+  test(`${article}: ${layers.map(({ done }) => done.split(/[ ,]/)[0]).join(', ')}`, async ({ page, mark }) => {
     test.setTimeout(Number(process.env.SHORT ?? 240_000))
-    const name = `${article}, ${project.name}`
+    const name = `${article}, ${mark}`
     await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'bare' })
     await putTogether(page, layers)
     const planned = await steps(page).allTextContents()

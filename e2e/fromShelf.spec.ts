@@ -1,11 +1,12 @@
 /** What can I make with what is here: a look in a mix of what stands on the shelf, laid on the desk with its formula, and taken. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { expectAxeClean } from './axe'
+import { test } from './named'
 import { takeIn } from './takeIn'
 import { takeThisWay } from './work'
 
-test('a mix for a colour that no tin has, taken with its formula', async ({ page }, { project }) => {
-  const name = `Post box, ${project.name}`
+test('a mix for a colour that no tin has, taken with its formula', async ({ page, mark }) => {
+  const name = `Post box, ${mark}`
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'bare' })
   await page.getByRole('heading', { name: 'With what is here' }).click()
   const make = page.locator('details').filter({ has: page.getByRole('heading', { name: 'With what is here' }) })

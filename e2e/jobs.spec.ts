@@ -1,12 +1,14 @@
 /** Whole jobs through the screens, from the article at intake to the record: every step worked, hours, cost and layers read off the pages. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './named'
 import { begin, lane, layers, openLayer, spanOf, takenIn, takeThisWay, workAll, workOne, young } from './work'
 
-test('a set of four chairs: two colours and a ragged third, worn, worked to the end; one of them leaves', async ({ page }, {
-  project,
+test('a set of four chairs: two colours and a ragged third, worn, worked to the end; one of them leaves', async ({
+  page,
+  mark,
 }) => {
   test.setTimeout(300_000)
-  const name = `Four ladder-backs, ${project.name}`
+  const name = `Four ladder-backs, ${mark}`
   await begin(page, name, 'Chair', { is: 'solid wood, close-grained', on: 'varnish or polyurethane', lead: young })
   for (let k = 0; k < 3; k += 1) await page.getByRole('button', { name: 'One more: Alike ones of it' }).click()
   const piece = await takenIn(page, name)
@@ -49,9 +51,10 @@ test('a set of four chairs: two colours and a ragged third, worn, worked to the 
 
 test('a nursery chest with lead in question: nothing rubbed dry, a barrier, the same on all its parts, its record says so', async ({
   page,
-}, { project }) => {
+  mark,
+}) => {
   test.setTimeout(300_000)
-  const name = `Nursery chest, ${project.name}`
+  const name = `Nursery chest, ${mark}`
   await begin(page, name, 'Bedside cabinet', {
     is: 'solid wood, close-grained',
     on: 'oil paint',

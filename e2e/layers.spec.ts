@@ -1,6 +1,7 @@
 /** The painter's own layers: begun from a look, put together by hand, taken, found again, kept for the house; a list that can't be had says why. */
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { expectAxeClean } from './axe'
+import { test } from './named'
 import { takeIn } from './takeIn'
 
 const bare = { madeOf: 'solid wood, close-grained', onIt: 'bare' }
@@ -12,8 +13,9 @@ const steps = (page: Page) => page.getByRole('list', { name: 'Steps' }).getByRol
 
 test('two colours become three: a ragged coat of a mixed shade, gilt on the edges, each step where it belongs; found again as it was left', async ({
   page,
-}, { project }) => {
-  await takeIn(page, `Slant box, ${project.name}`, bare)
+  mark,
+}) => {
+  await takeIn(page, `Slant box, ${mark}`, bare)
   await page.getByRole('radio', { name: 'Two-colour distress' }).click()
   await page.getByLabel('Paint', { exact: true }).selectOption({ label: 'clay paint' })
   await page.getByRole('button', { name: 'Make the layers your own' }).click()
@@ -57,11 +59,11 @@ test('two colours become three: a ragged coat of a mixed shade, gilt on the edge
   await expectAxeClean(page)
 
   await page.getByRole('heading', { name: 'House recipes' }).click()
-  await page.getByLabel('Keep this finish as').fill(`Three in clay, ${project.name}`)
+  await page.getByLabel('Keep this finish as').fill(`Three in clay, ${mark}`)
   await page.getByRole('button', { name: 'Keep it' }).click()
-  await expect(page.getByRole('button', { name: `Three in clay, ${project.name}` })).toBeVisible()
+  await expect(page.getByRole('button', { name: `Three in clay, ${mark}` })).toBeVisible()
   await page.getByRole('button', { name: 'Take this way' }).click()
-  await expect(page.getByRole('heading', { level: 1, name: `Slant box, ${project.name}` })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: `Slant box, ${mark}` })).toBeVisible()
   await expect(page.getByText('Third Colour').first()).toBeVisible()
 
   await page.locator('a[href*="/plan/"]').first().click()
@@ -69,14 +71,14 @@ test('two colours become three: a ragged coat of a mixed shade, gilt on the edge
   await expect(rows(page).nth(2)).toContainText('about a third, here and there')
 
   // on another piece, from the house
-  await takeIn(page, `Slant box two, ${project.name}`, bare)
+  await takeIn(page, `Slant box two, ${mark}`, bare)
   await page.getByRole('heading', { name: 'House recipes' }).click()
-  await page.getByRole('button', { name: `Three in clay, ${project.name}` }).click()
+  await page.getByRole('button', { name: `Three in clay, ${mark}` }).click()
   await expect(rows(page)).toHaveCount(5)
 })
 
-test('a layer that can’t be had says why where it lies, and the nearest list is one tap away', async ({ page }, { project }) => {
-  await takeIn(page, `Slant box three, ${project.name}`, bare)
+test('a layer that can’t be had says why where it lies, and the nearest list is one tap away', async ({ page, mark }) => {
+  await takeIn(page, `Slant box three, ${mark}`, bare)
   await page.getByRole('radio', { name: 'Crackle' }).click()
   await page.getByRole('button', { name: 'Make the layers your own' }).click()
   // a whole coat over the crackle closes it
@@ -98,8 +100,9 @@ test('a layer that can’t be had says why where it lies, and the nearest list i
 
 test('a wrong entry is said in its layer, a double tap puts in one, a list laid aside is taken up again, and the keys alone do it all', async ({
   page,
-}, { project }) => {
-  await takeIn(page, `Slant box four, ${project.name}`, bare)
+  mark,
+}) => {
+  await takeIn(page, `Slant box four, ${mark}`, bare)
   await page.getByRole('radio', { name: 'Light distress' }).click()
   await page.getByRole('button', { name: 'Make the layers your own' }).click()
   await expect(rows(page)).toHaveCount(2)

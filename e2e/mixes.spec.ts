@@ -1,15 +1,17 @@
 /** Mixes end to end: a shade of tins made up, laid, and what is left of it kept as a tin; stripes set out, their tape counted. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { expectAxeClean } from './axe'
 import { openDiffering } from './browser'
+import { test } from './named'
 import { takeIn } from './takeIn'
 import { lane, layers, openLayer, openRow, putTogether, rows, steps, takeThisWay, workOne } from './work'
 
-test('three tins become a shade by parts, mixed from each; what is left is kept as a tin with its formula', async ({ page }, {
-  project,
+test('three tins become a shade by parts, mixed from each; what is left is kept as a tin with its formula', async ({
+  page,
+  mark,
 }) => {
-  const name = `Hymn box, ${project.name}`
-  const shade = `Dusk, ${project.name}`
+  const name = `Hymn box, ${mark}`
+  const shade = `Dusk, ${mark}`
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'bare' })
   await putTogether(page, [{ done: 'Paint', with: 'chalk-style paint', colour: [shade, '#888888'], often: 'once' }])
   const sheet = openLayer(page)
@@ -70,10 +72,11 @@ test('three tins become a shade by parts, mixed from each; what is left is kept 
   await expect(page.getByText(/90 ml, .* 3 : 1 : 2/)).toBeVisible()
 })
 
-test('stripes by count, width and gap are drawn on their face, their tape counted and said at its step', async ({ page }, {
-  project,
+test('stripes by count, width and gap are drawn on their face, their tape counted and said at its step', async ({
+  page,
+  mark,
 }) => {
-  const name = `Rope chest, ${project.name}`
+  const name = `Rope chest, ${mark}`
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'bare' })
   await putTogether(page, [
     { done: 'Paint', with: 'chalk mineral paint', colour: ['Ferry Slate', '#3d5661'], often: 'twice' },

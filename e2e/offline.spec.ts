@@ -188,6 +188,28 @@ test('fourteen entries on two devices without a connection are stored once each,
   await two.close()
 })
 
+test('a device that never looked at the week plans it without a connection', async () => {
+  const context = await device('')
+  const page = await ready(context)
+  // what works out of the page's sight is kept by its name, before anybody asked for it
+  const workers = () =>
+    page.evaluate(async () => {
+      const kept = await (await caches.open('itinerum-code')).keys()
+      return kept.filter(({ url }) => /worker/.test(url)).length
+    })
+  await expect.poll(workers, { timeout: 90_000 }).toBeGreaterThan(0)
+  const errors: string[] = []
+  page.on('console', (message) => {
+    if (message.type() === 'error' && /worker/i.test(message.text())) errors.push(message.text())
+  })
+  await context.setOffline(true)
+  await page.goto(`${own.address()}/week`)
+  // only what was planned to its end says so
+  await expect(page.getByText(/No week is (better|more than)/)).toBeVisible({ timeout: 40_000 })
+  expect(errors).toEqual([])
+  await context.close()
+})
+
 test('what one device writes, another shows within two seconds, and again after the server was gone', async ({ browser }) => {
   test.setTimeout(180_000)
   const [one, two] = [await browser.newContext(), await browser.newContext()]

@@ -1,5 +1,6 @@
 /** A part put right, taken out and put back, and four chairs of which one leaves: all of it in the log. */
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from './named'
 
 async function takeIn(page: Page, name: string, parts: { called: string; alike: string }[]) {
   await page.goto('/pieces/new')
@@ -18,8 +19,9 @@ async function takeIn(page: Page, name: string, parts: { called: string; alike: 
 
 test('a part’s use, count and measurements are put right; taken out its log stays; put back it stands as it was', async ({
   page,
-}, { project }) => {
-  const name = `Plate rack, ${project.name}`
+  mark,
+}) => {
+  const name = `Plate rack, ${mark}`
   await takeIn(page, name, [
     { called: 'Frame', alike: '1' },
     { called: 'Board', alike: '2' },
@@ -64,13 +66,13 @@ test('a part’s use, count and measurements are put right; taken out its log st
   await expect(page.getByText(/Too far gone/)).toBeVisible()
 })
 
-test('of four chairs one leaves with its quarter of what they cost, and three stay', async ({ page }, { project }) => {
-  const name = `Four chairs, ${project.name}`
+test('of four chairs one leaves with its quarter of what they cost, and three stay', async ({ page, mark }) => {
+  const name = `Four chairs, ${mark}`
   await takeIn(page, name, [{ called: 'Chair', alike: '4' }])
   const set = page.url()
   await expect(page.getByText('£80.00').first()).toBeVisible()
   await page.getByRole('link', { name: 'Split the set' }).click()
-  await page.getByLabel('What leaves is called').fill(`One chair, ${project.name}`)
+  await page.getByLabel('What leaves is called').fill(`One chair, ${mark}`)
   const leaving = page.getByLabel('Of chair leave')
   await expect(leaving).toHaveValue('1')
   for (const [typed, said] of [
@@ -85,7 +87,7 @@ test('of four chairs one leaves with its quarter of what they cost, and three st
   }
   await leaving.fill('1')
   await page.getByRole('button', { name: 'Split it off' }).click()
-  await expect(page.getByRole('heading', { level: 1, name: `One chair, ${project.name}` })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: `One chair, ${mark}` })).toBeVisible()
   await expect(page.getByText('£20.00').first()).toBeVisible()
   await page.goto(set)
   await expect(page.getByText(/£60(\.00)?\b/).first()).toBeVisible()

@@ -1,11 +1,12 @@
 /** When a piece could be ready: asked at the desk before the way is taken, and where it is promised. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { expectAxeClean } from './axe'
+import { test } from './named'
 import { takeIn } from './takeIn'
 import { takeThisWay, young } from './work'
 
-test('the desk says by when it is ready in 80 of 100 weeks; the day is taken as the promise', async ({ page }, { project }) => {
-  const name = `Tea trolley, ${project.name}`
+test('the desk says by when it is ready in 80 of 100 weeks; the day is taken as the promise', async ({ page, mark }) => {
+  const name = `Tea trolley, ${mark}`
   await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'bare', lead: young })
   const ready = page.getByRole('region', { name: 'When could it be ready?' })
   await ready.getByRole('button', { name: 'When could it be ready?' }).click()

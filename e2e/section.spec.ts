@@ -1,6 +1,7 @@
 /** The section as the editor: layers tapped, pulled and moved by keys on the drawing; what the rules put in refused at its joint; steps of one's own; a draft that stays. */
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { expectAxeClean } from './axe'
+import { test } from './named'
 import { takeIn } from './takeIn'
 
 const varnished = { madeOf: 'solid wood, close-grained', onIt: 'varnish or polyurethane' }
@@ -15,8 +16,11 @@ async function gripOf(page: Page, name: RegExp) {
   await layer.first().scrollIntoViewIfNeeded()
   return layer.first().evaluate((element) => {
     const path = element as SVGPathElement
-    const ends = /^M[\d.]+ ([\d.]+).*L0 ([\d.]+)Z$/.exec(path.getAttribute('d') ?? '')
-    const middle = (Number(ends?.[1]) + Number(ends?.[2])) / 2
+    const box = path.getBBox()
+    const within = Array.from({ length: Math.ceil(box.height * 2) }, (_, k) => box.y + k / 2).filter((at) =>
+      path.isPointInFill(new DOMPoint(6, at)),
+    )
+    const middle = within[Math.floor(within.length / 2)] ?? NaN
     const { x, y } = new DOMPoint(6, middle).matrixTransform(path.getScreenCTM() ?? undefined)
     return { x, y }
   })
@@ -30,9 +34,10 @@ async function twoColours(page: Page, name: string) {
 
 test('a layer is pulled to another place, what it asks for is said, and it is undone; it is tapped and stands open', async ({
   page,
+  mark,
 }, { project }) => {
   test.skip(project.name === 'phone', 'by mouse; a finger’s is below')
-  await twoColours(page, `Linen press, ${project.name}`)
+  await twoColours(page, `Linen press, ${mark}`)
   const before = await names(page)
   expect(before[0]).toMatch(/^Coat, Ferry Slate/)
   const [lower, upper] = [await gripOf(page, /^Coat, Ferry Slate/), await gripOf(page, /^Coat, Oat Husk/)]
@@ -67,11 +72,11 @@ test('a layer is pulled to another place, what it asks for is said, and it is un
   await expectAxeClean(page)
 })
 
-test('a finger that rests on a layer takes hold of it, one that moves at once scrolls the page', async ({ page }, {
+test('a finger that rests on a layer takes hold of it, one that moves at once scrolls the page', async ({ page, mark }, {
   project,
 }) => {
   test.skip(project.name !== 'phone', 'by finger')
-  await twoColours(page, `Linen press, ${project.name}`)
+  await twoColours(page, `Linen press, ${mark}`)
   const before = await names(page)
   const [lower, upper] = [await gripOf(page, /^Coat, Ferry Slate/), await gripOf(page, /^Coat, Oat Husk/)]
   const touch = await page.context().newCDPSession(page)
@@ -97,10 +102,11 @@ test('a finger that rests on a layer takes hold of it, one that moves at once sc
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0)
 })
 
-test('the drawing by keys alone: from layer to layer, moved, laid once more, opened, taken out, undone', async ({ page }, {
-  project,
+test('the drawing by keys alone: from layer to layer, moved, laid once more, opened, taken out, undone', async ({
+  page,
+  mark,
 }) => {
-  await twoColours(page, `Linen box, ${project.name}`)
+  await twoColours(page, `Linen box, ${mark}`)
   const before = await names(page)
   const wear = page.locator('svg').getByRole('button', { name: /^Wear it back/ })
   await wear.focus()
@@ -121,8 +127,8 @@ test('the drawing by keys alone: from layer to layer, moved, laid once more, ope
   await expect.poll(() => names(page)).toEqual(before)
 })
 
-test('what the rules put in is refused at its joint, with what that means, and put back', async ({ page }, { project }) => {
-  await twoColours(page, `Linen chest, ${project.name}`)
+test('what the rules put in is refused at its joint, with what that means, and put back', async ({ page, mark }) => {
+  await twoColours(page, `Linen chest, ${mark}`)
   await page.getByRole('button', { name: 'Make the layers your own' }).click()
   await layers(page).getByText('before it: thin clear between the colours').click()
   await layers(page).getByRole('button', { name: 'Leave out: Thin clear between the colours' }).click()
@@ -136,8 +142,8 @@ test('what the rules put in is refused at its joint, with what that means, and p
   await expect(layers(page).getByText('This colour will mix')).toHaveCount(0)
 })
 
-test('a layer is split into two', async ({ page }, { project }) => {
-  await twoColours(page, `Linen box two, ${project.name}`)
+test('a layer is split into two', async ({ page, mark }) => {
+  await twoColours(page, `Linen box two, ${mark}`)
   await page.getByRole('button', { name: 'Make the layers your own' }).click()
   await layers(page)
     .getByText(/Coat, Oat Husk/)
@@ -150,8 +156,9 @@ test('a layer is split into two', async ({ page }, { project }) => {
 
 test('steps of one’s own, minutes and a wait of one’s own, a step once more: taken, shown as the painter’s, and found again', async ({
   page,
-}, { project }) => {
-  const name = `Hat stand, ${project.name}`
+  mark,
+}) => {
+  const name = `Hat stand, ${mark}`
   await takeIn(page, name, varnished)
   const own = page.getByText('A step of your own')
   await own.click()
@@ -198,8 +205,8 @@ test('steps of one’s own, minutes and a wait of one’s own, a step once more:
   await expect(steps(page).filter({ hasText: 'Glue the foot' })).toHaveCount(0)
 })
 
-test('a desk that is left before its plan is taken is found as it was, and put away', async ({ page }, { project }) => {
-  await takeIn(page, `Shoe rack, ${project.name}`, varnished)
+test('a desk that is left before its plan is taken is found as it was, and put away', async ({ page, mark }) => {
+  await takeIn(page, `Shoe rack, ${mark}`, varnished)
   await page.getByRole('radio', { name: 'Light distress' }).click()
   await page.getByRole('button', { name: 'Make the layers your own' }).click()
   await page.getByRole('button', { name: 'Put a layer below all' }).click()

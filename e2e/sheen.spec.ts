@@ -1,13 +1,15 @@
 /** How much it shines: wished at the desk, in the steps, in what is to be bought, on the coat's sheet, in the offer and in the record. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { expectAxeClean } from './axe'
+import { test } from './named'
 import { begin, lane, steps, takenIn, takeThisWay, workOne } from './work'
 
 test('dead flat is wished for: cleared instead of waxed, its own tin to buy; laid in satin it is told; offer and record say it', async ({
   page,
-}, { project }) => {
+  mark,
+}) => {
   test.setTimeout(300_000)
-  const name = `Flat bedside ${project.name}`
+  const name = `Flat bedside ${mark}`
   await begin(page, name, 'Bedside cabinet', { is: 'solid wood, close-grained', on: 'bare' })
   await page.getByLabel('Client, for a commission').fill('The Ferrow household')
   const piece = await takenIn(page, name)

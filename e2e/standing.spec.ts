@@ -1,10 +1,12 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './named'
 import { begin, lane, takenIn, takeThisWay, workOne } from './work'
 
 test('the piece itself is the place for what is wrong: a tap on a drawer says where, by keys too, and it stands there', async ({
   page,
-}, { project }) => {
-  const name = `Collector’s chest, ${project.name}`
+  mark,
+}) => {
+  const name = `Collector’s chest, ${mark}`
   await begin(page, name, 'Chest of drawers', { is: 'solid wood, close-grained', on: 'varnish or polyurethane' })
   await takenIn(page, name)
   const drawing = page.getByRole('group', { name: `${name}, from the front` })
@@ -50,8 +52,8 @@ test('the piece itself is the place for what is wrong: a tap on a drawer says wh
   await expect(drawn).toBeFocused()
 })
 
-test('stripper is counted down section by section, and says what follows it up', async ({ page }, { project }) => {
-  const name = `Map cabinet, ${project.name}`
+test('stripper is counted down section by section, and says what follows it up', async ({ page, mark }) => {
+  const name = `Map cabinet, ${mark}`
   await page.clock.install()
   await begin(page, name, 'Chest of drawers', { is: 'solid wood, close-grained', on: 'varnish or polyurethane' })
   await takenIn(page, name)

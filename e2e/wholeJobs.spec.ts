@@ -1,5 +1,6 @@
 /** Whole jobs through the screens, from intake to the record: turned pillars and loose leaves, vinyl, glass doors, a commission. */
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from './named'
 import { begin, lane, putTogether, spanOf, steps, takenIn, takeThisWay, workAll, workOne, young } from './work'
 
 /** What the pages say a job came to: told in the run's own lines. */
@@ -39,9 +40,10 @@ const isWood = { is: 'solid wood, close-grained', on: 'varnish or polyurethane' 
 
 test('a tea table on turned pillars, two loose leaves: stripped, washed, oiled; its pillars take longer than its flats, its leaves are turned', async ({
   page,
-}, { project }) => {
+  mark,
+}) => {
   test.setTimeout(Number(process.env.SHORT ?? 300_000))
-  const name = `Tea table, ${project.name}`
+  const name = `Tea table, ${mark}`
   await begin(page, name, 'Small table', isWood)
   const piece = await takenIn(page, name)
   const long = { shape: 'turned leg', lengths: { Thickness: '12', Length: '60' } }
@@ -101,9 +103,9 @@ test('a tea table on turned pillars, two loose leaves: stripped, washed, oiled; 
   await expect(page.getByText('drying oil').first()).toBeVisible()
 })
 
-test('an upholstered hall bench: its vinyl painted and waxed, nothing of wood said to it', async ({ page }, { project }) => {
+test('an upholstered hall bench: its vinyl painted and waxed, nothing of wood said to it', async ({ page, mark }) => {
   test.setTimeout(Number(process.env.SHORT ?? 300_000))
-  const name = `Hall bench, ${project.name}`
+  const name = `Hall bench, ${mark}`
   await begin(page, name, 'Stool or bench', { is: 'leather or vinyl', on: 'bare' })
   // in a hall it is sat on for a shoe: a seat of every day would be covered anew, and says so
   await page.locator('details:has([name="parts.0.use"]) > summary').last().click()
@@ -134,9 +136,10 @@ test('an upholstered hall bench: its vinyl painted and waxed, nothing of wood sa
 
 test('a bare cabinet with glass doors: panes masked before the paint, milk paint on bare wood; its doors turned between their sides', async ({
   page,
-}, { project }) => {
+  mark,
+}) => {
   test.setTimeout(Number(process.env.SHORT ?? 300_000))
-  const name = `Glass cabinet, ${project.name}`
+  const name = `Glass cabinet, ${mark}`
   await begin(page, name, 'Cabinet with doors', { is: 'solid wood, close-grained', on: 'bare' })
   await page.getByRole('button', { name: 'One more: Panes and mirrors to mask' }).click()
   await page.getByRole('button', { name: 'One more: Panes and mirrors to mask' }).click()
@@ -166,11 +169,12 @@ test('a bare cabinet with glass doors: panes masked before the paint, milk paint
   await expect(page.getByText('first side').first()).toBeVisible()
 })
 
-test('a commission: the top stays as it is, the rest is painted; delivered and handed over, its paper says so', async ({ page }, {
-  project,
+test('a commission: the top stays as it is, the rest is painted; delivered and handed over, its paper says so', async ({
+  page,
+  mark,
 }) => {
   test.setTimeout(Number(process.env.SHORT ?? 300_000))
-  const name = `Lamp table, ${project.name}`
+  const name = `Lamp table, ${mark}`
   await begin(page, name, 'Small table', isWood)
   await page.getByLabel('From', { exact: true }).selectOption({ label: 'commission' })
   await page.getByLabel('Client, for a commission').fill('Wenna of the mill')

@@ -153,7 +153,7 @@ const write = (device: Device) => {
 }
 const stop = new AbortController()
 let [refused, listening] = [0, 0]
-/** Hears of changes, and reads its page anew within a moment of its own, as the app does. */
+/** Hears of changes, and reads its page anew after a moment, as the app does. */
 async function listen(device: Device): Promise<void> {
   let response = await fetch(`${address}/api/live`, { headers: { cookie: device.cookie }, signal: stop.signal })
   // refused by a crowd, it comes again as the app does
@@ -169,13 +169,10 @@ async function listen(device: Device): Promise<void> {
     const told = [...decoder.decode(chunk).matchAll(/event: changed\ndata: \S+/g)]
     if (told.length === 0) continue
     device.heard += told.length
-    timer ??= setTimeout(
-      () => {
-        timer = undefined
-        if (!isOver) void read(device, 'again')
-      },
-      250 + Math.random() * 250,
-    )
+    timer ??= setTimeout(() => {
+      timer = undefined
+      if (!isOver) void read(device, 'again')
+    }, 250)
   }
 }
 async function live(device: Device): Promise<void> {

@@ -114,7 +114,7 @@ const views: [name: string, path: string, viewport: typeof wide, scheme: 'light'
     ['client', `${bookcase}/client`, phone, 'light', openAsClient],
     ['air', '/air', wide, 'light'],
     ['intake', '/pieces/new', wide, 'light', beginChest],
-    ['week', '/week', wide, 'light', (on) => on.getByText(/No week is more than/).waitFor()],
+    ['week', '/week', wide, 'light', (on) => on.getByText(/No week is (better|more than)/).waitFor()],
     ['kerb', '/kerb', phone, 'light', standAtKerb],
     ['house', '/house', wide, 'light'],
     // last: whoever stands before the door is not in

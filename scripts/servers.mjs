@@ -15,13 +15,14 @@ if (cluster.isPrimary) {
   cluster.setupPrimary({ exec: next, args: words })
   let quick = 0
   let isOver = false
-  const begin = () => {
+  // what each does by the clock it does at a moment of its own
+  const begin = (k) => {
     const begunMs = Date.now()
-    cluster.fork().once('exit', () => {
+    cluster.fork({ ITINERUM_MOMENT: String(k / Number(howMany)) }).once('exit', () => {
       if (isOver) return
       quick = Date.now() - begunMs < quickMs ? quick + 1 : 0
       if (quick >= mostQuick) process.exit(1)
-      begin()
+      begin(k)
     })
   }
   for (const signal of ['SIGTERM', 'SIGINT'])
@@ -30,5 +31,5 @@ if (cluster.isPrimary) {
       for (const worker of Object.values(cluster.workers ?? {})) worker?.kill('SIGTERM')
       process.exit(0)
     })
-  for (let k = 0; k < Number(howMany); k += 1) begin()
+  for (let k = 0; k < Number(howMany); k += 1) begin(k)
 }

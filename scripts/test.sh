@@ -11,7 +11,7 @@ told=
 reports=$(mktemp -d "${TMPDIR:-/tmp}/itinerum-test.XXXXXX")
 wanted=("$@")
 [ ${#wanted[@]} -gt 0 ] || wanted=(types lint format unit slow database browser)
-[ "${wanted[*]}" != quick ] || { wanted=(types lint unit); export ITINERUM_LINT=quick; }
+[ "${wanted[*]}" != quick ] || { wanted=(unit types lint); export ITINERUM_QUICK=yes; }
 wants() { case " ${wanted[*]} " in *" $1 "*) return 0 ;; *) return 1 ;; esac; }
 # what the machine must have is asked for before anything that takes long
 if wants database || wants browser; then need_postgres; fi
@@ -23,10 +23,25 @@ tell() { # NAME COMMAND…: keeps what the command prints for the end
   local name=$1; shift
   told+="── failed in $name"$'\n'"$("$@")"$'\n'
 }
+beside() { # NAME COMMAND…: begins it; `once` of the same name waits for it
+  local name=$1; shift
+  ("$@" >"$reports/$name.log" 2>&1; echo $? >"$reports/$name.status") &
+  begun+=("$name:$!")
+}
+begun=()
+ended() { # NAME COMMAND…: how the command ends, or what was begun of that name
+  local name=$1 each; shift
+  for each in ${begun[@]+"${begun[@]}"}; do
+    [ "${each%%:*}" = "$name" ] || continue
+    wait "${each##*:}"
+    return "$(cat "$reports/$name.status")"
+  done
+  "$@" >"$reports/$name.log" 2>&1
+}
 once() { # NAME COMMAND…: counts as one
   local name=$1; shift
   say "── $name"
-  if "$@" >"$reports/$name.log" 2>&1; then passed=$((passed + 1)); say "   passed"; else failed=$((failed + 1)); tail -n 60 "$reports/$name.log"; say "   failed"; tell "$name" tail -n 20 "$reports/$name.log"; fi
+  if ended "$name" "$@"; then passed=$((passed + 1)); say "   passed"; else failed=$((failed + 1)); tail -n 60 "$reports/$name.log"; say "   failed"; tell "$name" tail -n 20 "$reports/$name.log"; fi
 }
 counted() { # NAME COMMAND…: counts what its JSON report says
   local name=$1 before=$failed; shift
@@ -52,7 +67,7 @@ unhandled() { # LOG STATUS: what a runner says that ends badly although every te
   grep -nE -A 25 'Unhandled|Uncaught|Error:|error was not a part' "$1" | grep -vE '✓|database connection lost' | tail -n 60
 }
 linted() { # the linters, and that the second really looked at the code
-  node_modules/.bin/eslint . --max-warnings 0 &&
+  node_modules/.bin/eslint . --max-warnings 0 ${ITINERUM_QUICK:+--cache --cache-strategy content --cache-location .next/cache/eslint-quick} &&
     node_modules/.bin/depcruise src --config .dependency-cruiser.cjs | tee "$reports/modules" &&
     [ "$(grep -oE '[0-9]+ modules' "$reports/modules" | tail -n 1 | cut -d' ' -f1)" -gt 100 ]
 }
@@ -99,6 +114,8 @@ played() { # NAME PROJECT…
 latest=3000
 jobs() { played jobs --project=phone-jobs; }
 
+# two of these keep to one processor each, and the third is as long as both
+[ -z "${ITINERUM_QUICK:-}" ] || { beside lint linted; beside types typed; }
 for suite in "${wanted[@]}"; do
   case "$suite" in
     types) once types typed ;;

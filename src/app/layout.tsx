@@ -1,9 +1,11 @@
 import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import type { ReactNode } from 'react'
+import { preload } from 'react-dom'
 import { SectionTextures } from '@/ui/drawing/SectionTextures'
 import { EarlyTaps } from '@/ui/frame/EarlyTaps'
 import { StyleNonce } from '@/ui/frame/StyleNonce'
+import { fonts } from './fonts'
 import { themeOf } from './theme'
 import './globals.css'
 
@@ -15,6 +17,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export const dynamic = 'force-dynamic'
 
 export default async function Layout({ children }: { children: ReactNode }) {
+  for (const font of fonts) preload(font, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' })
   const nonce = (await headers()).get('x-nonce')
   return (
     <html lang="en-GB" data-theme={themeOf(await cookies()) ?? undefined}>

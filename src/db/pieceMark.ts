@@ -7,11 +7,21 @@ import { many, query } from './rows'
 
 const markRow = z.object({ id: z.string(), mark: z.string(), withMoney: z.boolean() })
 const marks = query('the mark of a piece', markRow, 'select piece_id as id, mark, with_money as "withMoney" from piece_marks($1)')
+const openMarks = query(
+  'the mark of a piece',
+  markRow,
+  `select piece_id as id, mark, with_money as "withMoney"
+   from piece_marks(array(select id from piece where ended_at is null))`,
+)
 /** Another mark after every change; who sees no money reads another file under it. */
 export type PieceMark = Omit<z.output<typeof markRow>, 'id'>
+const byPiece = (rows: readonly z.output<typeof markRow>[]): Map<PieceId, PieceMark> =>
+  new Map(rows.map(({ id, ...mark }) => [id, mark]))
 /** The marks of the pieces given, for whoever asks; none of those that are read by rules of their own, as by a client's link. */
 export const listPieceMarks = async (client: Client, ids: readonly PieceId[]): Promise<Map<PieceId, PieceMark>> =>
-  new Map((await many(client, marks, [ids])).map(({ id, ...mark }) => [id, mark]))
+  byPiece(await many(client, marks, [ids]))
+/** The same of every piece in the workshop. */
+export const listOpenMarks = async (client: Client): Promise<Map<PieceId, PieceMark>> => byPiece(await many(client, openMarks))
 
 /** What was read of pieces, each with the mark it was read under; by piece and by how much of it is seen. */
 export type KeptOfPieces<T extends object> = Kept<string, { mark: string; read: T }>

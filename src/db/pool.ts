@@ -45,6 +45,8 @@ export function makePool(connectionString: string, max = 10): pg.Pool {
     types,
     // a crowd waits its turn; who comes when it is too long is sent away at the door
     connectionTimeoutMillis: 20_000,
+    // the first answers of a connection take several times as long as those after: it is kept through a lull
+    idleTimeoutMillis: 5 * 60_000,
     application_name: 'itinerum',
     pipeline: true,
     // compiling a statement takes ten times as long as any of these runs
@@ -135,6 +137,21 @@ const transaction = <F, T>(
 export const onConnection = <T>(pool: pg.Pool, work: (client: Client) => Promise<T>): Promise<T> =>
   whileHeld(pool, ({ client }) => work(client))
 
+/** What is asked at once goes out as one writing: each by itself would wake the server as often. */
+function together({ connection: { stream } }: pg.PoolClient): <T>(ask: () => T) => T {
+  let isOpen = false
+  return (ask) => {
+    if (!isOpen) {
+      isOpen = true
+      stream.cork()
+      process.nextTick(() => {
+        isOpen = false
+        stream.uncork()
+      })
+    }
+    return ask()
+  }
+}
 interface Held {
   client: Client
   /** says that the connection is good for nothing any more */
@@ -149,11 +166,12 @@ async function whileHeld<T>(pool: pg.Pool, work: (held: Held) => Promise<T>): Pr
   const lost = (error: Error) => (broken = error)
   own.on('error', lost)
   let isHeld = true
+  const ask = together(own)
   const query = (...asked: Parameters<Client['query']>) =>
-    isHeld ? own.query(...asked) : Promise.reject(new Error('asked over a connection that was given back'))
+    isHeld ? ask(() => own.query(...asked)) : Promise.reject(new Error('asked over a connection that was given back'))
   const last = (statement: string) => {
     isHeld = false
-    return own.query(statement)
+    return ask(() => own.query(statement))
   }
   try {
     return await work({ client: { query: query as unknown as Client['query'] }, lost, last })

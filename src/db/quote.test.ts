@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import pg from 'pg'
+import type pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { accept } from '@/core/price/offer'
@@ -19,7 +19,7 @@ import {
   takeNotice,
   takeRefusal,
 } from './payment'
-import { type Client, inSession, SignedOut, troubleOf } from './pool'
+import { type Client, inSession, makePool, SignedOut, troubleOf } from './pool'
 import { addQuote, addQuoteAnswer, findAccepted, listQuotes, type NewAnswer, readAccepted, withdrawQuote } from './quote'
 import { freshSecret } from './secret'
 
@@ -31,7 +31,7 @@ let other: Whole
 const link = { id: uuidv7(), secret: freshSecret() }
 beforeAll(async () => {
   db = await makeDatabase()
-  notices = new pg.Pool({ connectionString: testOwnerUrl(db.name), max: 5 })
+  notices = makePool(testOwnerUrl(db.name), 5)
   own = wholePiece()
   other = wholePiece()
   await db.as(db.here, async (client) => {

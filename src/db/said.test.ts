@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { dayStretches } from '@/core/log/labour'
+import { dayStretches } from '@/core/log/workSpans'
 import type { StudioId } from '@/core/measure/named'
 import type { Plan } from '@/core/piece/piece'
 import { type SnagSum, sumSnags } from '@/core/piece/snags'

@@ -22,6 +22,15 @@ const whole: SerwistPlugin = {
   cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),
 }
 
+/**
+ * A worker is told by what stands behind the # in its address what else to fetch. One that was kept by its name alone has an address of its
+ * own without it; what has none takes the one that was asked for.
+ */
+const asAsked: SerwistPlugin = {
+  handlerWillRespond: ({ request, response }) =>
+    Promise.resolve(/worker$/.test(request.destination) ? new Response(response.body, response) : response),
+}
+
 /** Photographs that the phone hands over never leave the device by this: they wait on it until somebody says whose they are. */
 self.addEventListener('fetch', (event) => {
   const { request } = event
@@ -68,7 +77,7 @@ const serwist = new Serwist({
       matcher: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith('/_next/static/'),
       handler: new CacheFirst({
         cacheName: codeCache,
-        plugins: [new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 90 * 86_400 })],
+        plugins: [asAsked, new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 90 * 86_400 })],
       }),
     },
     {

@@ -2,10 +2,11 @@
 import 'server-only'
 import { climatesOf, homeOf, type Room } from '@/core/climate/rooms'
 import type { Learned } from '@/core/learn/learned'
-import { workSpans, workStretches } from '@/core/log/labour'
+import { workSpans, workStretches } from '@/core/log/workSpans'
 import type { PieceFile } from '@/core/piece/piece'
 import { workOf } from '@/core/piece/work'
-import { listLearned, listReadings, listRooms } from '@/db/climate'
+import { listReadings, listRooms } from '@/db/climate'
+import { listLearned } from '@/db/dryingFigures'
 import { listOtherWork } from '@/db/entry'
 import type { Client } from '@/db/pool'
 import { getStudio, listLabelled } from '@/db/studio'
@@ -42,29 +43,30 @@ export async function loadLearned(client: Client): Promise<Learned> {
   return { ...learned, labels }
 }
 
-/** What journeys are read in beside the pieces themselves and the air. */
-async function loadAround(client: Client, files: readonly PieceFile[]) {
+/** What pieces are read in, whichever they are: asked for together with them. */
+export async function loadWorkplace(client: Client) {
+  const [studio, learned, rooms] = await Promise.all([getStudio(client), loadLearned(client), listRooms(client)])
+  return { studio, learned, rooms }
+}
+export type Workplace = Awaited<ReturnType<typeof loadWorkplace>>
+
+function listOthers(client: Client, files: readonly PieceFile[]) {
   const logs = files.map((file) => workOf(file).log)
-  const [studio, learned, others] = await Promise.all([
-    getStudio(client),
-    loadLearned(client),
-    listOtherWork(
-      client,
-      files.map(({ piece }) => piece.id),
-      workStretches(logs),
-      workSpans(logs),
-    ),
-  ])
-  return { studio, learned, others }
+  return listOtherWork(
+    client,
+    files.map(({ piece }) => piece.id),
+    workStretches(logs),
+    workSpans(logs),
+  )
 }
 /** What journeys of pieces are read in that still dry. */
-export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[]) {
-  const inAir = async () => {
-    const rooms = await listRooms(client)
-    return { rooms, climates: climatesOf(await listAir(client, nowMs, files, rooms), rooms) }
-  }
-  const [around, air] = await Promise.all([loadAround(client, files), inAir()])
-  return { ...around, ...air }
+export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[], workplace: Workplace) {
+  const { rooms } = workplace
+  const [others, air] = await Promise.all([listOthers(client, files), listAir(client, nowMs, files, rooms)])
+  return { ...workplace, others, climates: climatesOf(air, rooms) }
 }
-/** The same for pieces that have left: nothing on them dries. */
-export const loadContextOfLeft = loadAround
+/** What journeys of pieces are read in that have left: nothing on them dries. */
+export async function loadContextOfLeft(client: Client, files: readonly PieceFile[]) {
+  const [studio, learned, others] = await Promise.all([getStudio(client), loadLearned(client), listOthers(client, files)])
+  return { studio, learned, others }
+}

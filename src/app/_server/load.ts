@@ -13,12 +13,12 @@ import type { PieceFile } from '@/core/piece/piece'
 import type { Product, ShelfLot } from '@/core/stock/product'
 import { listRooms } from '@/db/climate'
 import { listMixLog } from '@/db/entry'
-import { listOpenPieces, listPieces, type PieceCursor } from '@/db/piece'
+import { listPieces, type PieceCursor } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
 import { listChannels, listProducts } from '@/db/studio'
-import { daysAgo, loadContext } from './context'
-import { readPieceFile, readPieceFiles } from './pieceFiles'
+import { daysAgo, loadContext, loadWorkplace, type Workplace } from './context'
+import { readOpenFiles, readPieceFile, readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
 /** a mix that keeps is looked for no longer */
@@ -30,8 +30,8 @@ export interface Workshop {
   nowMs: number
 }
 
-async function readWorkshop(client: Client, nowMs: number, files: readonly PieceFile[]): Promise<Workshop> {
-  const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, files)
+async function readWorkshop(client: Client, nowMs: number, files: readonly PieceFile[], workplace: Workplace): Promise<Workshop> {
+  const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, files, workplace)
   const climateOf = ({ piece }: PieceFile) => climateIn(climates, piece.roomId, rooms)
   return {
     studio,
@@ -42,7 +42,10 @@ async function readWorkshop(client: Client, nowMs: number, files: readonly Piece
 
 /** Every piece in the workshop. */
 export const loadWorkshop = (): Promise<Workshop> =>
-  readStudio(async (client) => readWorkshop(client, Date.now(), await readPieceFiles(client, await listOpenPieces(client))))
+  readStudio(async (client) => {
+    const [files, workplace] = await Promise.all([readOpenFiles(client), loadWorkplace(client)])
+    return readWorkshop(client, Date.now(), files, workplace)
+  })
 
 export interface PiecesPage extends Workshop {
   /** in the order they are shown: those here, then those that have left */
@@ -54,13 +57,16 @@ export interface PiecesPage extends Workshop {
 export const loadPieces = (asked: { limit: number; sought: string; after: PieceCursor | null }): Promise<PiecesPage> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const found = await listPieces(client, { ...asked, limit: asked.limit + 1 })
-    const shown = found.slice(0, asked.limit)
-    const files = await readPieceFiles(client, shown)
+    const read = async () => {
+      const found = await listPieces(client, { ...asked, limit: asked.limit + 1 })
+      const shown = found.slice(0, asked.limit)
+      return { found, shown, files: await readPieceFiles(client, shown) }
+    }
+    const [{ found, shown, files }, workplace] = await Promise.all([read(), loadWorkplace(client)])
     const here = shown.filter(({ endedAt }) => endedAt === null).length
     const last = shown.at(-1)
     return {
-      ...(await readWorkshop(client, nowMs, files.slice(0, here))),
+      ...(await readWorkshop(client, nowMs, files.slice(0, here), workplace)),
       ended: readPieces(files.slice(here), { climateOf: () => [], nowMs }),
       next:
         found.length > asked.limit && last
@@ -85,9 +91,13 @@ export interface PieceView {
 export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
   readStudio(async (client) => {
     const nowMs = Date.now()
-    const [file, channels] = await Promise.all([readPieceFile(client, id), listChannels(client)])
+    const [file, workplace, channels] = await Promise.all([
+      readPieceFile(client, id),
+      loadWorkplace(client),
+      listChannels(client),
+    ])
     if (!file) return null
-    const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, [file])
+    const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, [file], workplace)
     const climate = climateIn(climates, file.piece.roomId, rooms)
     const around = { climate, nowMs, method: studio.method, others, learned }
     return {

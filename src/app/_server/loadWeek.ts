@@ -1,7 +1,8 @@
 /** What the bench and the week are read from, as data: a device reads them anew by itself. */
 import 'server-only'
-import { type BenchData, toBenchData, writeBench, type WrittenBench } from '@/core/bench/benchData'
+import type { BenchContext, BenchData, WrittenBench } from '@/core/bench/benchData'
 import type { Planned } from '@/core/bench/benchOrder'
+import { toBenchData, writeBench } from '@/core/bench/writeBench'
 import { homeOf, type Room } from '@/core/climate/rooms'
 import type { Studio } from '@/core/house/studio'
 import type { PieceId } from '@/core/measure/named'
@@ -12,20 +13,20 @@ import { stepsOf } from '@/core/piece/work'
 import type { Hand } from '@/core/week/hands'
 import { type WeekAround, type WeekInForce, writeWeek, type WrittenWeek } from '@/core/week/weekData'
 import { listForecasts, listMeanAir } from '@/db/airAhead'
-import { listOpenPieces, listOpenPiecesOf } from '@/db/piece'
+import { listOpenPiecesOf } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listWaiting } from '@/db/quote'
 import { listLots } from '@/db/stock'
 import { getStudio, listPeople, listProducts } from '@/db/studio'
 import { findDryingPlaces, findWeek, listOtherDays, listPersonHours } from '@/db/week'
-import { daysAgo, loadContext } from './context'
+import { daysAgo, loadContext, loadWorkplace } from './context'
 import { loadPace } from './pace'
-import { readPieceFiles } from './pieceFiles'
+import { readOpenFiles, readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
 interface BenchRead {
   files: PieceFile[]
-  around: Parameters<typeof writeBench>[1]
+  around: BenchContext
   studio: Studio
   week: WeekInForce | null
 }
@@ -43,14 +44,15 @@ export const loadWrittenBench = (): Promise<{ bench: WrittenBench; pieceIds: Pie
   })
 
 async function readBenchOf(client: Client, nowMs: number): Promise<BenchRead> {
-  const files = await readPieceFiles(client, await listOpenPieces(client))
-  const [{ studio, ...air }, week, products, lots, waiting] = await Promise.all([
-    loadContext(client, nowMs, files),
+  const [files, workplace, week, products, lots, waiting] = await Promise.all([
+    readOpenFiles(client),
+    loadWorkplace(client),
     findWeek(client),
     listProducts(client),
     listLots(client),
     listWaiting(client),
   ])
+  const { studio, ...air } = await loadContext(client, nowMs, files, workplace)
   const { method, hours } = studio
   const around = {
     ...air,

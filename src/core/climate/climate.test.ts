@@ -60,8 +60,10 @@ describe('a piece', () => {
   const at20 = { ...read('09:00', 20, 50), roomId: 'loft' }
   const at9 = { ...read('09:00', 9, 60), roomId: 'store' }
   const typed = { ...read('07:00', 15, 60), roomId: null }
-  const air = (roomId: string | null, readings: (typeof at20 | typeof typed)[], own = rooms) =>
-    climateIn(climatesOf(readings, own), roomId, own).map(({ temperature }) => temperature)
+  const air = (roomId: string | null, read: (typeof at20 | typeof typed)[], own = rooms) => {
+    const byRoom = read.map(({ roomId: where, ...reading }) => ({ roomId: where, readings: [reading] }))
+    return climateIn(climatesOf(byRoom, own), roomId, own).map(({ temperature }) => temperature)
+  }
 
   test('stands in its own room’s air', () => {
     expect(air('loft', [at20, at9])).toEqual([20])
@@ -70,6 +72,19 @@ describe('a piece', () => {
   test('of no room stands in the first; what was typed before rooms had names is that room’s past, and grows no older', () => {
     expect(air(null, [typed, at20, at9])).toEqual([15, 20])
     expect(air('loft', [typed, at20])).toEqual([15, 20])
+  })
+  test('of a room by itself stands in the very readings that were read; two of one minute keep their order', () => {
+    const readings = [read('09:00', 20, 50), read('10:00', 21, 50)]
+    expect(climatesOf([{ roomId: 'loft', readings }], rooms).loft).toBe(readings)
+    const before = [read('08:00', 14, 60), read('09:00', 15, 60)]
+    const both = climatesOf(
+      [
+        { roomId: null, readings: before },
+        { roomId: 'loft', readings },
+      ],
+      rooms,
+    ).loft
+    expect(both?.map(({ temperature }) => temperature)).toEqual([14, 15, 20, 21])
   })
   test('in a room that was never read stands in the first room’s air; where nothing was read, in none', () => {
     expect(air('store', [at20])).toEqual([20])

@@ -32,44 +32,8 @@ export const workIn = (log: readonly Entry[]): WorkEntry[] =>
     ...(entry.kind === 'paused' && entry.detail && { laid: true as const }),
   }))
 
-/** From one instant to another, both in it. */
-export interface TimeStretch {
-  from: Instant
-  to: Instant
-}
 /** What is worked in one go, and a clock that is not forgotten, lies within half a day. Practice. */
 export const besideHours = 12
-const besideMs = besideHours * 60 * 60_000
-/** Where a clock of these logs was touched, and half a day before and after; in order of time, apart from each other. */
-export function workStretches(logs: readonly (readonly Entry[])[]): TimeStretch[] {
-  const touched = logs.flatMap((log) => workIn(log).map(({ at }) => Date.parse(at))).sort((a, b) => a - b)
-  const stretches: { fromMs: number; toMs: number }[] = []
-  for (const ms of touched) {
-    const last = stretches.at(-1)
-    if (last && ms - besideMs <= last.toMs) last.toMs = ms + besideMs
-    else stretches.push({ fromMs: ms - besideMs, toMs: ms + besideMs })
-  }
-  return stretches.map(({ fromMs, toMs }) => ({ from: new Date(fromMs).toISOString(), to: new Date(toMs).toISOString() }))
-}
-/** From the first to the last touch of each step's clock; one that runs still may run for half a day. What ran beside it lies across one of these. */
-export function workSpans(logs: readonly (readonly Entry[])[]): TimeStretch[] {
-  const spans = new Map<StepId, { fromMs: number; toMs: number }>()
-  for (const { stepId, kind, at } of logs.flatMap(workIn)) {
-    const ms = Date.parse(at)
-    const toMs = kind === 'started' || kind === 'resumed' ? ms + besideMs : ms
-    const known = spans.get(stepId)
-    // what stopped it says more than when it was begun
-    spans.set(stepId, known ? { fromMs: Math.min(known.fromMs, ms), toMs: Math.max(known.fromMs, toMs) } : { fromMs: ms, toMs })
-  }
-  return [...spans.values()].map(({ fromMs, toMs }) => ({
-    from: new Date(fromMs).toISOString(),
-    to: new Date(toMs).toISOString(),
-  }))
-}
-/** Whole days in UTC, by their YYYY-MM-DD. */
-export const dayStretches = (days: Iterable<string>): TimeStretch[] =>
-  [...new Set(days)].map((day) => ({ from: `${day}T00:00:00.000Z`, to: `${day}T23:59:59.999Z` }))
-
 /** A stretch in which one person's clock ran on one step. */
 export interface Spell {
   stepId: StepId

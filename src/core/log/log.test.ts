@@ -4,8 +4,8 @@ import { at, entry, ms, onStep } from '@/core/testing/piece'
 import { correctedEntry, type Correction } from './correction'
 import { effectiveLog, historyOf } from './effectiveLog'
 import { type Entry, ofKind } from './entry'
-import { workSpans, workStretches } from './labour'
 import { stateOf, stepStates } from './stepStates'
+import { workSpans, workStretches } from './workSpans'
 
 describe('the log that counts', () => {
   const wrong = entry('cost', at('09:00'), { money: 4200, costKind: 'bought' })

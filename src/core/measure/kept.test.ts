@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { latelyOr, makeKept, makeLately } from './kept'
+import { keptOr, latelyOr, makeKept, makeLately } from './kept'
 
 describe('what is kept in mind', () => {
   test('what was not asked for longest goes first', () => {
@@ -10,6 +10,20 @@ describe('what is kept in mind', () => {
     expect(kept.get('one')).toBe(1)
     kept.set('three', 3)
     expect([kept.get('one'), kept.get('two'), kept.get('three')]).toEqual([1, undefined, 3])
+  })
+
+  test('is made once, and made anew when it was let go', () => {
+    const kept = makeKept<string, string[]>(1)
+    const made: string[] = []
+    const make = (key: string) => {
+      made.push(key)
+      return [key]
+    }
+    const first = keptOr(kept, 'one', make)
+    expect(keptOr(kept, 'one', make)).toBe(first)
+    keptOr(kept, 'two', make)
+    keptOr(kept, 'one', make)
+    expect(made).toEqual(['one', 'two', 'one'])
   })
 
   test('is the last so many different ones that were asked for', () => {

@@ -25,6 +25,14 @@ export function makeKept<K, V>(most: number): Kept<K, V> {
     },
   }
 }
+/** What is kept, else what is made now, which is kept from now on. */
+export function keptOr<K, V>(kept: Kept<K, V>, key: K, make: (key: K) => V): V {
+  const known = kept.get(key)
+  if (known !== undefined) return known
+  const value = make(key)
+  kept.set(key, value)
+  return value
+}
 
 /** The same of what stands for a while only. */
 export interface Lately<K, V> {

@@ -1,6 +1,7 @@
 /**
  * Weeks by the row in which chains are laid: parts are worked among each other, step by step. A race: many short searches, each begun with a
- * row by dates of its own, half of them with long chains, half with fine ones; a third of them goes on, cooler, and a third of those. Pure.
+ * row by dates of its own, half of them with long chains, half with fine ones; a third of them goes on, cooler, and a third of those. Where
+ * drying places may be too few half of them lay rows as if there were enough, at a price that rises as the race goes on. Pure.
  */
 import { searchDates } from './byDates'
 import { RowMoves } from './rowMoves'
@@ -15,6 +16,10 @@ const starts = { inSecond: 24, second: 1000, rounds: 6000, least: 4, most: 81 }
 /** What they have of the time, and the dates of theirs; how hot they end, and the rest begins; one of so many goes on, down to the last. */
 const race = { first: 0.35, dates: 0.6, ends: 0.5, begins: 0.7, of: 3, last: 2 }
 
+/** What a minute without a drying place costs at the beginning, as a share of a minute about, and at the end, as one of a minute late. */
+const wanting = { first: 0.5, last: 1 }
+const leastPrice = 1e-3
+
 interface Found {
   cooling: Cooling
   row: readonly number[]
@@ -28,7 +33,13 @@ export function searchChains(search: Search, from: number, until: number): void 
   const time = 'rounds' in options ? options.rounds / starts.rounds : options.budgetMs / starts.second
   const many = Math.min(starts.most, Math.max(starts.least, Math.round(starts.inSecond * Math.sqrt(time))))
   const begun = between(from, until, race.first)
-  let field = beginRace(search, many, { from, until: begun })
+  const price = (share: number) => {
+    const { flow, tardy } = search.problem.cost
+    const first = Math.max(leastPrice, wanting.first * flow)
+    const last = Math.max(first, wanting.last * tardy)
+    return first * (last / first) ** ((share - from) / Math.max(1e-9, until - from))
+  }
+  let field = beginRace(search, many, { from, until: begun, price })
   const rungs: number[] = []
   for (let left = many / race.of; ; left /= race.of) {
     rungs.push(Math.max(race.last, Math.round(left)))
@@ -39,21 +50,21 @@ export function searchChains(search: Search, from: number, until: number): void 
     const runners = fastest(field, left)
     const at = (k: number) => between(begun, until, (rung + k / runners.length) / rungs.length)
     field = runners.map(({ cooling, row, cost }, k) => {
-      const found = cooling.cool(row, { from: at(k), until: at(k + 1), hot: heat(rung), cold: heat(rung + 1) })
+      const found = cooling.cool(row, { from: at(k), until: at(k + 1), hot: heat(rung), cold: heat(rung + 1), price })
       return found.cost < cost ? { cooling, ...found } : { cooling, row, cost }
     })
   })
 }
 
-function beginRace(search: Search, many: number, { from, until }: { from: number; until: number }): Found[] {
-  const grains = [search.coarse, search.fine].map((grain) => new Cooling(search, grain))
+function beginRace(search: Search, many: number, { from, until, price }: Omit<Course, 'hot' | 'cold'>): Found[] {
+  const grains = search.grains.map((grain) => new Cooling(search, grain))
   return Array.from({ length: many }, (_, k) => k).flatMap((k): Found[] => {
     const cooling = grains[k % grains.length]
     if (!cooling) return []
     const [since, end] = [between(from, until, k / many), between(from, until, (k + 1) / many)]
     const begin = between(since, end, race.dates)
     const row = searchDates(search, cooling.grain, since, begin)
-    return [{ cooling, ...cooling.cool(row, { from: begin, until: end, hot, cold: race.ends * hot }) }]
+    return [{ cooling, ...cooling.cool(row, { from: begin, until: end, hot, cold: race.ends * hot, price }) }]
   })
 }
 /** The cheapest so many; of those that cost the same, one. */
@@ -68,6 +79,8 @@ interface Course {
   until: number
   hot: number
   cold: number
+  /** what a minute without a drying place costs, by the share of the time that is over */
+  price: (share: number) => number
 }
 
 class Cooling {
@@ -84,17 +97,20 @@ class Cooling {
     this.sequence = new ChainSequence(grain.layout)
   }
 
-  /** The best row that comes of one; `cost` with what is moved in it, where a week is gone on from. */
-  cool(begin: readonly number[], { from, until, hot, cold }: Course): { row: readonly number[]; cost: number } {
+  /** The best row that comes of one; `cost` with what is moved in it, where a week is gone on from, and what has no place. */
+  cool(begin: readonly number[], { from, until, hot, cold, price }: Course): { row: readonly number[]; cost: number } {
     const { search, sequence, why, moves } = this
     const { layout } = this.grain
+    const last = price(until)
     let row = begin
     let cost = sequence.costOf(row)
     let stir = cost < Infinity ? this.take(row) : 0
-    let best = { row, cost: cost + stir }
+    let over = layout.overfull
+    let best = { row, cost: cost + stir + last * over }
     for (let share = search.spent(); cost < Infinity && share < until; share = search.spent()) {
       const next = moves.next(row)
-      const limit = search.limit(cost + stir, hot, cold, (share - from) / Math.max(1e-9, until - from))
+      const now = price(share)
+      const limit = search.limit(cost + stir + now * over, hot, cold, (share - from) / Math.max(1e-9, until - from))
       const found = sequence.costOf(next, limit, { row, start: why.start, by: why.by, cost })
       if (found === Infinity) continue
       if (sequence.isKnown) {
@@ -102,12 +118,13 @@ class Cooling {
         why.noteRow(row)
         continue
       }
-      const moved = search.stirOf(layout)
-      if (found + moved > limit) continue
+      const wants = layout.overfull
+      if (found + search.stirOf(layout) + now * wants > limit) continue
       row = next
       cost = found
+      over = wants
       stir = this.take(row)
-      if (cost + stir < best.cost) best = { row, cost: cost + stir }
+      if (cost + stir + last * over < best.cost) best = { row, cost: cost + stir + last * over }
     }
     sequence.clear()
     return best

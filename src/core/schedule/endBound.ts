@@ -5,7 +5,8 @@ import type { Lag, WorkshopProblem } from './problem'
 export class EndBound {
   private readonly out: Lag[][]
   /** by step, by slot of its end: the slot in which its piece ends, and one more; 0 where it was not asked yet */
-  private readonly known: (Uint16Array | undefined)[]
+  private readonly known: Uint16Array
+  private readonly slots: number
   private readonly isFinal: Uint8Array
 
   constructor(
@@ -16,22 +17,22 @@ export class EndBound {
     this.out = steps.map(() => [])
     for (const lag of lags)
       if (lag.from !== null && steps[lag.from]?.piece === steps[lag.to]?.piece) this.out[lag.from]?.push(lag)
-    this.known = steps.map(() => undefined)
+    this.slots = Math.ceil(problem.horizon / problem.grid) + 1
+    this.known = new Uint16Array(steps.length * this.slots)
     this.isFinal = new Uint8Array(steps.length)
     for (const { final } of pieces) this.isFinal[final] = 1
   }
 
   /** Where it can't end any more: the horizon. */
   after(step: number, end: number): number {
-    const { grid, horizon } = this.problem
-    if (this.isFinal[step]) return end
-    const slot = Math.min(Math.ceil(end / grid), Math.ceil(horizon / grid))
-    const own = (this.known[step] ??= new Uint16Array(Math.ceil(horizon / grid) + 1))
-    const known = own[slot] ?? 0
+    const { grid } = this.problem
+    if (this.isFinal[step] === 1) return end
+    const at = step * this.slots + Math.min(Math.ceil(end / grid), this.slots - 1)
+    const known = this.known[at] ?? 0
     if (known > 0) return (known - 1) * grid
     let most = end
     for (const { to, min } of this.out[step] ?? []) most = Math.max(most, this.through(to, end + min))
-    own[slot] = Math.ceil(most / grid) + 1
+    this.known[at] = Math.ceil(most / grid) + 1
     return most
   }
   /** The same, where a step may be begun from a minute on. */

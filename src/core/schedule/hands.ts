@@ -14,7 +14,8 @@ export class Hands {
 
   /** The place of the first that ends after a minute. */
   firstEndingAfter(minute: number): number {
-    let [low, high] = [0, this.count]
+    let low = 0
+    let high = this.count
     while (low < high) {
       const middle = (low + high) >> 1
       if ((this.end[middle] ?? 0) > minute) high = middle

@@ -162,14 +162,17 @@ export class RowBoard {
   private fit(step: number, minute: number, latest: number): boolean {
     const { by: all, byAt } = this.table
     const until = byAt[step + 1] ?? 0
-    let [least, found] = [latest, false]
+    let least = latest
+    let found = false
     for (let k = byAt[step] ?? 0; k < until; k += 1) {
       const by = all[k] ?? 0
       const start = this.fitOn(step, by, minute, least)
       if (start === never) continue
       const end = this.foundEnd
       if (found && (end > this.fitEnd || (end === this.fitEnd && start <= this.fitStart))) continue
-      ;[this.fitStart, this.fitEnd, this.fitBy] = [start, end, by]
+      this.fitStart = start
+      this.fitEnd = end
+      this.fitBy = by
       found = true
       if (end < least) least = end
     }

@@ -1,10 +1,12 @@
 /**
  * Rows of chains laid on a board: a drying place is kept for what was begun until what follows is laid too, so that nothing is ever without
- * one, and what finds none free waits in the row. Minutes; pure.
+ * one, and what finds none free waits in the row; or, where all the room there is may be wished for, as if there were places enough.
+ * Minutes; pure.
  */
 import type { Earliest } from './bound'
 import { never } from './calendar'
 import type { EndBound } from './endBound'
+import { InOrder } from './inOrder'
 import { OpenEnds } from './openEnds'
 import type { Fit } from './pins'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
@@ -31,31 +33,49 @@ export class RowLayout extends RowBoard {
   /** of windows that were missed: in all, and by chain */
   private missed = 0
   private readonly missedIn: Float64Array
-  /** drying places kept for what is not laid yet */
-  private kept: number
-  /** stays that are over, in the order they were laid */
-  private readonly stayFrom: Int32Array
-  private readonly stayTo: Int32Array
-  private stays = 0
+  /** when stays begin, and when those end whose end is laid: a place is kept for all others, from when they begin on */
+  private readonly stayFrom: InOrder
+  private readonly stayTo: InOrder
 
   constructor(
     problem: WorkshopProblem,
     readonly units: readonly Unit[],
     { earliest, pins, endBound }: Ground,
+    /** nothing waits for a drying place; how much is wanting is told by {@link overfull} */
+    private readonly roomy = false,
   ) {
     super(problem, { table: new RowTable(problem, units), calendars: earliest.calendars, pins })
     const chains = this.table.opens.length
     this.chainsLaid = new Int32Array(units.length)
     this.missedIn = new Float64Array(chains)
-    this.stayFrom = new Int32Array(this.table.rack.length)
-    this.stayTo = new Int32Array(this.table.rack.length)
-    this.kept = problem.lags.filter(({ rack, from }) => rack && from === null).length
+    const stays = problem.lags.filter(({ rack }) => rack)
+    this.stayFrom = new InOrder(stays.length)
+    this.stayTo = new InOrder(stays.length)
+    for (const { from } of stays) if (from === null) this.stayFrom.put(0)
     this.ends = new OpenEnds(problem, units, earliest, endBound)
   }
 
   /** What all of it can't cost less than, as far as it is laid; what it costs, where it lies whole. */
   get cost(): number {
     return this.missed + this.ends.cost
+  }
+  /** For how many minutes things dry that have no place, each by itself. */
+  get overfull(): number {
+    if (!this.roomy) return 0
+    const { at: begins, count } = this.stayFrom
+    const { at: ends } = this.stayTo
+    const { rack } = this.problem.pools
+    let begun = 0
+    let now = 0
+    let sum = 0
+    for (let ended = 0; ended < count && count - ended > rack;) {
+      const next = Math.min(begun < count ? (begins[begun] ?? 0) : open, ends[ended] ?? 0)
+      sum += Math.max(0, begun - ended - rack) * (next - now)
+      now = next
+      while (begun < count && begins[begun] === now) begun += 1
+      while (ended < count && ends[ended] === now) ended += 1
+    }
+    return sum
   }
   schedule(): WorkshopSchedule {
     return { start: [...this.start], painter: [...this.by] }
@@ -108,11 +128,11 @@ export class RowLayout extends RowBoard {
     const first = table.step[from] ?? 0
     const opens = table.opens[chain] ?? never
     let ready = this.readyAt(first)
-    if (opens === never) {
+    if (opens === never || this.roomy) {
       if (!this.layChain(from, until, ready)) return hopeless
     } else {
-      const places = this.problem.pools.rack - this.kept - (table.extra[chain] ?? 0) + 1
-      if (places <= 0) return waits
+      const places = this.problem.pools.rack - (table.extra[chain] ?? 0) + 1
+      if (this.stayFrom.count - this.stayTo.count >= places) return waits
       for (let tries = 0; ; tries += 1) {
         // a place may come free sooner, when what holds it has been laid on
         if (tries > mostWaits || !this.layChain(from, until, ready)) return tries > 0 ? waits : hopeless
@@ -135,8 +155,10 @@ export class RowLayout extends RowBoard {
     const from = table.stepAt[chain] ?? 0
     this.chainsLaid[unit] = nth
     this.missed -= this.missedIn[chain] ?? 0
-    this.kept += (table.closing[chain] ?? 0) - (table.opening[chain] ?? 0)
-    this.stays -= (table.rackAt[chain + 1] ?? 0) - (table.rackAt[chain] ?? 0)
+    for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1)
+      this.stayFrom.take(this.end[table.leave[k] ?? 0] ?? 0)
+    for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1)
+      this.stayTo.take(this.start[table.come[k] ?? 0] ?? 0)
     const before = table.step[from - 1] ?? 0
     this.ends.laidTo(unit, nth === 0 ? undefined : before, nth === 0 ? 0 : (this.end[before] ?? 0))
     this.takeSteps(from, table.stepAt[chain + 1] ?? 0)
@@ -149,15 +171,15 @@ export class RowLayout extends RowBoard {
     const missed = this.missedOf(chain)
     this.missedIn[chain] = missed
     this.missed += missed
-    this.kept += (table.opening[chain] ?? 0) - (table.closing[chain] ?? 0)
-    const until = table.rackAt[chain + 1] ?? 0
-    for (let k = table.rackAt[chain] ?? 0; k < until; k += 1) {
-      const lag = table.rack[k] ?? 0
-      const from = table.waits.from[lag] ?? never
-      this.stayFrom[this.stays] = from === never ? 0 : (this.end[from] ?? 0)
-      this.stayTo[this.stays] = this.start[table.waits.to[lag] ?? 0] ?? 0
-      this.stays += 1
-    }
+    for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1)
+      this.stayFrom.put(this.end[table.leave[k] ?? 0] ?? 0)
+    for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1)
+      this.stayTo.put(this.start[table.come[k] ?? 0] ?? 0)
+  }
+  /** When a wait begins. */
+  private leftBy(lag: number): number {
+    const from = this.table.waits.from[lag] ?? never
+    return from === never ? 0 : (this.end[from] ?? 0)
   }
   /** What windows cost that a chain missed. */
   private missedOf(chain: number): number {
@@ -167,8 +189,7 @@ export class RowLayout extends RowBoard {
     let sum = 0
     for (let k = table.windowAt[chain] ?? 0; k < until; k += 1) {
       const lag = table.window[k] ?? 0
-      const from = of.from[lag] ?? never
-      const gap = (this.start[of.to[lag] ?? 0] ?? 0) - (from === never ? 0 : (this.end[from] ?? 0))
+      const gap = (this.start[of.to[lag] ?? 0] ?? 0) - this.leftBy(lag)
       if (gap > (of.max[lag] ?? open)) sum += of.penalty[lag] ?? 0
     }
     return sum
@@ -182,21 +203,20 @@ export class RowLayout extends RowBoard {
     }
     return true
   }
-  /** The first minute, not before one, from which on fewer stays than `places` are held at any time. */
+  /** The first minute, not before one, from which on fewer than `places` are held at any time: no more are kept for what is to come. */
   private freeFrom(minute: number, places: number): number {
-    const { stayFrom, stayTo, stays } = this
-    let later = 0
-    for (let k = 0; k < stays; k += 1) if ((stayTo[k] ?? 0) > minute) later += 1
-    let free = minute
-    if (later < places) return free
-    // just before one of them ends there are as many as hold then
-    for (let k = 0; k < stays; k += 1) {
-      const end = stayTo[k] ?? 0
-      if (end <= free) continue
-      let held = 0
-      for (let other = 0; other < stays; other += 1) if ((stayFrom[other] ?? 0) < end && (stayTo[other] ?? 0) >= end) held += 1
-      if (held >= places) free = end
+    const { at: begins, count: stays } = this.stayFrom
+    const { at: ends, count: over } = this.stayTo
+    // from the last end on back: just before it as many hold as end no sooner, without those that begin no sooner
+    let [k, begun] = [over - 1, stays]
+    while (k >= 0) {
+      const end = ends[k] ?? 0
+      if (end <= minute) return minute
+      while (k > 0 && ends[k - 1] === end) k -= 1
+      while (begun > 0 && (begins[begun - 1] ?? 0) >= end) begun -= 1
+      if (begun - k >= places) return end
+      k -= 1
     }
-    return free
+    return minute
   }
 }

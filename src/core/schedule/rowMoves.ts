@@ -55,12 +55,12 @@ export class RowMoves {
         starts.push(this.why.startOf(chain))
       }
     }
-    starts.sort((a, b) => a - b)
+    const inOrder = Int32Array.from(starts).sort()
     own.sort((a, b) => a.at - b.at)
     const next: number[] = []
     let passed = 0
     for (const { unit, at } of own) {
-      while (passed < starts.length && (starts[passed] ?? 0) < at) next.push(others[passed++] ?? 0)
+      while (passed < inOrder.length && (inOrder[passed] ?? 0) < at) next.push(others[passed++] ?? 0)
       next.push(unit)
     }
     return [...next, ...others.slice(passed)]

@@ -23,11 +23,11 @@ export class RowTable {
   /** by chain: drying places that it wants beside those it is given, from the end of a step of it on; {@link never} where it wants none */
   readonly extra: Uint8Array
   readonly opens: Int32Array
-  /** waits that hold a place and end in chain k, from place `rackAt[k]`; how many of them begin before it, and how many end after it */
-  readonly rack: Int32Array
-  readonly rackAt: Int32Array
-  readonly closing: Uint8Array
-  readonly opening: Uint8Array
+  /** steps of chain k before which a stay at a drying place ends, from place `comeAt[k]`, and after which one begins, from place `leaveAt[k]` */
+  readonly come: Int32Array
+  readonly comeAt: Int32Array
+  readonly leave: Int32Array
+  readonly leaveAt: Int32Array
   /** waits that have a most and end in chain k, from place `windowAt[k]` */
   readonly window: Int32Array
   readonly windowAt: Int32Array
@@ -55,9 +55,8 @@ export class RowTable {
     const dries = chains.map((chain) => placesOf(chain, lags))
     this.opens = Int32Array.from(dries, ({ opens }) => opens)
     this.extra = Uint8Array.from(dries, ({ extra }) => extra)
-    this.closing = Uint8Array.from(dries, ({ closing }) => closing)
-    this.opening = Uint8Array.from(dries, ({ opening }) => opening)
-    ;[this.rack, this.rackAt] = flat(chains.map(({ racks }) => racks.map((lag) => index.get(lag) ?? never)))
+    ;[this.come, this.comeAt] = flat(dries.map(({ comes }) => comes))
+    ;[this.leave, this.leaveAt] = flat(dries.map(({ leaves }) => leaves))
     ;[this.window, this.windowAt] = flat(chains.map(({ windows }) => windows))
     ;[this.after, this.afterAt] = flat(units.map((unit) => unit.after))
   }
@@ -77,9 +76,13 @@ function placesOf({ steps }: Chain, lags: readonly Lag[]) {
     .filter(({ rack, from, to }) => rack && (nth.has(to) || (from !== null && nth.has(from))))
     .map(({ from, to }) => ({ from: from === null ? never : (nth.get(from) ?? never), to: nth.get(to) ?? steps.length }))
   const closing = stays.filter(({ from }) => from === never).length
-  const opening = stays.filter(({ to }) => to === steps.length).length
   const after = steps.map((_, k) => stays.filter(({ from, to }) => from <= k && to > k).length)
   const extra = Math.max(0, Math.max(...after) - closing)
   const first = after.findIndex((held) => held > closing)
-  return { closing, opening, extra, opens: steps[first] ?? never }
+  return {
+    extra,
+    opens: steps[first] ?? never,
+    comes: stays.flatMap(({ to }) => steps[to] ?? []),
+    leaves: stays.flatMap(({ from }) => steps[from] ?? []),
+  }
 }

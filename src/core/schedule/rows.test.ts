@@ -115,6 +115,46 @@ describe('any row', () => {
     ))
 })
 
+describe('a row as if there were drying places enough', () => {
+  test('tells for how many minutes one is wanting: counted minute by minute it is as much, and what wants none may be worked', () =>
+    fc.assert(
+      fc.property(fc.nat(5000), fc.integer({ min: 1, max: 4 }), (seed, rack) => {
+        const problem = { ...randomProblem(seed, 3), pools: { spray: 1, rack } }
+        const search = new Search(problem, { seed, rounds: 1 })
+        const random = randomFrom(seed + 1)
+        for (const grain of search.grains.filter(
+          ({ layout }) => layout !== search.coarse.layout && layout !== search.fine.layout,
+        )) {
+          const sequence = new ChainSequence(grain.layout)
+          for (let k = 0; k < 5; k += 1) {
+            const cost = sequence.costOf(rowOf(grain, random))
+            if (cost === Infinity) continue
+            const week = grain.layout.schedule()
+            const { end } = checkWeek(problem, week)
+            const held = new Int32Array(problem.horizon / problem.grid + 1)
+            for (const { from, to, rack: holds } of problem.lags) {
+              if (!holds) continue
+              for (let at = from === null ? 0 : (end[from] ?? 0); at < (week.start[to] ?? 0); at += problem.grid) {
+                const slot = at / problem.grid
+                held[slot] = (held[slot] ?? 0) + 1
+              }
+            }
+            const wanting = held.reduce((sum, many) => sum + Math.max(0, many - rack), 0) * problem.grid
+            expect(grain.layout.overfull).toBe(wanting)
+            expect(checkWeek(problem, week).faults.length > 0).toBe(wanting > 0)
+          }
+          sequence.clear()
+          expect(grain.layout.overfull).toBe(0)
+        }
+      }),
+      { numRuns: 40 },
+    ))
+  test('is no other where no place can be wanting', () => {
+    const problem = problemOf([workStep(0, 180), workStep(1, 120)])
+    expect(new Search(problem, { seed: 1, rounds: 1 }).grains).toHaveLength(2)
+  })
+})
+
 test('what holds a piece back is named: the one whose hands it waits for', () => {
   // both are due at five on the first day; the long one is laid first, the other waits for its end
   const problem = problemOf([workStep(0, 180), workStep(1, 120)])

@@ -45,6 +45,8 @@ export class Search {
   readonly coarse: Grain
   /** with chains cut where a window is wide, so that what follows may be laid on its own, or be late */
   readonly fine: Grain
+  /** both, and where drying places may be too few both once more as if they were not */
+  readonly grains: readonly Grain[]
   best: WorkshopSchedule | null = null
   cost = Infinity
   private stir = 0
@@ -60,9 +62,9 @@ export class Search {
     this.earliest = earliestOf(problem)
     const pins = pinsOf(problem, this.earliest.calendars, options.from)
     const endBound = new EndBound(problem, this.earliest.calendars)
-    const grainOf = (units: readonly Unit[]): Grain => ({
+    const grainOf = (units: readonly Unit[], roomy = false): Grain => ({
       units,
-      layout: new RowLayout(problem, units, { earliest: this.earliest, pins, endBound }),
+      layout: new RowLayout(problem, units, { earliest: this.earliest, pins, endBound }, roomy),
       latest: new LatestStarts(problem, units, endBound),
       held: Int32Array.from(
         units.flatMap(({ chains }) =>
@@ -72,6 +74,10 @@ export class Search {
     })
     this.coarse = grainOf(unitsOf(problem))
     this.fine = grainOf(unitsOf(problem, wideWindow))
+    const { coarse, fine } = this
+    // where places are plenty there is no other row to be found so
+    const isTight = problem.lags.filter(({ rack }) => rack).length > problem.pools.rack
+    this.grains = isTight ? [coarse, grainOf(fine.units, true), fine, grainOf(coarse.units, true)] : [coarse, fine]
   }
 
   /** The share of the time that is over; each asking is a round. */
@@ -98,9 +104,9 @@ export class Search {
     }
     return sum
   }
-  /** Takes note of what lies, where it is the best; `stir`: what it costs beside, for being moved. */
-  better(cost: number, { stir = 0, layout }: { stir?: number; layout: Pick<RowLayout, 'schedule'> }): void {
-    if (cost + stir >= this.worth) return
+  /** Takes note of what lies, where it is the best and may be worked; `stir`: what it costs beside, for being moved. */
+  better(cost: number, { stir = 0, layout }: { stir?: number; layout: Pick<RowLayout, 'schedule' | 'overfull'> }): void {
+    if (cost + stir >= this.worth || layout.overfull > 0) return
     this.note(layout.schedule(), cost, stir)
   }
   /** The week that is gone on from, as it can be worked now; answers with what it costs with what is moved in it. */

@@ -12,8 +12,6 @@ export interface Chain {
   links: readonly Lag[]
   /** minutes of the longest path from its first step to the end of its piece */
   tail: number
-  /** waits that hold a drying place and end in it */
-  racks: readonly Lag[]
   /** waits that have a most and end in it, by index */
   windows: readonly number[]
   /** the first of its steps after which a place is wanted; null where there is none */
@@ -60,7 +58,6 @@ function chainsOf(steps: readonly number[], { lags, indexOf, tail, widest }: Cha
         steps: chain,
         links,
         tail: tail[first] ?? 0,
-        racks: lags.filter(({ rack, to }) => rack && chain.includes(to)),
         windows: lags.flatMap((lag) => (lag.max !== null && chain.includes(lag.to) ? [indexOf.get(lag) ?? 0] : [])),
         opens: chain.find((step) => drying.some(({ from: after }) => after === step)) ?? null,
       }

@@ -1,5 +1,6 @@
 /** A studio of one or two pairs of hands with small pieces ahead, for tests of the week. */
-import { type BenchData, toBenchData } from '@/core/bench/benchData'
+import type { BenchData } from '@/core/bench/benchData'
+import { toBenchData } from '@/core/bench/writeBench'
 import { defaultMethod } from '@/core/craft/method'
 import type { PieceFile } from '@/core/piece/piece'
 import { fileWith, ms, partWith, planStep } from '@/core/testing/piece'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { toBenchData } from '@/core/bench/benchData'
+import { toBenchData } from '@/core/bench/writeBench'
 import { defaultMethod } from '@/core/craft/method'
 import { fileWith, ms, partWith, planStep } from '@/core/testing/piece'
 import type { WeekAsk } from './ask'

@@ -64,6 +64,14 @@ export async function comeIn(owner: pg.Client, studioId: string, role: Role): Pr
   return secret
 }
 
+/** Connections that were ended are a moment on their way: cut off by force, each says so to whoever still hears it. */
+async function whenLeft(root: pg.Client, name: string): Promise<void> {
+  for (let tries = 0; tries < 100; tries += 1) {
+    const { rowCount } = await root.query('select from pg_stat_activity where datname = $1', [name])
+    if (rowCount === 0) return
+    await new Promise((wait) => setTimeout(wait, 20))
+  }
+}
 export async function makeDatabase(): Promise<TestDatabase> {
   const name = `t_${randomBytes(6).toString('hex')}`
   const root = new pg.Client({ connectionString: testOwnerUrl('postgres') })
@@ -101,6 +109,7 @@ export async function makeDatabase(): Promise<TestDatabase> {
       await pool.end()
       await door.end()
       await owner.end()
+      await whenLeft(root, name)
       await root.query(`drop database ${name} with (force)`)
       await root.end()
     },

@@ -51,7 +51,7 @@ export function FindForm({ pieceId, part }: Props) {
         {done.length > 0 && <Tested done={done} findings={findings} again={(test) => answer(test, undefined)} />}
         {others.length > 0 && (
           <details className="mt-4">
-            <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Another test</summary>
+            <summary className="tap underline">Another test</summary>
             <div className="mt-2 grid gap-6 sm:grid-cols-2">
               {others.map((test) => (
                 <TestCard key={test} test={test} answer={(result) => answer(test, result)} />

@@ -40,7 +40,7 @@ export function AirLine({
           New reading
         </button>
         {week && (
-          <Link href="/air" className="inline-flex min-h-12 items-center">
+          <Link href="/air" className="tap">
             The week’s air
           </Link>
         )}

@@ -51,9 +51,7 @@ export function CoatFields(props: Props) {
       <TextField label="Mix" placeholder="as it comes" {...register('mix')} trouble={troubleOf('mix')} />
       <TextField label="Applicator" {...register('applicator')} trouble={troubleOf('applicator')} />
       <details className="col-span-2">
-        <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-          Consistency, sheen, where, air, a note
-        </summary>
+        <summary className="tap underline">Consistency, sheen, where, air, a note</summary>
         <Rarely {...props} />
       </details>
     </div>

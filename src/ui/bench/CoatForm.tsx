@@ -83,9 +83,7 @@ export function CoatForm(props: Props) {
       ))}
       <Question check={card.check} />
       <details className="mt-3" open={open} onToggle={(event) => setDiffers(event.currentTarget.open)}>
-        <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-          Something was different
-        </summary>
+        <summary className="tap underline">Something was different</summary>
         <CoatFields form={form} plan={plan} troubleOf={troubleOf} />
         <div className="mt-3 flex flex-wrap gap-2" role="group" aria-label="Said quickly">
           {chips.map((words) => (

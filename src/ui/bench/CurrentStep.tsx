@@ -107,9 +107,7 @@ export function CurrentStep({ card, judged, why }: { card: StepCard; judged: Jud
             </ul>
           )}
           <details className="mt-4 text-soft">
-            <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold text-ink underline">
-              Why this, and how it ends
-            </summary>
+            <summary className="tap text-ink underline">Why this, and how it ends</summary>
             <p className="mt-1 max-w-prose">
               {why} {whyWords(card.step)} {card.check && `${checkAsks[card.check]} ${checkHows[card.check]}`}
             </p>

@@ -25,6 +25,9 @@ export interface DayLine {
 
 const hourMs = 3_600_000
 
+/** An hour whose words would run into the present one's is not written; on a phone hours lie closer. */
+const besideNow = (hours: number) => (hours < 1.3 ? 'invisible' : hours < 2.3 ? 'invisible sm:visible' : '')
+
 export function DayLines({ lines }: { lines: readonly DayLine[] }) {
   const nowMs = useNow()
   const house = useHouse()
@@ -39,7 +42,7 @@ export function DayLines({ lines }: { lines: readonly DayLine[] }) {
         {hours.map((at) => (
           <span
             key={at}
-            className={`absolute bottom-0 -translate-x-1/2 ${Math.abs(at - nowMs) < 1.3 * hourMs ? 'invisible' : ''}`}
+            className={`absolute bottom-0 -translate-x-1/2 ${besideNow(Math.abs(at - nowMs) / hourMs)}`}
             style={{ left: left(at) }}
           >
             {clockTime(new Date(at).toISOString(), house)}

@@ -23,9 +23,7 @@ export function IfStopped({ journeys, hours, nowMs }: { journeys: readonly Journ
   const minutes = missed.reduce((sum, each) => sum + each.minutes, 0)
   return (
     <details className="mt-8 border-t border-line pt-1">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-        What if I stop until {untilAt ? momentWords(untilAt, house, nowMs) : 'then'}?
-      </summary>
+      <summary className="tap underline">What if I stop until {untilAt ? momentWords(untilAt, house, nowMs) : 'then'}?</summary>
       <TextField
         label="Back at work"
         type="datetime-local"

@@ -8,10 +8,7 @@ export function OfferLink({ pieceId, words }: { pieceId: PieceId; words: string 
   const may = useMay()
   const { hidesMoney } = useHouse()
   return (
-    <Link
-      href={may('quote') && !hidesMoney ? `/pieces/${pieceId}/offer` : `/pieces/${pieceId}`}
-      className="inline-flex min-h-12 items-center text-lg"
-    >
+    <Link href={may('quote') && !hidesMoney ? `/pieces/${pieceId}/offer` : `/pieces/${pieceId}`} className="tap text-lg">
       {words}
     </Link>
   )

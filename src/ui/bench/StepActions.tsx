@@ -14,13 +14,13 @@ import { stepTitle } from '@/words/craft'
 import { issueWords } from '@/words/issues'
 import { spanWords } from '@/words/time'
 import { useDoneSheet } from './DoneSheet'
-import { MixButton } from './MixButton'
-import { OfferLink } from './OfferLink'
-import { RemedyButton } from './RemedyButton'
 import { useStep } from './useStep'
 
 const TookForm = later(async () => (await import('./TookForm')).TookForm)
 const StepPhoto = whereShown(async () => (await import('@/ui/photo/AddPhotos')).StepPhoto)
+const ChangeWaits = whereShown(async () => (await import('./ChangeWaits')).ChangeWaits)
+const MixButton = whereShown(async () => (await import('./MixButton')).MixButton)
+const RemedyButton = whereShown(async () => (await import('./RemedyButton')).RemedyButton)
 const SectionTimer = later(async () => (await import('./SectionTimer')).SectionTimer)
 
 export function StepActions({ card, large = false }: { card: StepCard; large?: boolean }) {
@@ -68,10 +68,7 @@ export function StepActions({ card, large = false }: { card: StepCard; large?: b
         )}
         {first && <Main words="First side laid" {...{ step, size }} {...tap(() => void step.laySide())} />}
         {card.waits && !running ? (
-          <p className="w-full max-w-prose border-l-4 border-late pl-3 font-semibold">
-            A change waits for the client’s yes. It is begun when they have said it, or somebody wrote why it goes on without.{' '}
-            <OfferLink pieceId={card.pieceId} words="The change" />
-          </p>
+          <ChangeWaits pieceId={card.pieceId} />
         ) : running ? (
           <Main words="Done" {...{ step, size }} beside={turning || first} {...tap(() => finish(new Date().toISOString(), ''))} />
         ) : (

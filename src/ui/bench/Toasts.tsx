@@ -1,5 +1,5 @@
 'use client'
-/** What was told, until it is seen. */
+/** What was told, until it is seen; below the ways to other pages, which it would else stand on. */
 import { Toast } from 'radix-ui'
 
 const standsMs = 60_000
@@ -21,7 +21,7 @@ export function Toasts({ told, seen }: { told: readonly Told[]; seen: (key: stri
           <Toast.Close className="press">Seen</Toast.Close>
         </Toast.Root>
       ))}
-      <Toast.Viewport className="fixed inset-x-4 top-3 z-50 mx-auto grid max-w-xl gap-2" />
+      <Toast.Viewport className="fixed inset-x-4 top-3 z-50 mx-auto grid max-w-xl gap-2 sm:top-20" />
     </Toast.Provider>
   )
 }

@@ -1,8 +1,10 @@
 'use client'
 /** A week of a room's air, and below it, on the same scale, the windows that stood in it. */
 import { CategoryScale, Chart, type ChartOptions, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
+import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { doubts, type JudgedReading } from '@/core/climate/believe'
+import { type Columns, fromColumns } from '@/core/climate/columns'
 import type { Segment } from '@/core/drying/phase'
 import { formatNumber } from '@/core/measure/number'
 import { WindowLine } from '@/ui/drawing/WindowLine'
@@ -73,24 +75,26 @@ function chartOptions(inks: Inks, house: Wall, fromMs: number, toMs: number): Ch
 }
 
 export function WeekChart({
-  readings,
+  air,
+  doubted,
   lines,
   fromMs,
   toMs,
 }: {
-  readings: readonly JudgedReading[]
+  /** what is believed, oldest first; one at least */
+  air: Columns
+  /** what is not: the last of it */
+  doubted: readonly JudgedReading[]
   lines: readonly WeekLine[]
   fromMs: number
   toMs: number
 }) {
   const house = useHouse()
   const inks = useInks()
-  const believed = readings.filter(({ doubt }) => doubt === null)
-  const points = (value: (reading: JudgedReading) => number) =>
-    believed.map((reading) => ({ x: Date.parse(reading.at), y: value(reading) }))
+  const believed = useMemo(() => fromColumns(air), [air])
+  const points = (values: readonly number[]) => believed.map(({ at }, k) => ({ x: Date.parse(at), y: values[k] ?? NaN }))
   const last = believed.at(-1)
-  const temperatures = believed.map(({ temperature }) => temperature)
-  const told = `The air of the week: ${[Math.min(...temperatures), Math.max(...temperatures)].map((each) => formatNumber(each, house, 1)).join(' to ')} °C`
+  const told = `The air of the week: ${[Math.min(...air.temperature), Math.max(...air.temperature)].map((each) => formatNumber(each, house, 1)).join(' to ')} °C`
   return (
     <div>
       <div className="h-72">
@@ -101,7 +105,7 @@ export function WeekChart({
               datasets: [
                 {
                   label: '°C',
-                  data: points(({ temperature }) => temperature),
+                  data: points(air.temperature),
                   borderColor: inks.late,
                   backgroundColor: inks.late,
                   borderWidth: 2.5,
@@ -111,7 +115,7 @@ export function WeekChart({
                 },
                 {
                   label: '% humidity',
-                  data: points(({ humidity }) => humidity),
+                  data: points(air.humidity),
                   borderColor: inks.now,
                   backgroundColor: inks.now,
                   borderWidth: 2,
@@ -136,7 +140,7 @@ export function WeekChart({
           </li>
         ))}
       </ul>
-      <NotBelieved doubted={readings.filter(({ doubt }) => doubt !== null)} nowMs={toMs} />
+      <NotBelieved doubted={doubted} nowMs={toMs} />
       {last && (
         <p className="mt-3 text-soft">
           Last believed: {airWords(last, house)}, {loggedWords(last.at, house, toMs)}.
@@ -146,7 +150,7 @@ export function WeekChart({
   )
 }
 
-/** What a sensor said that is not believed, the last of it, with why. */
+/** What a sensor said that is not believed, with why. */
 function NotBelieved({ doubted, nowMs }: { doubted: readonly JudgedReading[]; nowMs: number }) {
   const house = useHouse()
   if (doubted.length === 0) return null
@@ -154,7 +158,7 @@ function NotBelieved({ doubted, nowMs }: { doubted: readonly JudgedReading[]; no
     <div className="mt-6">
       <h3 className="text-lg font-semibold">Not believed</h3>
       <ul>
-        {doubted.slice(-8).map(({ at, temperature, humidity, doubt }) => (
+        {doubted.map(({ at, temperature, humidity, doubt }) => (
           <li key={at} className="flex flex-wrap gap-x-4 border-b border-line py-2">
             <span className="text-soft">{loggedWords(at, house, nowMs)}</span>
             <span>{airWords({ temperature, humidity }, house)}</span>

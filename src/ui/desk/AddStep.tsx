@@ -42,7 +42,7 @@ export function AddStep({ areaM2, spots, newId, add }: Props) {
   }
   return (
     <details className="mt-2">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">A step of your own</summary>
+      <summary className="tap underline">A step of your own</summary>
       <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3 pt-1">
         <ChoiceField
           label="What kind"

@@ -128,8 +128,24 @@ const rub = { at: 98, reach: 24 }
 const rubAt = (k: number, layer: number): number => 0.42 * smooth(1 - Math.abs(k - rub.at - ((layer * 5) % 9)) / rub.reach)
 
 const tenth = (n: number) => Math.round(n * 10) / 10
-const line = (points: readonly (readonly [number, number])[]): string =>
-  points.map(([x, y], k) => `${k === 0 ? 'M' : 'L'}${tenth(x)} ${tenth(y)}`).join('')
+const inTenths = (n: number) => Math.round(n * 10)
+/** `tenths` of a unit as a path says it: without a nought before the point. */
+function said(tenths: number): string {
+  const [whole, rest] = [Math.trunc(tenths / 10), Math.abs(tenths % 10)]
+  if (rest === 0) return `${whole}`
+  return `${tenths < 0 ? '-' : ''}${whole === 0 ? '' : Math.abs(whole)}.${rest}`
+}
+/** From the first point, each as far from the one before it: as many of them whatever lies there, so that one line can move into another. */
+const line = (points: readonly (readonly [number, number])[]): string => {
+  const at = points.map(([x, y]) => [inTenths(x), inTenths(y)] as const)
+  const steps = at.slice(1).map(([x, y], k) => {
+    const [fromX, fromY] = at[k] ?? [x, y]
+    const down = said(y - fromY)
+    return `${said(x - fromX)}${down.startsWith('-') ? '' : ' '}${down}`
+  })
+  const [x, y] = at[0] ?? [0, 0]
+  return `M${said(x)} ${said(y)}${steps.length > 0 ? `l${steps.join(' ').replaceAll(' -', '-')}` : ''}`
+}
 
 /** The drawing of these layers, the lowest first. `least`: nothing is drawn lower than this. */
 export function profileOf(strata: readonly Stratum[], shape: ProfileShape = 'wide', least = 0): Profile {

@@ -32,7 +32,7 @@ export function Channels({ channels, studio, mayAdd, maySay }: Props) {
       </ul>
       {mayAdd && <ChannelForm />}
       {maySay && (
-        <Link href="/house/prices" className="press mt-4 inline-flex min-h-12 items-center">
+        <Link href="/house/prices" className="press mt-4">
           How prices are made
         </Link>
       )}

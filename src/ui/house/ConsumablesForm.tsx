@@ -34,9 +34,7 @@ export function ConsumablesForm({ prices }: { prices: ConsumablePrices }) {
   const unpriced = consumableCodes.filter((code) => !typed[code]?.trim())
   return (
     <details className="mt-2">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
-        What each of them costs
-      </summary>
+      <summary className="tap text-lg underline">What each of them costs</summary>
       <form
         onSubmit={(event) => void submit(event)}
         onChange={() => setKept(false)}

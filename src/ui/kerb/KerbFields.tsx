@@ -77,9 +77,7 @@ export function KerbFields({ card, change, house }: Props) {
         />
       </div>
       <details>
-        <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
-          Its name, its size, its wood
-        </summary>
+        <summary className="tap text-lg underline">Its name, its size, its wood</summary>
         <div className="mt-2 space-y-3">
           <TextField
             label="Called"

@@ -125,7 +125,7 @@ function CardStrip({ all, chosen, choose, keep }: StripProps) {
         ))}
       </ul>
       <details className="mt-1">
-        <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
+        <summary className="tap underline">
           {left === null
             ? `Spent ${money(spent)}, ${money(open)} open`
             : `${money(left)} left of the budget, ${money(open)} open`}

@@ -73,9 +73,7 @@ export function Lessons({
       </ul>
       {figures.length > 0 && (
         <details className="mt-3">
-          <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-            What was taken up, and when
-          </summary>
+          <summary className="tap underline">What was taken up, and when</summary>
           <ol>
             {figures.map(({ id, family, p50, p80, count, at }, k) => {
               const before = figures.slice(0, k).findLast((each) => each.family === family)

@@ -6,6 +6,7 @@ import type { LikePrices } from '@/core/price/likePieces'
 import { type Channel, earnedRate, type Price, type Tax } from '@/core/price/priceFor'
 import { chanceAt, outcomesOf, quantile, type Spread, type SpreadAsk } from '@/core/price/spread'
 import { useHouse } from '@/ui/form/house'
+import { NotReckoned } from '@/ui/time/NotReckoned'
 import { ofTwenty } from '@/words/prices'
 import { hoursWords } from '@/words/time'
 import { type Mark, placeMarks, scaleOf } from './strokes'
@@ -25,7 +26,7 @@ interface Props {
   step: number
 }
 export function Chances({ ask, channel, tax, price, expected, like, step }: Props) {
-  const spread = useSpread(ask)
+  const { answer: spread, failed, again } = useSpread(ask)
   return (
     <section aria-labelledby="chances" className="mt-10 border-t-2 border-ink pt-4">
       <h2 id="chances" className="title text-3xl">
@@ -33,6 +34,8 @@ export function Chances({ ask, channel, tax, price, expected, like, step }: Prop
       </h2>
       {spread ? (
         <Drawn {...{ spread, channel, tax, price, expected, like, step }} />
+      ) : failed ? (
+        <NotReckoned again={again} />
       ) : (
         <p className="flex h-[26rem] items-center text-soft" role="status">
           Reckoning what it may come to…

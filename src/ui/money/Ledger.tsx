@@ -74,9 +74,7 @@ export function UsedUp({ used, writing }: { used: readonly ConsumableUse[]; writ
   if (told.length === 0) return null
   return (
     <details className="mt-2">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-        Small things it uses up
-      </summary>
+      <summary className="tap underline">Small things it uses up</summary>
       <ul className="columns-2 gap-x-8">
         {told.map(({ code, amount }) => (
           <li key={code} className="flex justify-between gap-3 border-b border-line py-0.5">

@@ -49,9 +49,7 @@ export function Receipts({ pieceId, receipts }: { pieceId: string; receipts: rea
       {may('receipt') &&
         open.map((invoice) => (
           <details key={`${invoice.id} ${receipts.length}`} className="mt-2">
-            <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-              Take some of it back
-            </summary>
+            <summary className="tap underline">Take some of it back</summary>
             <CreditForm pieceId={pieceId} invoice={invoice} open={openOf(invoice, receipts).total} />
           </details>
         ))}

@@ -1,16 +1,7 @@
-/** The spread of what a piece may cost, reckoned by a worker; null until it is there, and where no worker can be had. */
-import { useEffect, useState } from 'react'
+/** The spread of what a piece may cost, reckoned by a worker. */
 import type { Spread, SpreadAsk } from '@/core/price/spread'
+import { type FromWorker, useFromWorker } from '@/ui/time/useFromWorker'
 
-export function useSpread(ask: SpreadAsk): Spread | null {
-  const [spread, setSpread] = useState<Spread | null>(null)
-  // a page read anew brings the same question as another object
-  const asked = JSON.stringify(ask)
-  useEffect(() => {
-    const worker = new Worker(new URL('./spread.worker.ts', import.meta.url), { type: 'module' })
-    worker.onmessage = ({ data }: MessageEvent<Spread>) => setSpread(data)
-    worker.postMessage(JSON.parse(asked))
-    return () => worker.terminate()
-  }, [asked])
-  return spread
-}
+const begin = () => new Worker(new URL('./spread.worker.ts', import.meta.url), { type: 'module' })
+
+export const useSpread = (ask: SpreadAsk): FromWorker<Spread> => useFromWorker(begin, ask)

@@ -32,7 +32,7 @@ export function HandsChoice() {
   const { people, personId, choose } = useHands()
   if (people.length < 2) return null
   return (
-    <label className="inline-flex min-h-12 items-center gap-2">
+    <label className="tap gap-2 font-normal">
       <span className="text-soft">Hands</span>
       <select
         className="field w-auto py-1 font-semibold"

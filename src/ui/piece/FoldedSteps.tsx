@@ -17,9 +17,7 @@ export function FoldedSteps({ steps }: { steps: readonly StepBehind[] }) {
   const show = useDoneSheet()
   return (
     <details className="mt-4" {...unfolding}>
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-        {steps.length === 1 ? 'One step behind it' : `${steps.length} steps behind it`}
-      </summary>
+      <summary className="tap underline">{steps.length === 1 ? 'One step behind it' : `${steps.length} steps behind it`}</summary>
       {open && (
         <ol>
           {steps.map(({ words, took, asked }, k) => (

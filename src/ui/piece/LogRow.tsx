@@ -19,7 +19,7 @@ export interface Line {
 }
 /** The newest first. */
 export const LogRows = ({ lines }: { lines: readonly (Line & { id: EntryId })[] }) => (
-  <ol className="border-t border-line">
+  <ol className="log border-t border-line">
     {lines.map(({ id, ...line }) => (
       <LogRow key={id} line={line} />
     ))}

@@ -11,7 +11,7 @@ export function MendForm({ on }: { on: SnagOn }) {
   if (open && !made) setMade(true)
   return (
     <details className="unprinted mt-3" {...unfolding}>
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Something went wrong</summary>
+      <summary className="tap underline">Something went wrong</summary>
       {made && (
         <div className="mt-2 max-w-2xl">
           <SnagForm on={on} done={fold} />

@@ -13,7 +13,7 @@ interface Props {
 export function PartLinks({ pieceId, partId, name, planned }: Props) {
   const to = (what: string) => ({
     href: `/pieces/${pieceId}/${what}/${partId}`,
-    className: 'inline-flex min-h-12 items-center font-semibold',
+    className: 'tap',
   })
   return (
     <p className="flex flex-wrap gap-x-4">

@@ -33,7 +33,7 @@ export function WholeProgress(props: Props) {
         </h2>
         {!ending && (
           <Mine what="plan">
-            <Link href={to} className="inline-flex min-h-12 items-center font-semibold">
+            <Link href={to} className="tap">
               Change the work
             </Link>
           </Mine>
@@ -52,9 +52,7 @@ export function WholeProgress(props: Props) {
           ))}
           {held ? (
             <details>
-              <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-                Begin it all the same
-              </summary>
+              <summary className="tap underline">Begin it all the same</summary>
               <CurrentStep card={card} />
             </details>
           ) : (

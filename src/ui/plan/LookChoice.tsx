@@ -59,9 +59,7 @@ export function LookChoice({
       <p className="mt-3 sm:text-lg">{getLook(look).tells}</p>
       {cannot.length > 0 && (
         <details className="sm:mt-2">
-          <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-            {cannot.length} looks this part can’t have
-          </summary>
+          <summary className="tap underline">{cannot.length} looks this part can’t have</summary>
           <ul>
             {cannot.map((each) => (
               <li key={each.code} className="border-b border-line py-1.5">

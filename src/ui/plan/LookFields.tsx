@@ -113,7 +113,7 @@ function RankedPaints({
   if ((ranked?.length ?? most) < 2) return null
   return (
     <details className="-my-2 sm:col-span-2">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Which paint, and why</summary>
+      <summary className="tap underline">Which paint, and why</summary>
       <ol>
         {ranked?.map((each) => (
           <li key={each.paint} className="flex items-start justify-between gap-4 border-b border-line py-2">

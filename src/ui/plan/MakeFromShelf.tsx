@@ -11,6 +11,7 @@ import { formatAmount } from '@/core/measure/amount'
 import type { HouseResources } from '@/core/plan/figures'
 import type { Makeable } from '@/core/plan/fromShelf'
 import { useHouse } from '@/ui/form/house'
+import { NotReckoned } from '@/ui/time/NotReckoned'
 import { nearWords } from '@/words/stock'
 import { capital } from '@/words/text'
 import { spanWords } from '@/words/time'
@@ -31,13 +32,14 @@ export function MakeFromShelf({ part, desk, tins, means }: Props) {
   const [open, setOpen] = useState(false)
   const [picked, setPicked] = useState<Colour | null>(null)
   const wanted = picked ?? { name: state.colours.a.name, hex: state.colours.a.hex }
-  const found = useMakeable(
+  const { answer, isNewest, failed, again } = useMakeable(
     {
       ...{ part: facts, done: part.done, wanted: { a: wanted, b: state.colours.b } },
       ...{ method, sheen: state.sheen ?? undefined, means },
     },
     open,
   )
+  const found = isNewest ? answer : null
   return (
     <details className="border-t-2 border-ink" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-4 py-1.5 sm:min-h-16 sm:py-3">
@@ -45,9 +47,13 @@ export function MakeFromShelf({ part, desk, tins, means }: Props) {
         <span className="hidden text-soft sm:inline">nothing bought, leftovers mixed</span>
       </summary>
       <Wanted wanted={wanted} tins={tins} pick={setPicked} />
-      <p role="status" className="mt-4 min-h-7 text-soft">
-        {found === null ? 'Trying every look in every tin and mix that stands here…' : saidOf(found)}
-      </p>
+      {failed ? (
+        <NotReckoned again={again} />
+      ) : (
+        <p role="status" className="mt-4 min-h-7 text-soft">
+          {found === null ? 'Trying every look in every tin and mix that stands here…' : saidOf(found)}
+        </p>
+      )}
       {found && <Found found={found} wanted={wanted} take={(wish) => act({ kind: 'wish', wish })} />}
     </details>
   )

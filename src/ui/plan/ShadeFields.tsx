@@ -38,9 +38,7 @@ export function ShadeFields({
   const unused = tins.find(({ hex }) => rows.every((row) => row.hex !== hex))
   return (
     <details className="mt-2">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-        Mix a shade of several
-      </summary>
+      <summary className="tap underline">Mix a shade of several</summary>
       <ul className="mt-1 space-y-3">
         {rows.map(({ hex, parts }, k) => (
           <li key={k} className="grid grid-cols-[5.5rem_1fr_auto] items-end gap-3">

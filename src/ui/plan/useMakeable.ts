@@ -1,17 +1,7 @@
-/** What can be made with what is here, reckoned by a worker from the moment it is asked; null until it is there. */
-import { useDeferredValue, useEffect, useState } from 'react'
+/** What can be made with what is here, reckoned by a worker from the moment it is asked. */
 import type { Makeable, MakeAsk } from '@/core/plan/fromShelf'
+import { type FromWorker, useFromWorker } from '@/ui/time/useFromWorker'
 
-export function useMakeable(ask: MakeAsk, asks: boolean): Makeable[] | null {
-  const [answer, setAnswer] = useState<{ to: string; found: Makeable[] } | null>(null)
-  // a colour that is being pulled is not reckoned at every step
-  const asked = useDeferredValue(JSON.stringify(ask))
-  useEffect(() => {
-    if (!asks) return
-    const worker = new Worker(new URL('./makeable.worker.ts', import.meta.url), { type: 'module' })
-    worker.onmessage = ({ data }: MessageEvent<Makeable[]>) => setAnswer({ to: asked, found: data })
-    worker.postMessage(JSON.parse(asked))
-    return () => worker.terminate()
-  }, [asked, asks])
-  return asks && answer?.to === asked ? answer.found : null
-}
+const begin = () => new Worker(new URL('./makeable.worker.ts', import.meta.url), { type: 'module' })
+
+export const useMakeable = (ask: MakeAsk, asks: boolean): FromWorker<Makeable[]> => useFromWorker(begin, asks ? ask : null)

@@ -32,9 +32,7 @@ export function AnswerQuote({ pieceId, quoteId, kind, options }: Props) {
   }
   return (
     <details className="mt-1">
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
-        They said it here, or it is withdrawn
-      </summary>
+      <summary className="tap underline">They said it here, or it is withdrawn</summary>
       <div className="mt-2 max-w-xl space-y-3">
         {options.map((option) => (
           <ChoiceField

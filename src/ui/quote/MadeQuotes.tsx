@@ -54,11 +54,11 @@ export function MadeQuotes({ quotes, studio, nowMs, today, nameOf, pieceId }: Pr
                 </a>
               </p>
             )}
-            <a href={`/api/pieces/${pieceId}/paper?offer=${id}`} className="inline-flex min-h-12 items-center underline">
+            <a href={`/api/pieces/${pieceId}/paper?offer=${id}`} className="tap underline">
               As PDF
             </a>
             <details className="mt-1">
-              <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">
+              <summary className="tap underline">
                 {kind === 'quote' ? 'What was offered' : 'What the change is'}, {loggedWords(at, studio, nowMs)}
               </summary>
               <OfferLines offer={offer} money={money} />

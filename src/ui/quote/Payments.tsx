@@ -140,7 +140,7 @@ function GiveBack({ pieceId, paymentId, amount }: { pieceId: string; paymentId: 
   }
   return (
     <details>
-      <summary className="inline-flex min-h-12 cursor-pointer items-center font-semibold underline">Give back</summary>
+      <summary className="tap underline">Give back</summary>
       <div className="flex items-end gap-3">
         <TextField
           label={house.currency}

@@ -52,7 +52,7 @@ function Way({ pieceId, way }: { pieceId: PieceId; way: ChosenWay }) {
         <button type="button" className="press press-now" disabled={pending} onClick={() => void take()}>
           Plan it so
         </button>
-        <Link href={`/pieces/${pieceId}/plan/${partId}`} className="inline-flex min-h-12 items-center">
+        <Link href={`/pieces/${pieceId}/plan/${partId}`} className="tap">
           To its plan
         </Link>
       </div>

@@ -39,7 +39,7 @@ export function BringInLabels({ products }: { products: readonly Product[] }) {
       </h2>
       <div className="mt-3 flex flex-wrap items-center gap-3">
         {products.some(({ label }) => label) && (
-          <a href="/api/shelf/labels" className="press inline-flex min-h-12 items-center">
+          <a href="/api/shelf/labels" className="press">
             Take these along (JSON)
           </a>
         )}

@@ -87,7 +87,7 @@ export function BuyList({ lines, readAt }: { lines: readonly BuyLine[]; readAt: 
       </ul>
       {there.length > 0 && (
         <details className="mt-8">
-          <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
+          <summary className="tap text-lg underline">
             {there.length === 1 ? 'One stands' : `${there.length} stand`} on the shelf already
           </summary>
           <ul>

@@ -3,8 +3,8 @@
 import { useEffect, useState } from 'react'
 import { useRefresh } from './useRefresh'
 
-/** several changes at once are one; what several servers tell at once is asked for at a moment of one's own */
-const [settleMs, spreadMs] = [250, 250]
+/** several changes at once are one */
+const settleMs = 250
 /** who was refused asks again after this, or up to twice as long: a crowd comes apart */
 const againMs = 3_000
 
@@ -20,13 +20,10 @@ export function Live({ sinceMs }: { sinceMs: number }) {
     let opened = false
     // what comes while one waits is read by it; a studio that never rests would else be put off for ever
     const ask = () => {
-      timer ??= setTimeout(
-        () => {
-          timer = undefined
-          void refresh()
-        },
-        settleMs + Math.random() * spreadMs,
-      )
+      timer ??= setTimeout(() => {
+        timer = undefined
+        void refresh()
+      }, settleMs)
     }
     // a browser has few connections to one server: a tab that nobody looks at gives its own back
     const listen = () => {

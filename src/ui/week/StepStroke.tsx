@@ -68,7 +68,7 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move,
         stroke={chosen || isPulled ? 'var(--ink)' : 'none'}
         strokeWidth="3"
       />
-      {number !== undefined && to - from > 18 && (
+      {number !== undefined && to - from > numberWide(number) && (
         <text x={(from + to) / 2} y={y + 6} fontSize="17" fontWeight="700" textAnchor="middle" fill="var(--on-now)">
           {number}
         </text>
@@ -76,6 +76,9 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move,
     </g>
   )
 }
+
+/** A number that is wider than its stroke would run into the next one's. */
+const numberWide = (number: number) => 8 + 10 * String(number).length
 
 /** The hand whose name is under the pointer. */
 function handUnder({ clientX, clientY }: PointerEvent): number | null {

@@ -9,6 +9,7 @@ import { readWeekBack, type WrittenWeek } from '@/core/week/weekData'
 import { useHouse } from '@/ui/form/house'
 import { useMay } from '@/ui/form/may'
 import { Link } from '@/ui/frame/Link'
+import { NotReckoned } from '@/ui/time/NotReckoned'
 import { useBeat } from '@/ui/time/now'
 import { capital } from '@/words/text'
 import { dayWords, hoursWords, momentWords } from '@/words/time'
@@ -33,6 +34,7 @@ export function WeekView({ written }: { written: WrittenWeek }) {
   const [chosen, choose] = useState<string | null>(null)
   const { answer, outlook } = week
   if (answer && !outlook) return <Nothing answer={answer} />
+  if (!outlook && week.failed) return <NotReckoned again={week.again} />
   if (!outlook) return <p className="py-16 text-2xl">Reckoning the week…</p>
   if (outlook.lines.length === 0) return <Nothing answer={null} />
   const shown =

@@ -45,6 +45,8 @@ export function useWeek(data: WeekData, nowMs: number) {
     [data.week],
   )
   const asked = useRef(0)
+  const [failed, setFailed] = useState(false)
+  const [tries, setTries] = useState(1)
 
   useEffect(() => () => planner.end(), [planner])
 
@@ -62,9 +64,13 @@ export function useWeek(data: WeekData, nowMs: number) {
       const goOn = { from: kept.length > 0 ? from : [], last: from }
       const better = await planner.ask('better', { ...base, ...goOn, budgetMs: budgets.better, weeks })
       if (isNewest()) setAnswer(better)
-    })().catch(() => undefined)
+    })().catch(() => isNewest() && setFailed(true))
     // anew where something was written, the plan in force is another, or the time has gone on
-  }, [data, entries, nowMs, planner])
+  }, [data, entries, nowMs, planner, tries])
+  const again = () => {
+    setFailed(false)
+    setTries(tries + 1)
+  }
 
   const outlook: WeekOutlook | null = answer && 'outlook' in answer ? answer.outlook : null
   const think = useCallback(
@@ -124,6 +130,9 @@ export function useWeek(data: WeekData, nowMs: number) {
   return {
     answer,
     outlook,
+    /** the planner stopped, and nothing better is on its way */
+    failed,
+    again,
     falling,
     pins,
     /** by which figures the steps of the plan in force were reckoned when it was taken, by their keys */

@@ -3,6 +3,7 @@ import { loadLearned } from '@/app/_server/context'
 import { readPieceFiles } from '@/app/_server/pieceFiles'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { inForce } from '@/core/climate/airAhead'
+import { toColumns } from '@/core/climate/columns'
 import { climateIn, climatesOf, homeOf } from '@/core/climate/rooms'
 import type { Instant } from '@/core/measure/named'
 import { dayOf } from '@/core/measure/time'
@@ -24,6 +25,8 @@ const weekMs = 7 * 86_400_000
 const hourMs = 3_600_000
 /** windows drawn, one below the other; so many are looked for, for those of parts that were taken out are not drawn */
 const [mostWindows, mostSought] = [14, 28]
+/** what is not believed is told of, the last of it */
+const mostDoubted = 8
 /** what a window of hours is read by */
 const exactMs = 86_400_000
 /** a day ahead, so that what is still shut is seen to open */
@@ -69,6 +72,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
       lines: windowsSince(journeys, { climate, sinceMs: nowMs - weekMs, learned, most: mostWindows }),
     }
   })
+  const believed = readings.filter(({ doubt }) => doubt === null)
   const tell = (instant: Instant | null) => (instant ? momentWords(instant, studio, nowMs) : null)
   return (
     <div className="pt-6">
@@ -97,7 +101,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
         <h2 id="week" className="title mb-3 text-3xl">
           {room ? `The week in the ${room.name.toLowerCase()}` : 'The week'}
         </h2>
-        {readings.every(({ doubt }) => doubt !== null) ? (
+        {believed.length === 0 ? (
           <p>
             {readings.length === 0
               ? 'Nothing has been read here this week. Write a reading down, or name the room’s sensor.'
@@ -105,7 +109,8 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
           </p>
         ) : (
           <WeekChart
-            readings={readings}
+            air={toColumns(believed)}
+            doubted={readings.filter(({ doubt }) => doubt !== null).slice(-mostDoubted)}
             fromMs={nowMs - weekMs}
             toMs={nowMs + aheadMs}
             lines={lines.map(({ journey, part, step, segments, opens, closes }) => ({

@@ -2,7 +2,7 @@
 import { whatMay } from '@/app/_server/may'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { whoIsIn } from '@/app/_server/whoIsIn'
-import { climateIn, climatesOf } from '@/core/climate/rooms'
+import { homeOf } from '@/core/climate/rooms'
 import { listCalendarFeeds } from '@/db/calendarFeed'
 import { listLastReadings, listRooms } from '@/db/climate'
 import { listChannels, listPeople } from '@/db/studio'
@@ -99,7 +99,7 @@ export default async function House() {
         <h2 id="air" className="title mb-2 text-3xl">
           Air
         </h2>
-        <AirLine air={climateIn(climatesOf(readings, rooms), null, rooms).at(-1) ?? null} rooms={rooms} />
+        <AirLine air={readings.findLast(({ roomId }) => homeOf(roomId, rooms) === homeOf(null, rooms)) ?? null} rooms={rooms} />
         <p className="mt-2 max-w-prose text-soft">
           Every window runs faster in warm, dry air and slower in cold or damp; below 10 °C water-based coats stand still. A
           reading holds until the next.
@@ -116,10 +116,10 @@ export default async function House() {
             holds clients’ names and all your prices: keep it where you keep your books.
           </p>
           <div className="mt-3 flex flex-wrap gap-3">
-            <a className="press inline-flex min-h-12 items-center" href="/api/studio/archive" download>
+            <a className="press" href="/api/studio/archive" download>
               Take it all along
             </a>
-            <Link className="press inline-flex min-h-12 items-center" href="/house/api">
+            <Link className="press" href="/house/api">
               For other programs
             </Link>
           </div>

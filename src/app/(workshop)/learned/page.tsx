@@ -7,7 +7,7 @@ import { getRemedy } from '@/core/craft/remedies'
 import { formatMoney } from '@/core/measure/money'
 import { sumSnags } from '@/core/piece/snags'
 import { listBids } from '@/db/bid'
-import { listDryingFigures, listLearned } from '@/db/climate'
+import { listDryingFigures, listLearned } from '@/db/dryingFigures'
 import { findSnagRecord } from '@/db/entry'
 import { Link } from '@/ui/frame/Link'
 import { BidList } from '@/ui/learn/BidList'
@@ -41,7 +41,7 @@ export default async function Learned() {
       <h1 className="title text-5xl">What the workshop has learned</h1>
       {!studio.hidesMoney && (
         <p className="mt-3">
-          <Link href="/learned/earned" className="press inline-flex min-h-12 items-center">
+          <Link href="/learned/earned" className="press">
             What it earned
           </Link>
         </p>

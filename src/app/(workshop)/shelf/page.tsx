@@ -41,22 +41,22 @@ export default async function Shelf() {
       <h1 className="title text-5xl">Shelf</h1>
       <p className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-2">
         {may('product') && !studio.hidesMoney && (
-          <Link href="/shelf/buy" className="press inline-flex min-h-12 items-center">
+          <Link href="/shelf/buy" className="press">
             To buy
           </Link>
         )}
         {may('product') && lots.length > 0 && (
-          <Link href="/shelf/count" className="press inline-flex min-h-12 items-center">
+          <Link href="/shelf/count" className="press">
             Count it
           </Link>
         )}
         {may('product') && products.length > 0 && (
-          <Link href="/shelf/labels" className="press inline-flex min-h-12 items-center">
+          <Link href="/shelf/labels" className="press">
             Labels
           </Link>
         )}
         {lots.length > 0 && (
-          <a href="/api/shelf/cards" className="press inline-flex min-h-12 items-center">
+          <a href="/api/shelf/cards" className="press">
             Cards (PDF)
           </a>
         )}
@@ -94,7 +94,7 @@ export default async function Shelf() {
           </h2>
           <ProductForm />
           <p className="mt-4">
-            <Link href="/shelf/table" className="inline-flex min-h-12 items-center text-lg">
+            <Link href="/shelf/table" className="tap text-lg">
               Many at once, from a table (CSV)
             </Link>
           </p>

@@ -127,7 +127,7 @@ function Sheets({ year }: { year: number }) {
       <ul className="mt-3 flex flex-wrap gap-3">
         {sheets.map(([href, words]) => (
           <li key={href}>
-            <a href={href} download className="press inline-flex min-h-12 items-center">
+            <a href={href} download className="press">
               {words}
             </a>
           </li>

@@ -123,7 +123,7 @@ export default async function PiecePage({ params }: Params) {
             <div className="mt-4" role="group" aria-label="Log entries">
               <LogList journey={journey} channels={channels} people={people} house={studio} nowMs={nowMs} most={lastLines} />
               {journey.log.length > lastLines && (
-                <Link href={`/pieces/${piece.id}/story`} className="inline-flex min-h-12 items-center font-semibold">
+                <Link href={`/pieces/${piece.id}/story`} className="tap">
                   All {journey.log.length} lines of it
                 </Link>
               )}

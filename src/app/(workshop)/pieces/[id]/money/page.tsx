@@ -112,15 +112,11 @@ async function Here({ view, asked, isLess }: { view: PieceView; asked: string | 
               List it, or let it go
             </h2>
             <details open={!listing}>
-              <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
-                {listing ? 'List it anew' : 'List it'}
-              </summary>
+              <summary className="tap text-lg underline">{listing ? 'List it anew' : 'List it'}</summary>
               <ListingForm key={`${at.channel.id}-${ask}`} {...forms} ask={ask} />
             </details>
             <details open={listing !== null} className="mt-3 border-t border-line pt-1">
-              <summary className="inline-flex min-h-12 cursor-pointer items-center text-lg font-semibold underline">
-                It leaves: sold, handed over, kept, given
-              </summary>
+              <summary className="tap text-lg underline">It leaves: sold, handed over, kept, given</summary>
               {agreed.total !== null && agreed.balance !== 0 && (
                 <p className="border-l-4 border-late pl-4 text-lg font-semibold">
                   {agreed.balance > 0
