@@ -28,6 +28,8 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     reducedMotion: 'reduce',
+    // each test is a device that comes for the first time, and would keep the whole app first: who is without a connection asks for it
+    serviceWorkers: 'block',
     screenshot: 'only-on-failure',
   },
   projects: [

@@ -2,6 +2,9 @@
 import { expect, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 
+// it keeps what is needed without a connection
+test.use({ serviceWorkers: 'allow' })
+
 test('what is short is bought in the shop, without a connection, and is on the shelf', async ({ page, context }, { project }) => {
   test.skip(project.name !== 'phone', 'one shelf for the house, and a shop is gone to with a phone')
   await page.goto('/shelf')

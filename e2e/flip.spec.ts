@@ -3,6 +3,9 @@ import { expect, test } from '@playwright/test'
 import Papa from 'papaparse'
 import { letGo, takeThisWay, workPiece } from './work'
 
+// it keeps what is needed without a connection
+test.use({ serviceWorkers: 'allow' })
+
 test('a chair from an auction: bid for and bought offline, worked, sold; its hour and its bid are learned', async ({
   page,
   context,

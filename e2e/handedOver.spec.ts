@@ -3,6 +3,9 @@ import { expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
 import { expectAxeClean } from './axe'
 
+// it keeps what is needed without a connection
+test.use({ serviceWorkers: 'allow' })
+
 const photograph = (background: string) =>
   sharp({ create: { width: 640, height: 480, channels: 3, background } })
     .jpeg()

@@ -2,6 +2,9 @@
 import { expect, type Page, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 
+// it keeps what is needed without a connection
+test.use({ serviceWorkers: 'allow' })
+
 const bid = (page: Page) => page.locator('[data-figure="bid"]')
 const minor = (text: string | null) => Math.round(Number((text ?? '').replace(/[^\d.]/g, '')) * 100)
 

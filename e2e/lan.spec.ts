@@ -9,6 +9,9 @@ import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { expectAxeClean } from './axe'
 import { freePort, ownServer } from './ownServer'
 
+// it keeps what is needed without a connection
+test.use({ serviceWorkers: 'allow' })
+
 const more: Record<string, string> = { ITINERUM_FRONT_KEY: 'the front of this test' }
 const own = ownServer('lan', 'own', more)
 const tls = (name: string) => join(own.home, 'tls', name)

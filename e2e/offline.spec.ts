@@ -11,6 +11,9 @@ import sharp from 'sharp'
 import { launch } from './browser'
 import { ownServer } from './ownServer'
 
+// it keeps what is needed without a connection
+test.use({ serviceWorkers: 'allow' })
+
 const own = ownServer('offline')
 const profile = mkdtempSync(join(tmpdir(), 'itinerum-device-'))
 

@@ -168,7 +168,11 @@ test('somebody asked in comes in by their link, and asks nobody in', async ({ br
 })
 
 test('a lost phone is signed out from the desk: it stays out, and what it kept is gone', async ({ browser, context }) => {
-  const phone = await signedIn(await browser.newContext({ viewport: { width: 390, height: 844 } }), 'perran', words.perran)
+  const phone = await signedIn(
+    await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' }),
+    'perran',
+    words.perran,
+  )
   const kept = () =>
     phone.evaluate(async () => ({
       pages: (await caches.keys()).filter((name) => name !== 'itinerum-code'),

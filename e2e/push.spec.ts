@@ -5,6 +5,9 @@ import { v7 as uuidv7 } from 'uuid'
 import { expectAxeClean } from './axe'
 import { freePort, ownServer } from './ownServer'
 
+// it keeps what is needed without a connection
+test.use({ serviceWorkers: 'allow' })
+
 const more: Record<string, string> = { ITINERUM_CLERK_MS: '400' }
 const own = ownServer('push', 'demo', more)
 let service: ChildProcess

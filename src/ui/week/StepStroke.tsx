@@ -18,6 +18,8 @@ interface Props {
 }
 
 const stroke = 15
+/** A finger's height of the line takes hold of a stroke, and no less of its width than this. */
+const grip = { high: 52, wide: 8 }
 /** A finger trembles by so much. */
 const tremble = 6
 
@@ -59,6 +61,7 @@ export function StepStroke({ line, number, scale, y, wide, chosen, choose, move,
       className="cursor-grab touch-pan-y"
       data-step={line.key}
     >
+      <rect x={from} y={y - grip.high / 2} width={Math.max(grip.wide, to - from)} height={grip.high} fill="transparent" />
       <path
         d={stretches
           .map(([since, until]) => brush(since, until, y))

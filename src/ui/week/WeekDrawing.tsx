@@ -98,7 +98,8 @@ export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chose
           give={(hand) => give(line, hand)}
         />
       ))}
-      <path d={`M${plumb} ${head - 16}V${high}`} stroke="var(--ink)" strokeWidth="3.5" />
+      {/* what is drawn over the strokes is no hindrance to a finger */}
+      <path d={`M${plumb} ${head - 16}V${high}`} stroke="var(--ink)" strokeWidth="3.5" className="pointer-events-none" />
       {outlook.pieces.map((piece, k) => (
         <text
           key={piece.pieceId}
@@ -110,7 +111,7 @@ export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chose
           stroke="var(--ground)"
           strokeWidth="6"
           strokeLinejoin="round"
-          className="[font-stretch:88%] [paint-order:stroke]"
+          className="pointer-events-none [font-stretch:88%] [paint-order:stroke]"
         >
           {piece.name}
         </text>
