@@ -126,21 +126,19 @@ export class RowLayout extends RowBoard {
     const from = table.stepAt[chain] ?? 0
     const until = table.stepAt[chain + 1] ?? 0
     const first = table.step[from] ?? 0
-    const opens = table.opens[chain] ?? never
     let ready = this.readyAt(first)
-    if (opens === never || this.roomy) {
+    if (table.opens[chain] === never || this.roomy) {
       if (!this.layChain(from, until, ready)) return hopeless
     } else {
-      const places = this.problem.pools.rack - (table.extra[chain] ?? 0) + 1
-      if (this.stayFrom.count - this.stayTo.count >= places) return waits
+      if (this.stayFrom.count - this.stayTo.count + (table.lasting[chain] ?? 0) > this.problem.pools.rack) return waits
       for (let tries = 0; ; tries += 1) {
         // a place may come free sooner, when what holds it has been laid on
         if (tries > mostWaits || !this.layChain(from, until, ready)) return tries > 0 ? waits : hopeless
-        const opened = this.end[opens] ?? 0
-        const free = this.freeFrom(opened, places)
-        if (free <= opened) break
-        ready = Math.max(ready, this.start[first] ?? 0) + free - opened
+        const later = this.waitForPlace(chain)
+        if (later === 0) break
+        ready = Math.max(ready, this.start[first] ?? 0) + later
         this.takeSteps(from, until)
+        if (later === open) return waits
       }
     }
     this.count(unit, chain)
@@ -203,20 +201,31 @@ export class RowLayout extends RowBoard {
     }
     return true
   }
-  /** The first minute, not before one, from which on fewer than `places` are held at any time: no more are kept for what is to come. */
-  private freeFrom(minute: number, places: number): number {
+  /** How much later a chain that lies would have to be for drying places to be free, as it may seem; {@link open} where none comes free. */
+  private waitForPlace(chain: number): number {
+    const { table } = this
+    const { rack } = this.problem.pools
+    const [extra, lasting] = [table.extra[chain] ?? 0, table.lasting[chain] ?? 0]
+    const opened = this.end[table.opens[chain] ?? 0] ?? 0
+    const shuts = table.shuts[chain] ?? never
+    if (shuts === never) return this.waitFrom(opened, open, rack - extra)
+    const shut = this.start[shuts] ?? 0
+    const inside = this.waitFrom(opened, shut, rack - extra)
+    return lasting === 0 ? inside : Math.max(inside, this.waitFrom(shut, open, rack - lasting))
+  }
+  /** How long it is from a minute until no more than `most` stays are held at any time before another; {@link open} where that never is. */
+  private waitFrom(minute: number, until: number, most: number): number {
     const { at: begins, count: stays } = this.stayFrom
     const { at: ends, count: over } = this.stayTo
+    if (until <= minute) return 0
     // from the last end on back: just before it as many hold as end no sooner, without those that begin no sooner
-    let [k, begun] = [over - 1, stays]
-    while (k >= 0) {
-      const end = ends[k] ?? 0
-      if (end <= minute) return minute
-      while (k > 0 && ends[k - 1] === end) k -= 1
+    let [ended, begun] = [over, stays]
+    for (let end = until; end > minute; end = ends[ended - 1] ?? 0) {
+      while (ended > 0 && (ends[ended - 1] ?? 0) >= end) ended -= 1
       while (begun > 0 && (begins[begun - 1] ?? 0) >= end) begun -= 1
-      if (begun - k >= places) return end
-      k -= 1
+      if (begun - ended > most) return ended < over ? (ends[ended] ?? 0) - minute : open
+      if (ended === 0) return 0
     }
-    return minute
+    return 0
   }
 }

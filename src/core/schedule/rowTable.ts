@@ -20,9 +20,14 @@ export class RowTable {
   readonly step: Int32Array
   readonly stepAt: Int32Array
   readonly link: Int32Array
-  /** by chain: drying places that it wants beside those it is given, from the end of a step of it on; {@link never} where it wants none */
+  /**
+   * by chain: drying places that it wants beside those it is given, how many of them it leaves taken, from the end of which step of it on,
+   * and until which begins; {@link never} where it wants none, or leaves as many as it wants
+   */
   readonly extra: Uint8Array
+  readonly lasting: Uint8Array
   readonly opens: Int32Array
+  readonly shuts: Int32Array
   /** steps of chain k before which a stay at a drying place ends, from place `comeAt[k]`, and after which one begins, from place `leaveAt[k]` */
   readonly come: Int32Array
   readonly comeAt: Int32Array
@@ -54,7 +59,9 @@ export class RowTable {
     ;[this.link] = flat(chains.map(linkOf))
     const dries = chains.map((chain) => placesOf(chain, lags))
     this.opens = Int32Array.from(dries, ({ opens }) => opens)
+    this.shuts = Int32Array.from(dries, ({ shuts }) => shuts)
     this.extra = Uint8Array.from(dries, ({ extra }) => extra)
+    this.lasting = Uint8Array.from(dries, ({ lasting }) => lasting)
     ;[this.come, this.comeAt] = flat(dries.map(({ comes }) => comes))
     ;[this.leave, this.leaveAt] = flat(dries.map(({ leaves }) => leaves))
     ;[this.window, this.windowAt] = flat(chains.map(({ windows }) => windows))
@@ -78,10 +85,14 @@ function placesOf({ steps }: Chain, lags: readonly Lag[]) {
   const closing = stays.filter(({ from }) => from === never).length
   const after = steps.map((_, k) => stays.filter(({ from, to }) => from <= k && to > k).length)
   const extra = Math.max(0, Math.max(...after) - closing)
+  const lasting = Math.max(0, (after.at(-1) ?? 0) - closing)
   const first = after.findIndex((held) => held > closing)
+  const last = after.findLastIndex((held) => held > closing + lasting)
   return {
     extra,
+    lasting,
     opens: steps[first] ?? never,
+    shuts: (last < 0 ? undefined : steps[last + 1]) ?? never,
     comes: stays.flatMap(({ to }) => steps[to] ?? []),
     leaves: stays.flatMap(({ from }) => steps[from] ?? []),
   }
