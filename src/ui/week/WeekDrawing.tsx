@@ -14,11 +14,11 @@ import { useBeat } from '@/ui/time/now'
 import { clockTime, shortDayWords } from '@/words/time'
 import { type DayScale, dayScale } from './scale'
 import { StepStroke } from './StepStroke'
+import { DrawnThreads } from './Threads'
 
 const head = 46
 const laneHigh = 76
 const flagWide = 64
-const threads = ['', '9 6', '2 6', '14 5 2 5'] as const
 
 interface Props {
   outlook: WeekOutlook
@@ -73,17 +73,7 @@ export function WeekDrawing({ outlook, hours, isWorked, days, wide, today, chose
       {lines.map((line) => (
         <Drying key={line.index} line={line} outlook={outlook} scale={scale} y={yOf(line.piece)} pattern={`${id}-dry`} />
       ))}
-      {outlook.hands.map((name, hand) => (
-        <path
-          key={name ?? hand}
-          d={threadOf(lines, hand, scale, yOf)}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth="2.5"
-          strokeDasharray={threads[hand % threads.length]}
-          strokeLinejoin="round"
-        />
-      ))}
+      <DrawnThreads hands={outlook.hands} {...{ lines, scale, yOf }} />
       {lines.map((line) => (
         <StepStroke
           key={line.key}
@@ -177,24 +167,6 @@ function Days({ scale, high, today, flagged }: { scale: DayScale; high: number; 
   )
 }
 
-/** Whose thread is which; nothing where there is one pair of hands. */
-export function Threads({ hands }: Pick<WeekOutlook, 'hands'>) {
-  if (hands.length < 2) return null
-  return (
-    <ul className="mt-2 flex flex-wrap items-center gap-x-3">
-      {hands.map((name, k) => (
-        <li key={name ?? k} data-hand={k} className="flex min-h-11 items-center gap-2 pr-4 text-lg">
-          <svg viewBox="0 0 56 8" className="h-2 w-14" aria-hidden>
-            <path d="M0 4H56" stroke="var(--ink)" strokeWidth="2.5" strokeDasharray={threads[k % threads.length]} />
-          </svg>
-          {name}
-        </li>
-      ))}
-      <li className="unprinted hidden text-soft sm:block">Pull a stroke along its line to another time, or onto a name.</li>
-    </ul>
-  )
-}
-
 /** What dries after a step until the next on the same part is worked. */
 function Drying({
   line,
@@ -216,21 +188,6 @@ function Drying({
   return to - from > 3 ? (
     <rect x={from} y={y - 4} width={to - from} height="8" fill={`url(#${pattern})`} stroke="var(--ink)" strokeWidth="1" />
   ) : null
-}
-
-/** The way of one pair of hands from step to step. */
-function threadOf(lines: readonly OutlookLine[], hand: number, { x }: DayScale, yOf: (piece: number) => number): string {
-  const own = lines.filter((line) => line.hand === hand)
-  return own
-    .map((line, k) => {
-      const [from, to, y] = [x(line.startMs), x(line.endMs), yOf(line.piece)]
-      const before = own[k - 1]
-      if (!before) return `M${from} ${y}H${to}`
-      const [x0, y0] = [x(before.endMs), yOf(before.piece)]
-      const bend = Math.min(26, Math.max(8, (from - x0) / 2))
-      return `C${x0 + bend} ${y0} ${from - bend} ${y} ${from} ${y}H${to}`
-    })
-    .join('')
 }
 
 function Promise({ scale, y, piece, wide }: { scale: DayScale; y: number; piece: WeekOutlook['pieces'][number]; wide: number }) {

@@ -18,8 +18,9 @@ import { LineList } from './LineList'
 import { Promises } from './Promises'
 import { ThoughtLine } from './ThoughtLine'
 import { given, moved } from './thoughts'
+import { Threads } from './Threads'
 import { useWeek, type Week } from './useWeek'
-import { Threads, todaysNumbers, WeekDrawing } from './WeekDrawing'
+import { todaysNumbers, WeekDrawing } from './WeekDrawing'
 import { WhatIf } from './WhatIf'
 
 /** the week is reckoned anew so often by itself */
