@@ -12,7 +12,7 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   globalSetup: './e2e/comeIn.ts',
-  workers: 3,
+  workers: 2,
   // asked once more on a busy machine; what passed only then is counted apart
   retries: 1,
   fullyParallel: false,

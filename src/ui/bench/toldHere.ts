@@ -30,8 +30,17 @@ const bytesOf = (text: string) =>
 /** What stood in the way. */
 export type NotTold = 'no-service' | 'unreachable'
 
+/** What was asked for first is done first: a page that still says where it is must not undo that it is told no more. */
+let last: Promise<unknown> = Promise.resolve()
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const next = last.then(work, work)
+  last = next
+  return next
+}
+
 /** From now on this browser is told. Asked again it is the same, which also tells the server where an address has changed. */
-export async function beTold(): Promise<NotTold | null> {
+export const beTold = (): Promise<NotTold | null> => inTurn(comeIn)
+async function comeIn(): Promise<NotTold | null> {
   const manager = await own().catch(() => undefined)
   if (!manager) return 'no-service'
   const asked = await fetch('/api/push', { signal: AbortSignal.timeout(15_000) }).catch(() => null)
@@ -55,7 +64,8 @@ async function subscribe(manager: PushManager, applicationServerKey: Uint8Array<
   }
 }
 /** Told no more here, by the server and by the browser's service. */
-export async function beToldNoMore(): Promise<NotTold | null> {
+export const beToldNoMore = (): Promise<NotTold | null> => inTurn(goOut)
+async function goOut(): Promise<NotTold | null> {
   const answer = await send('DELETE', {}).catch(() => null)
   if (!answer?.ok) return 'unreachable'
   const place = await (await own().catch(() => undefined))?.getSubscription()
