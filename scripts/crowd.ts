@@ -1,11 +1,13 @@
 /**
  * Fifty studios of twenty devices on one server: each device listens for changes, opens pages, writes notes, and reads its page anew when another of its
  * studio wrote, as the app does. Answers against the empty page in the same run, memory and connections from minute to minute, and whether any studio
- * heard another. Usage: npm run crowd [MINUTES] [SECONDS between what one device does] [PROCESSES], after a build.
+ * heard another. In the first half minute every process makes its pages, and reads each studio, for the first time: it is told apart.
+ * Usage: npm run crowd [MINUTES] [SECONDS between what one device does] [PROCESSES, as many as there are processors], after a build.
  */
 import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import http from 'node:http'
+import { availableParallelism } from 'node:os'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { addAccount, addMembership } from '@/db/account'
@@ -17,10 +19,13 @@ import { serveApp } from './serveApp'
 
 const minutes = Number(process.argv[2] ?? 3)
 const restSeconds = Number(process.argv[3] ?? 240)
-const processes = Number(process.argv[4] ?? 4)
+const processes = Number(process.argv[4] ?? availableParallelism())
 const [studios, perStudio] = [50, 20]
 /** the most that is allowed */
 const limits = { empty: 5, growth: 1.25 }
+const firstMs = 30_000
+/** until the last of a studio is told what was written at the end */
+const lastMs = 10_000
 
 const database = await ownDatabase('crowd')
 const owner = new pg.Client({ connectionString: database.owner('itinerum') })
@@ -96,7 +101,7 @@ await owner.query('analyze')
 const { address, server } = await serveApp({ app: database.app('itinerum'), door: database.door('itinerum') }, port, processes)
 const sleep = (ms: number) => new Promise((wait) => setTimeout(wait, ms))
 
-const spans: { what: 'page' | 'again' | 'write' | 'empty'; ms: number }[] = []
+const spans: { what: 'page' | 'again' | 'write' | 'empty'; at: number; ms: number }[] = []
 let failed = 0
 /** what was said where something failed, and how often */
 const said = new Map<string, number>()
@@ -137,7 +142,7 @@ async function timed(what: (typeof spans)[number]['what'], device: Device, path:
     if (isOver) return
     note(`${what} cut off`)
   }
-  spans.push({ what, ms: performance.now() - begun })
+  spans.push({ what, at: begun, ms: performance.now() - begun })
 }
 const read = (device: Device, what: 'page' | 'again') =>
   timed(what, device, what === 'again' ? device.again : device.page, what === 'again' ? { headers: { rsc: '1' } } : {})
@@ -169,6 +174,8 @@ async function listen(device: Device): Promise<void> {
     const told = [...decoder.decode(chunk).matchAll(/event: changed\ndata: \S+/g)]
     if (told.length === 0) continue
     device.heard += told.length
+    // who is told after the end looks no more
+    if (isOver) continue
     timer ??= setTimeout(() => {
       timer = undefined
       if (!isOver) void read(device, 'again')
@@ -198,6 +205,7 @@ for (const device of devices) device.heard = 0
 // one at a time, while nobody does anything: what the same costs without a crowd
 for (const each of devices.slice(0, 80)) await read(each, each.page === '/' ? 'page' : 'again')
 const aloneMs = spans.splice(0).map(({ ms }) => ms)
+const begunAt = performance.now()
 void Promise.all(devices.map(live))
 /** of the server and of those that it began */
 function memory(): number {
@@ -226,20 +234,22 @@ for (let k = 0; k < minutes * 6; k += 1) {
 }
 isOver = true
 await sleep(2_000)
+const isDeaf = ({ studio, heard }: Device) => heard === 0 && wrote.has(studio)
+for (let waitedMs = 0; waitedMs < lastMs && devices.some(isDeaf); waitedMs += 200) await sleep(200)
 const wasListening = listening
 stop.abort()
 await Promise.all(listeners)
 
-const of = (what: (typeof spans)[number]['what']) =>
-  spans
-    .filter((each) => each.what === what)
-    .map(({ ms }) => ms)
-    .sort((a, b) => a - b)
+const [first, then] = [spans.filter((each) => each.at < begunAt + firstMs), spans.filter((each) => each.at >= begunAt + firstMs)]
+const sorted = (some: typeof spans) => some.map(({ ms }) => ms).sort((a, b) => a - b)
+const of = (what: (typeof spans)[number]['what']) => sorted(then.filter((each) => each.what === what))
+const answers = (some: typeof spans) => sorted(some.filter(({ what }) => what !== 'empty'))
 const at = (all: readonly number[], share: number) => all[Math.min(all.length - 1, Math.floor(all.length * share))] ?? NaN
 const empty = at(of('empty'), 0.5)
-const all = [...of('page'), ...of('again'), ...of('write')].sort((a, b) => a - b)
+const all = answers(then)
+const toEmpty = (some: number[]) => (at(some, 0.95) / empty).toFixed(1)
 console.log(
-  `${studios} studios × ${perStudio} devices, ${minutes} min, each doing something every ${restSeconds} s: ${all.length} answers, ${failed} failed`,
+  `${studios} studios × ${perStudio} devices, ${processes} processes, ${minutes} min, each doing something every ${restSeconds} s: ${answers(spans).length} answers, ${failed} failed`,
 )
 for (const what of ['page', 'again', 'write'] as const)
   console.log(
@@ -253,13 +263,15 @@ console.log(
   ).toFixed(0)} ms, 95 % under ${at(aloneMs, 0.95).toFixed(0)} ms`,
 )
 console.log(`${wasListening} listened, ${refused} times asked to come again`)
-console.log(`95 % of all under ${(at(all, 0.95) / empty).toFixed(1)} × the empty page (${empty.toFixed(0)} ms beside it)`)
+console.log(
+  `95 % of all under ${toEmpty(all)} × the empty page (${empty.toFixed(0)} ms beside it); of the ${answers(first).length} of the first half minute under ${toEmpty(answers(first))} ×`,
+)
 console.log(
   `memory ${minuteByMinute.map(({ mb }) => `${mb.toFixed(0)} MB`).join(', ')}; connections ${minuteByMinute.map((each) => each.connections).join(', ')}`,
 )
 // each write of a studio is told to its own devices, and to no other's
 const heardWrong = devices.filter(({ studio, heard }) => heard > 0 && !wrote.has(studio)).length
-const deaf = devices.filter(({ studio, heard }) => heard === 0 && wrote.has(studio)).length
+const deaf = devices.filter(isDeaf).length
 console.log(
   `${[...wrote.values()].reduce((sum, n) => sum + n, 0)} writes of ${wrote.size} studios; devices that heard of another studio's: ${heardWrong}, that heard nothing of their own: ${deaf}`,
 )

@@ -1,6 +1,8 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 
 vi.mock('server-only', () => ({}))
+const machine = vi.hoisted(() => ({ free: null as number | null }))
+vi.mock('./machine', () => ({ freeShare: () => machine.free }))
 /** As the server that tells at this moment of every turn; the clock stands at the beginning of one. */
 async function serverAt(moment: number) {
   vi.stubEnv('ITINERUM_MOMENT', String(moment))
@@ -11,6 +13,7 @@ async function serverAt(moment: number) {
 beforeEach(() => void vi.useFakeTimers({ now: 1_800_000_000_000 }))
 afterEach(() => {
   vi.useRealTimers()
+  machine.free = null
   vi.unstubAllEnvs()
 })
 
@@ -62,5 +65,41 @@ describe('servers of one machine', () => {
     for (let k = 0; k < 2; k += 1) tellInTurn(() => toldMs.push(Date.now() - begunMs))
     vi.advanceTimersByTime(1_000)
     expect(toldMs).toEqual([400, 600])
+  })
+})
+describe('a machine that is full', () => {
+  test('lets its moments pass until there is room', async () => {
+    const { tellInTurn } = await serverAt(0)
+    const told: string[] = []
+    machine.free = 0.1
+    for (const name of ['desk', 'phone']) tellInTurn(() => told.push(name))
+    vi.advanceTimersByTime(1_000)
+    expect(told).toEqual([])
+    machine.free = 0.9
+    vi.advanceTimersByTime(400)
+    expect(told).toEqual(['desk', 'phone'])
+  })
+  test('keeps nobody for longer than a second and a half by that; what came later does not make one wait anew', async () => {
+    const { tellInTurn } = await serverAt(0)
+    const toldMs: number[] = []
+    const begunMs = Date.now()
+    const desk = () => void toldMs.push(Date.now() - begunMs)
+    machine.free = 0
+    for (let k = 0; k < 7; k += 1) {
+      tellInTurn(desk)
+      vi.advanceTimersByTime(200)
+    }
+    expect(toldMs).toEqual([])
+    vi.advanceTimersByTime(200)
+    expect(toldMs).toEqual([1_600])
+  })
+  test('tells a crowd that waits already one after the other, as if it were not', async () => {
+    const { tellInTurn } = await serverAt(0)
+    const toldMs: number[] = []
+    const begunMs = Date.now()
+    machine.free = 0
+    for (let k = 0; k < 4; k += 1) tellInTurn(() => toldMs.push(Date.now() - begunMs))
+    vi.advanceTimersByTime(3_000)
+    expect(toldMs).toEqual([1_600, 1_800, 2_000, 2_200])
   })
 })

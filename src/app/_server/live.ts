@@ -44,7 +44,7 @@ const ownChannel = query(
 export const findOwnChannel = async (client: Client): Promise<string> => (await one(client, ownChannel)).channel
 
 async function connect(again: boolean): Promise<void> {
-  const client = makeClient(process.env.DATABASE_URL ?? '', { application_name: 'itinerum live' })
+  const client = makeClient(process.env.DATABASE_URL ?? '', { application_name: 'itinerum live', pipeline: true })
   let over = false
   const lost = () => {
     // a connection that fails says so in several ways: one new one takes its place
