@@ -25,7 +25,7 @@ export interface PlannedWeek extends WorkshopSchedule {
 /** The share of the time where a week is gone on from by what stays in it; then other rows altogether. */
 const goOn = 0.8
 /** The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it. */
-const bound = { from: 0.88, msEach: 0.6 }
+const bound = { from: 0.88, msEach: 0.4 }
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
 /** The share after which nothing is sought any more, where nothing could be laid by then. */
@@ -47,11 +47,12 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
     searchChains(search, search.spent(), search.best ? sought : hopeless)
     if (failed !== null && !search.best) refuse(problem, search.coarse.units[failed]?.steps[0] ?? 0)
   }
-  const { best, cost } = search
+  const { best } = search
   if (!best) return refuse(problem, 0)
+  const { cost, missed } = checkWeek(problem, best)
   const plain = lowerBound(problem, search.earliest)
   const byPrices = sought < 1 ? boundByPrices(problem, search.earliest, { cost, spent: () => search.spent(), until: 1 }) : plain
-  return { ...best, cost, bound: Math.max(plain, Math.floor(byPrices + 1e-6)), missed: checkWeek(problem, best).missed }
+  return { ...best, cost, bound: Math.max(plain, Math.floor(byPrices + 1e-6)), missed }
 }
 
 const chainsIn = ({ units }: Grain): number => units.reduce((sum, { chains }) => sum + chains.length, 0)

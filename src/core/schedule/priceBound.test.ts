@@ -95,3 +95,12 @@ describe('no week costs less', () => {
     expect(week.bound).toBeGreaterThanOrEqual(lowerBound(problem))
   })
 })
+
+test('what a piece does not wait for may be worked long after its end', () => {
+  // three hours until it is done, and as much of tidying that nobody waits for
+  const base = problemOf([workStep(0, 180), workStep(0, 180)])
+  const problem = { ...base, pieces: base.pieces.map((piece) => ({ ...piece, final: 0 })) }
+  const best = planWorkshop(problem, { seed: 1, rounds: 50 }).cost
+  expect(best).toBe(at(0, 12))
+  for (const cost of [best + 60, best * 1.5]) expect(boundOf(problem, cost)).toBeCloseTo(best, 6)
+})

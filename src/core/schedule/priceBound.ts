@@ -35,7 +35,6 @@ const alike = [
 export function boundByPrices(problem: WorkshopProblem, earliest: Earliest, { cost, spent, until }: Course): number {
   const began = spent()
   const at = (share: number) => began + (until - began) * share
-  const week = new PricedWeek(problem, earliest, cost)
   let [finer, reach]: [Priced | null, number] = [null, bold]
   for (const { longer, until: share } of levels) {
     const rough = roughOf(problem, longer)
@@ -45,6 +44,7 @@ export function boundByPrices(problem: WorkshopProblem, earliest: Earliest, { co
     raise(next, { cost, spent, until: at(share) }, reach)
     ;[finer, reach] = [{ week: next, longer }, careful]
   }
+  const week = new PricedWeek(problem, earliest, cost)
   if (finer) take(week, finer, 1)
   return raise(week, { cost, spent, until }, reach)
 }

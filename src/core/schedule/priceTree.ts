@@ -2,8 +2,22 @@
 import { costOfEnd, type Earliest } from './bound'
 import type { Lag, WorkshopProblem } from './problem'
 
-/** By piece: the last minute at which it may end without the week costing more than a limit, all others at their earliest. */
-export function latestEnds(problem: WorkshopProblem, { end }: Earliest, limit: number): number[] {
+/**
+ * By step: the last minute at which it may end without the week costing more than a limit, all pieces but its own at their earliest. What no
+ * piece waits for has until the horizon.
+ */
+export function latestEnds(problem: WorkshopProblem, earliest: Earliest, limit: number): number[] {
+  const { pieces, steps, lags, horizon } = problem
+  const ends = latestOfPieces(problem, earliest, limit)
+  const latest = steps.map(() => horizon)
+  pieces.forEach(({ final }, piece) => (latest[final] = ends[piece] ?? horizon))
+  const into = steps.map((): number[] => [])
+  for (const { from, to } of lags) if (from !== null) into[to]?.push(from)
+  for (const step of earliest.order.toReversed())
+    for (const from of into[step] ?? []) latest[from] = Math.min(latest[from] ?? horizon, latest[step] ?? horizon)
+  return latest
+}
+function latestOfPieces(problem: WorkshopProblem, { end }: Earliest, limit: number): number[] {
   const { pieces, horizon } = problem
   const least = pieces.map(({ final }, piece) => costOfEnd(problem, piece, end[final] ?? 0))
   const all = least.reduce((sum, each) => sum + each, 0)

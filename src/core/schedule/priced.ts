@@ -48,7 +48,9 @@ export class PricedWeek {
     private readonly load: readonly number[] = problem.steps.map(() => 1),
   ) {
     const { steps, grid, horizon, painters, pieces, pools } = problem
-    this.slots = Math.ceil(horizon / grid) + 1
+    const until = latestEnds(problem, earliest, limit)
+    const last = Math.min(horizon, Math.max(0, ...until))
+    this.slots = Math.ceil(last / grid) + 1
     const hired = (many: number, open: Uint8Array | null = null): Hired => {
       return { many, open, price: new Float64Array(this.slots), before: new Float64Array(this.slots + 1) }
     }
@@ -61,11 +63,10 @@ export class PricedWeek {
     this.booth = hired(pools.spray)
     this.final = new Int32Array(steps.length).fill(never)
     pieces.forEach(({ final }, piece) => (this.final[final] = piece))
-    this.starts = startsOf(problem, earliest.calendars)
-    const until = latestEnds(problem, earliest, limit)
+    this.starts = startsOf(problem, earliest.calendars, last)
     this.low = Int32Array.from(this.starts, (each, step) => firstFrom(each, Math.floor(this.soonest(step) / grid)))
     this.worth = this.starts.map((each, step) => {
-      const high = firstFrom(each, Math.ceil((until[steps[step]?.piece ?? 0] ?? horizon) / grid) + 1)
+      const high = firstFrom(each, Math.ceil((until[step] ?? horizon) / grid) + 1)
       return new Float64Array(Math.max(1, high - (this.low[step] ?? 0)))
     })
     const kept = treeOf(problem)
