@@ -1,15 +1,16 @@
 /** What journeys are read in: the air where pieces stand, the house, everybody's hours, what was learned. */
 import 'server-only'
-import { climatesOf, homeOf, type Room } from '@/core/climate/rooms'
+import { climatesOf, homeOf, type Room, type RoomAir } from '@/core/climate/rooms'
 import type { Learned } from '@/core/learn/learned'
 import { workSpans, workStretches } from '@/core/log/workSpans'
 import type { PieceFile } from '@/core/piece/piece'
 import { workOf } from '@/core/piece/work'
-import { listReadings, listRooms } from '@/db/climate'
+import { listRooms } from '@/db/climate'
 import { listLearned } from '@/db/dryingFigures'
 import { listOtherWork } from '@/db/entry'
 import type { Client } from '@/db/pool'
 import { getStudio, listLabelled } from '@/db/studio'
+import { type AsRead, readAir } from './air'
 
 /** How far back the air still matters: the longest cure is 30 days. */
 const airDays = 45
@@ -18,8 +19,14 @@ const exactAirDays = 1
 const dayMs = 86_400_000
 export const daysAgo = (nowMs: number, days: number) => new Date(nowMs - days * dayMs).toISOString()
 
+/** What is read as it stood after `beganMs`, at the time that it is. */
+export interface Look extends AsRead {
+  nowMs: number
+}
+
 /** The air of the rooms these pieces stand in, as far back as something on them still dries by it. */
-async function listAir(client: Client, nowMs: number, files: readonly PieceFile[], rooms: readonly Room[]) {
+function listAir(client: Client, look: Look, files: readonly PieceFile[], rooms: readonly Room[]): Promise<RoomAir[]> {
+  const { nowMs } = look
   const since = files.reduce(
     (earliest, { log }) => {
       const lastOf = new Map<string | null, string>()
@@ -29,7 +36,7 @@ async function listAir(client: Client, nowMs: number, files: readonly PieceFile[
     daysAgo(nowMs, 0),
   )
   const homes = new Set([null, ...files.map(({ piece }) => piece.roomId)].map((roomId) => homeOf(roomId, rooms)))
-  return listReadings(client, {
+  return readAir(client, look, {
     roomIds: [...homes].filter(Boolean),
     since: later(since, daysAgo(nowMs, airDays)),
     exactSince: later(since, daysAgo(nowMs, exactAirDays)),
@@ -60,9 +67,9 @@ function listOthers(client: Client, files: readonly PieceFile[]) {
   )
 }
 /** What journeys of pieces are read in that still dry. */
-export async function loadContext(client: Client, nowMs: number, files: readonly PieceFile[], workplace: Workplace) {
+export async function loadContext(client: Client, look: Look, files: readonly PieceFile[], workplace: Workplace) {
   const { rooms } = workplace
-  const [others, air] = await Promise.all([listOthers(client, files), listAir(client, nowMs, files, rooms)])
+  const [others, air] = await Promise.all([listOthers(client, files), listAir(client, look, files, rooms)])
   return { ...workplace, others, climates: climatesOf(air, rooms) }
 }
 /** What journeys of pieces are read in that have left: nothing on them dries. */

@@ -15,8 +15,10 @@ interface Heard {
   tells: Set<Tell>
   /** since when all of it is heard; null while it is not */
   sinceMs: number | null
-  /** when it last was heard to change */
-  changedMs: number
+  /** when it last was heard to change, by what changed */
+  changedMs: Map<string, number>
+  /** when something was last written in it from here */
+  writtenMs: number
   leaving?: ReturnType<typeof setTimeout> | undefined
 }
 interface Hub {
@@ -59,10 +61,10 @@ async function connect(again: boolean): Promise<void> {
   }
   client.once('error', lost)
   client.once('end', lost)
-  client.on('notification', ({ channel }) => {
+  client.on('notification', ({ channel, payload = '' }) => {
     const heard = hub.channels.get(channel)
     if (!heard) return
-    heard.changedMs = Date.now()
+    heard.changedMs.set(payload, Date.now())
     for (const tell of heard.tells) tell()
   })
   try {
@@ -83,16 +85,26 @@ async function hear(heard: Heard): Promise<void> {
   if (hub.client === client) heard.sinceMs = Date.now()
 }
 
-/** Whether a studio may have changed since a moment: it was heard to, or was not listened to then. A moment is granted for what was on its way. */
-export function changedSince(studioId: StudioId, sinceMs: number): boolean {
+/** Something was written in a studio by this server: whoever reads next finds it, though its change was not heard yet. */
+export function noteWritten(studioId: StudioId): void {
   const heard = hub.studios.get(studioId)
-  return !heard || heard.sinceMs === null || heard.sinceMs > sinceMs || heard.changedMs > sinceMs - graceMs
+  if (heard) heard.writtenMs = Date.now()
+}
+/**
+ * Whether a studio, or these tables of it, may have changed since a moment: it was heard to, or was not listened to then. A moment is granted
+ * for what was on its way.
+ */
+export function changedSince(studioId: StudioId, sinceMs: number, tables?: readonly string[]): boolean {
+  const heard = hub.studios.get(studioId)
+  if (!heard || heard.sinceMs === null || heard.sinceMs > sinceMs || heard.writtenMs > sinceMs - graceMs) return true
+  const heardMs = tables ? tables.map((table) => heard.changedMs.get(table) ?? 0) : [...heard.changedMs.values()]
+  return heardMs.some((ms) => ms > sinceMs - graceMs)
 }
 
 /** Tells of every change in a studio, which is heard on its channel, until the returned function is called. */
 export function listen(studioId: StudioId, channel: string, tell: Tell): () => void {
   const known = hub.studios.get(studioId)
-  const heard: Heard = known ?? { channel, tells: new Set(), sinceMs: null, changedMs: 0 }
+  const heard: Heard = known ?? { channel, tells: new Set(), sinceMs: null, changedMs: new Map(), writtenMs: 0 }
   clearTimeout(heard.leaving)
   heard.tells.add(tell)
   if (!known) {

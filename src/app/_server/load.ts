@@ -17,7 +17,7 @@ import { listPieces, type PieceCursor } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listLots } from '@/db/stock'
 import { listChannels, listProducts } from '@/db/studio'
-import { daysAgo, loadContext, loadWorkplace, type Workplace } from './context'
+import { daysAgo, loadContext, loadWorkplace, type Look, type Workplace } from './context'
 import { readOpenFiles, readPieceFile, readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
 
@@ -30,8 +30,9 @@ export interface Workshop {
   nowMs: number
 }
 
-async function readWorkshop(client: Client, nowMs: number, files: readonly PieceFile[], workplace: Workplace): Promise<Workshop> {
-  const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, files, workplace)
+async function readWorkshop(client: Client, look: Look, files: readonly PieceFile[], workplace: Workplace): Promise<Workshop> {
+  const { nowMs } = look
+  const { studio, rooms, climates, learned, others } = await loadContext(client, look, files, workplace)
   const climateOf = ({ piece }: PieceFile) => climateIn(climates, piece.roomId, rooms)
   return {
     studio,
@@ -42,9 +43,9 @@ async function readWorkshop(client: Client, nowMs: number, files: readonly Piece
 
 /** Every piece in the workshop. */
 export const loadWorkshop = (): Promise<Workshop> =>
-  readStudio(async (client) => {
+  readStudio(async (client, studioId, beganMs) => {
     const [files, workplace] = await Promise.all([readOpenFiles(client), loadWorkplace(client)])
-    return readWorkshop(client, Date.now(), files, workplace)
+    return readWorkshop(client, { studioId, beganMs, nowMs: Date.now() }, files, workplace)
   })
 
 export interface PiecesPage extends Workshop {
@@ -55,8 +56,8 @@ export interface PiecesPage extends Workshop {
 }
 /** A page of pieces: those in the workshop, read in their air, then those that have left. */
 export const loadPieces = (asked: { limit: number; sought: string; after: PieceCursor | null }): Promise<PiecesPage> =>
-  readStudio(async (client) => {
-    const nowMs = Date.now()
+  readStudio(async (client, studioId, beganMs) => {
+    const look = { studioId, beganMs, nowMs: Date.now() }
     const read = async () => {
       const found = await listPieces(client, { ...asked, limit: asked.limit + 1 })
       const shown = found.slice(0, asked.limit)
@@ -66,8 +67,8 @@ export const loadPieces = (asked: { limit: number; sought: string; after: PieceC
     const here = shown.filter(({ endedAt }) => endedAt === null).length
     const last = shown.at(-1)
     return {
-      ...(await readWorkshop(client, nowMs, files.slice(0, here), workplace)),
-      ended: readPieces(files.slice(here), { climateOf: () => [], nowMs }),
+      ...(await readWorkshop(client, look, files.slice(0, here), workplace)),
+      ended: readPieces(files.slice(here), { climateOf: () => [], nowMs: look.nowMs }),
       next:
         found.length > asked.limit && last
           ? { left: last.endedAt !== null, at: last.endedAt ?? last.takenInAt, id: last.id }
@@ -89,7 +90,7 @@ export interface PieceView {
 
 /** One piece with all that its pages need; null where there is none. */
 export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
-  readStudio(async (client) => {
+  readStudio(async (client, studioId, beganMs) => {
     const nowMs = Date.now()
     const [file, workplace, channels] = await Promise.all([
       readPieceFile(client, id),
@@ -97,7 +98,12 @@ export const findPieceView = cache((id: PieceId): Promise<PieceView | null> =>
       listChannels(client),
     ])
     if (!file) return null
-    const { studio, rooms, climates, learned, others } = await loadContext(client, nowMs, [file], workplace)
+    const { studio, rooms, climates, learned, others } = await loadContext(
+      client,
+      { studioId, beganMs, nowMs },
+      [file],
+      workplace,
+    )
     const climate = climateIn(climates, file.piece.roomId, rooms)
     const around = { climate, nowMs, method: studio.method, others, learned }
     return {

@@ -12,14 +12,15 @@ import type { PieceFile } from '@/core/piece/piece'
 import { stepsOf } from '@/core/piece/work'
 import type { Hand } from '@/core/week/hands'
 import { type WeekAround, type WeekInForce, writeWeek, type WrittenWeek } from '@/core/week/weekData'
-import { listForecasts, listMeanAir } from '@/db/airAhead'
+import { listForecasts } from '@/db/airAhead'
 import { listOpenPiecesOf } from '@/db/piece'
 import type { Client } from '@/db/pool'
 import { listWaiting } from '@/db/quote'
 import { listLots } from '@/db/stock'
 import { getStudio, listPeople, listProducts } from '@/db/studio'
 import { findDryingPlaces, findWeek, listOtherDays, listPersonHours } from '@/db/week'
-import { daysAgo, loadContext, loadWorkplace } from './context'
+import { readMeanAir } from './air'
+import { daysAgo, loadContext, loadWorkplace, type Look } from './context'
 import { loadPace } from './pace'
 import { readOpenFiles, readPieceFiles } from './pieceFiles'
 import { readStudio } from './session'
@@ -32,18 +33,18 @@ interface BenchRead {
 }
 /** The bench as data. */
 export const loadBench = (): Promise<BenchData> =>
-  readStudio(async (client) => {
-    const { files, around } = await readBenchOf(client, Date.now())
+  readStudio(async (client, studioId, beganMs) => {
+    const { files, around } = await readBenchOf(client, { studioId, beganMs, nowMs: Date.now() })
     return toBenchData(files, around)
   })
 /** The same on its way to a device, which reads it anew by itself, with what it has written since; and of which pieces it tells. */
 export const loadWrittenBench = (): Promise<{ bench: WrittenBench; pieceIds: PieceId[]; tins: number }> =>
-  readStudio(async (client) => {
-    const { files, around } = await readBenchOf(client, Date.now())
+  readStudio(async (client, studioId, beganMs) => {
+    const { files, around } = await readBenchOf(client, { studioId, beganMs, nowMs: Date.now() })
     return { bench: writeBench(files, around), pieceIds: files.map(({ piece }) => piece.id), tins: around.lots.length }
   })
 
-async function readBenchOf(client: Client, nowMs: number): Promise<BenchRead> {
+async function readBenchOf(client: Client, look: Look): Promise<BenchRead> {
   const [files, workplace, week, products, lots, waiting] = await Promise.all([
     readOpenFiles(client),
     loadWorkplace(client),
@@ -52,7 +53,7 @@ async function readBenchOf(client: Client, nowMs: number): Promise<BenchRead> {
     listLots(client),
     listWaiting(client),
   ])
-  const { studio, ...air } = await loadContext(client, nowMs, files, workplace)
+  const { studio, ...air } = await loadContext(client, look, files, workplace)
   const { method, hours } = studio
   const around = {
     ...air,
@@ -74,8 +75,8 @@ function plannedAhead(week: WeekInForce | null, files: readonly PieceFile[]): Pl
 /** how far back the air of the days to come is looked for */
 const expectedDays = 14
 /** By room; what was read in no room is the first one's. */
-async function expectedIn(client: Client, nowMs: number, rooms: readonly Room[]) {
-  const { '': nowhere, ...byRoom } = await listMeanAir(client, daysAgo(nowMs, expectedDays))
+async function expectedIn(client: Client, look: Look, rooms: readonly Room[]) {
+  const { '': nowhere, ...byRoom } = await readMeanAir(client, look, daysAgo(look.nowMs, expectedDays))
   const first = homeOf(null, rooms)
   return nowhere && !byRoom[first] ? { ...byRoom, [first]: nowhere } : byRoom
 }
@@ -100,14 +101,15 @@ export const loadSheet = (): Promise<{ week: WeekInForce | null; files: PieceFil
 /** The week on its way to a device, which plans it by itself. */
 export const loadWeek = (): Promise<WrittenWeek> =>
   readStudio(async (client, studioId, nowMs) => {
-    const { files, around, studio, week } = await readBenchOf(client, nowMs)
+    const look = { studioId, beganMs: nowMs, nowMs }
+    const { files, around, studio, week } = await readBenchOf(client, look)
     const { hours: usual, zone } = studio
     const today = dayOf(daysAgo(nowMs, 0), zone)
     const [hands, others, places, expected, forecasts, pace] = await Promise.all([
       readHands(client, usual),
       listOtherDays(client, dayAfter(today, -1)),
       findDryingPlaces(client),
-      expectedIn(client, nowMs, around.rooms),
+      expectedIn(client, look, around.rooms),
       listForecasts(client, today),
       loadPace(client, studioId, nowMs),
     ])

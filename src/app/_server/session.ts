@@ -12,6 +12,7 @@ import { type Client, inSession, makePool } from '@/db/pool'
 import { getStudio, listPeople } from '@/db/studio'
 import { tillSecret } from '@/db/till'
 import { isTls, sessionCookie } from '@/sessionCookie'
+import { noteWritten } from './live'
 
 const holder = globalThis as { itinerumPool?: pg.Pool }
 
@@ -42,8 +43,19 @@ type Reading<T> = (client: Client, studioId: StudioId, beganMs: number) => Promi
  * Writes in one transaction as the session's studio; what is written is reckoned with what it costs, whoever writes, and only an answer
  * comes back. Throws `SignedOut` where there is no session.
  */
-export const withStudio = async <T>(work: Work<T>): Promise<T> =>
-  inSession(pool(), await sessionSecret(), work, { till: tillSecret(process.env.DOOR_DATABASE_URL) })
+export const withStudio = async <T>(work: Work<T>): Promise<T> => {
+  let written: StudioId | null = null
+  const noted: Work<T> = (client, studioId) => {
+    written = studioId
+    return work(client, studioId)
+  }
+  try {
+    return await inSession(pool(), await sessionSecret(), noted, { till: tillSecret(process.env.DOOR_DATABASE_URL) })
+  } finally {
+    // it may have been written where its acknowledgement was lost, too
+    if (written) noteWritten(written)
+  }
+}
 
 /** a database that was killed is back sooner */
 const patienceMs = 5_000

@@ -2,10 +2,13 @@ import { expect, test, vi } from 'vitest'
 import { makeUnchanged } from './unchanged'
 
 /** when the studio was heard to change last, and since when it is heard */
-const heard = vi.hoisted(() => ({ changedMs: 0, sinceMs: 0 }))
+const heard = vi.hoisted(() => ({ changedMs: 0, sinceMs: 0, asked: [] as unknown[] }))
 vi.mock('server-only', () => ({}))
 vi.mock('./live', () => ({
-  changedSince: (_: string, ms: number) => heard.sinceMs > ms || heard.changedMs > ms,
+  changedSince: (_: string, ms: number, tables?: readonly string[]) => {
+    heard.asked.push(tables)
+    return heard.sinceMs > ms || heard.changedMs > ms
+  },
 }))
 
 test('what was read stands until something is heard, each for its own eyes and its own studio', async () => {
@@ -36,4 +39,10 @@ test('a change that falls between the moment as which it is read and its reading
   // nobody listened for a while: nothing is known to stand
   heard.sinceMs = 3_000
   expect(await kept.or('a', 'all', 3_500, () => Promise.resolve('anew'))).toBe('anew')
+})
+test('what comes from some tables alone is asked after by those', async () => {
+  Object.assign(heard, { changedMs: 0, sinceMs: 0, asked: [] })
+  const kept = makeUnchanged<string>(10, ['reading'])
+  for (const beganMs of [100, 200]) await kept.or('a', 'air', beganMs, () => Promise.resolve('damp'))
+  expect(heard.asked).toEqual([['reading']])
 })

@@ -14,14 +14,14 @@ interface Unchanged<V> {
    */
   or: (studioId: StudioId, key: string, beganMs: number, read: () => Promise<V>) => Promise<V>
 }
-/** `most`: how many things are kept. */
-export function makeUnchanged<V>(most: number): Unchanged<V> {
+/** `most`: how many things are kept. `tables`: from which they are read, where no other changes them. */
+export function makeUnchanged<V>(most: number, tables?: readonly string[]): Unchanged<V> {
   const kept = makeKept<string, { value: V; beganMs: number }>(most)
   return {
     or: async (studioId, key, beganMs, read) => {
       const own = `${studioId} ${key}`
       const known = kept.get(own)
-      if (known && !changedSince(studioId, known.beganMs)) return known.value
+      if (known && !changedSince(studioId, known.beganMs, tables)) return known.value
       const value = await read()
       kept.set(own, { value, beganMs })
       return value

@@ -1,4 +1,5 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
+import { readAir, readDrawn } from '@/app/_server/air'
 import { loadLearned } from '@/app/_server/context'
 import { readPieceFiles } from '@/app/_server/pieceFiles'
 import { loadStudio, readStudio } from '@/app/_server/session'
@@ -10,7 +11,7 @@ import { dayOf } from '@/core/measure/time'
 import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
 import { listForecasts } from '@/db/airAhead'
-import { listDrawn, listReadings, listRooms } from '@/db/climate'
+import { listRooms } from '@/db/climate'
 import { listDriedLately, listOpenPieces } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
 import { Forecasts } from '@/ui/climate/Forecasts'
@@ -37,14 +38,15 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
   const asked = (await searchParams).room
   const nowMs = clock()
   const today = dayOf(new Date(nowMs).toISOString(), studio.zone)
-  const { rooms, room, readings, lines, last, forecasts } = await readStudio(async (client) => {
+  const { rooms, room, readings, lines, last, forecasts } = await readStudio(async (client, studioId, beganMs) => {
+    const asRead = { studioId, beganMs }
     const all = await listRooms(client)
     const chosen = all.find(({ id }) => id === asked) ?? all[0] ?? null
     const since = new Date(nowMs - weekMs).toISOString()
     const learned = await loadLearned(client)
     const home = homeOf(chosen?.id ?? null, all)
     const roomIds = home ? [home] : []
-    const air = await listReadings(client, {
+    const air = await readAir(client, asRead, {
       roomIds,
       since,
       exactSince: new Date(nowMs - exactMs).toISOString(),
@@ -62,7 +64,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
       forecasts: inForce(await listForecasts(client, today)),
       rooms: all,
       room: chosen,
-      readings: await listDrawn(client, {
+      readings: await readDrawn(client, asRead, {
         roomIds,
         unnamed: homeOf(null, all) === home,
         since,
