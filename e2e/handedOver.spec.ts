@@ -13,6 +13,8 @@ const photograph = (background: string) =>
 
 /** As a phone does it: a form of its own, sent to where the app takes what is shared. */
 async function handOver(page: Page, files: readonly { name: string; type: string; data: Buffer }[]) {
+  // it may lead to where the page is already
+  const arrived = page.waitForEvent('domcontentloaded')
   await page.evaluate(
     (all) => {
       const input = Object.assign(document.createElement('input'), { type: 'file', name: 'photos', multiple: true })
@@ -26,10 +28,12 @@ async function handOver(page: Page, files: readonly { name: string; type: string
       })
       form.append(input)
       document.body.append(form)
-      form.submit()
+      // once this has answered: the page goes with it
+      setTimeout(() => form.submit())
     },
     files.map(({ data, ...file }) => ({ ...file, bytes: [...data] })),
   )
+  await arrived
   await page.waitForURL('**/shared')
 }
 /** The service worker has the page, and what brings it to life. */

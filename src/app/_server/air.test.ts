@@ -1,6 +1,5 @@
 import { beforeEach, expect, test, vi } from 'vitest'
 import type { Client } from '@/db/pool'
-import { readAir, readDrawn, readMeanAir } from './air'
 
 interface Asked {
   since: string
@@ -16,7 +15,13 @@ vi.mock('@/db/climate', () => {
 vi.mock('@/db/airAhead', () => ({
   listMeanAir: (_: unknown, since: string) => Promise.resolve({ '': [records.asked.push(since)] }),
 }))
-beforeEach(() => void Object.assign(records, { asked: [], changed: false }))
+let { readAir, readDrawn, readMeanAir } = {} as typeof import('./air')
+beforeEach(async () => {
+  Object.assign(records, { asked: [], changed: false })
+  // another test's of the same process hears otherwise
+  vi.resetModules()
+  ;({ readAir, readDrawn, readMeanAir } = await import('./air'))
+})
 
 const client = {} as Client
 const ofStudio = (studioId: string) => ({ studioId, beganMs: 1_000 })

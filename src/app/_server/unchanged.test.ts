@@ -1,5 +1,4 @@
-import { expect, test, vi } from 'vitest'
-import { makeUnchanged } from './unchanged'
+import { beforeEach, expect, test, vi } from 'vitest'
 
 /** when the studio was heard to change last, and since when it is heard */
 const heard = vi.hoisted(() => ({ changedMs: 0, sinceMs: 0, asked: [] as unknown[] }))
@@ -10,6 +9,13 @@ vi.mock('./live', () => ({
     return heard.sinceMs > ms || heard.changedMs > ms
   },
 }))
+
+let makeUnchanged: (typeof import('./unchanged'))['makeUnchanged']
+beforeEach(async () => {
+  // another test's of the same process hears otherwise
+  vi.resetModules()
+  ;({ makeUnchanged } = await import('./unchanged'))
+})
 
 test('what was read stands until something is heard, each for its own eyes and its own studio', async () => {
   const kept = makeUnchanged<number>(10)
