@@ -35,6 +35,6 @@ export default defineConfig({
   projects: [
     { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
     { name: 'phone', testIgnore: [once, jobs], use: phone },
-    { name: 'phone-jobs', testMatch: jobs, use: phone },
+    { name: 'phone-jobs', testMatch: jobs, grepInvert: /@desk/, use: phone },
   ],
 })

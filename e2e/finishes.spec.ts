@@ -135,9 +135,13 @@ const finishes: Finish[] = [
   },
 ]
 
+const titleOf = (article: string, layers: readonly Layer[]) =>
+  `${article}: ${layers.map(({ done }) => done.split(/[ ,]/)[0]).join(', ')}`
 test.describe.configure({ mode: 'parallel' })
+// what differs is put together alike on a phone: two of them show that it can be
+const onPhone = ['Pot cupboard', 'Linen coffer']
 for (const { article, layers, order } of finishes)
-  test(`${article}: ${layers.map(({ done }) => done.split(/[ ,]/)[0]).join(', ')}`, async ({ page, mark }) => {
+  test(titleOf(article, layers), { tag: onPhone.includes(article) ? [] : '@desk' }, async ({ page, mark }) => {
     test.setTimeout(Number(process.env.SHORT ?? 240_000))
     const name = `${article}, ${mark}`
     await takeIn(page, name, { madeOf: 'solid wood, close-grained', onIt: 'bare' })

@@ -98,6 +98,9 @@ async function describeLayer(page: Page, layer: Layer) {
   if (layer.chips) await sheet.getByLabel('Meant to let go in flakes').check()
 }
 
+/** Looked at as often as a finger would try, without a picture of the page each time. */
+const often = { intervals: [100, 200, 300] }
+
 /** Works the step at hand of a lane as done already; its title, or null where there is none. */
 export async function workOne(page: Page, on: Locator, minutes: string): Promise<string | null> {
   const heading = on.getByRole('heading', { level: 3 }).first()
@@ -108,15 +111,17 @@ export async function workOne(page: Page, on: Locator, minutes: string): Promise
   const title = (await heading.textContent()) ?? ''
   const took = on.getByLabel('How long it took')
   // a tap right after another in the same place is let fall
-  await expect(async () => {
-    if ((await done.getAttribute('aria-expanded')) !== 'true') await done.click({ timeout: 1_000 })
-    await expect(took).toBeVisible({ timeout: 700 })
-  }).toPass()
+  await expect
+    .poll(async () => {
+      if ((await done.getAttribute('aria-expanded')) !== 'true') await done.click({ timeout: 1_000 }).catch(() => undefined)
+      return took.isVisible()
+    }, often)
+    .toBe(true)
   await took.fill(minutes)
   await on.getByRole('button', { name: 'Write it down' }).click()
   const sheet = page.getByRole('dialog')
   const isNext = async () => (await heading.count()) === 0 || (await heading.textContent()) !== title
-  await expect(async () => expect((await sheet.isVisible()) || (await isNext())).toBe(true)).toPass()
+  await expect.poll(async () => (await sheet.isVisible()) || (await isNext()), often).toBe(true)
   if (await sheet.isVisible()) {
     // the question stands still for a moment, for a finger that was still tapping
     await sheet
@@ -125,7 +130,7 @@ export async function workOne(page: Page, on: Locator, minutes: string): Promise
       .click()
     await expect(sheet).toBeHidden()
   }
-  await expect(async () => expect(await isNext()).toBe(true)).toPass()
+  await expect.poll(isNext, often).toBe(true)
   return title
 }
 /** Works a lane to its end; the titles of what was worked. */

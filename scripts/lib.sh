@@ -36,7 +36,12 @@ need_postgres() {
   pgbin=$(postgres_bin)
   [ -n "$pgbin" ] || fail 'the PostgreSQL server is still missing after its installation'
 }
-need_chromium() { command -v chromium >/dev/null || debian_install Chromium chromium; }
+# Without windows it asks less of the machine; the whole browser does as well, where the other can't be had (e2e/browser.ts).
+need_chromium() {
+  command -v chromium-headless-shell >/dev/null && return
+  if command -v chromium >/dev/null && [ "$(id -u)" != 0 ]; then return; fi
+  (debian_install Chromium chromium-headless-shell) || command -v chromium >/dev/null || exit 1
+}
 need_gpg() { command -v gpg >/dev/null || debian_install GnuPG gnupg; }
 need_openssl() { command -v openssl >/dev/null || debian_install OpenSSL openssl; }
 need_node() {

@@ -4,7 +4,7 @@
  */
 import type pg from 'pg'
 
-const sizes = { pieces: 500, open: 40, lines: 50_000, photographs: 2_000, tins: 300, days: 365 }
+const large = { pieces: 500, open: 40, lines: 50_000, photographs: 2_000, tins: 300, days: 365 }
 
 /** A demo row's number in its k-th copy. */
 const copied = (column: string) => `md5(${column}::text || $1::int::text)::uuid`
@@ -34,7 +34,9 @@ async function copy(
   await owner.query(`insert into ${table} (${names}) select ${made} from ${table} t where ${where}`, values)
 }
 
-export async function growStudio(owner: pg.Client, studioId: string): Promise<void> {
+/** Grows it, to other sizes where they are given. */
+export async function growStudio(owner: pg.Client, studioId: string, wanted: Partial<typeof large> = {}): Promise<void> {
+  const sizes = { ...large, ...wanted }
   const { rows } = await owner.query<{ id: string; open: boolean }>(
     'select id, ended_at is null as open from piece where studio_id = $1 order by id',
     [studioId],

@@ -102,7 +102,8 @@ test('whoever is no owner takes along no money', async () => {
 })
 
 test('a large studio, too', async () => {
-  await growStudio(archives.db.owner, demoStudio)
+  // more than a hundred thousand rows, of every kind
+  await growStudio(archives.db.owner, demoStudio, { days: 60, photographs: 400 })
   const file = await archives.takeOut('large.zip')
   const url = await archives.emptyDatabase()
   const taken = await takeIn(url, file)

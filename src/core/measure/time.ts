@@ -38,12 +38,6 @@ const dayMs = 86_400_000
 const pad = (n: number, digits = 2) => String(n).padStart(digits, '0')
 const onTheWall = (instant: Instant, zone: string) => parseAbsolute(instant, zone)
 
-/** "YYYY-MM-DDTHH:mm" on the studio's wall. */
-export function wallTimeOf(instant: Instant, zone: string): WallTime {
-  const { hour, minute } = onTheWall(instant, zone)
-  return `${dayOf(instant, zone)}T${pad(hour)}:${pad(minute)}`
-}
-
 /** A day on a wall, from its first moment to the next day's, ms. */
 interface Span {
   day: Day
@@ -53,31 +47,48 @@ interface Span {
 /** Days that were asked for, by zone and day of UTC: a log asks for few of them often. */
 const spans = makeKept<string, readonly Span[]>(2_000)
 
-/** "YYYY-MM-DD" on the studio's wall. */
-export function dayOf(instant: Instant, zone: string): Day {
+/** The day that an instant falls on; it holds the instant but where a zone's days overlap. */
+function spanOf(instant: Instant, zone: string): Span {
   const ms = Date.parse(instant)
   const key = `${zone} ${Math.floor(ms / dayMs)}`
   const known = spans.get(key) ?? []
   const found = known.find(({ fromMs, toMs }) => fromMs <= ms && ms < toMs)
-  if (found) return found.day
+  if (found) return found
   const { year, month, day } = onTheWall(instant, zone)
   const date = new CalendarDate(year, month, day)
-  const text = `${pad(year, 4)}-${pad(month)}-${pad(day)}`
   const startMs = (of: CalendarDate) => toZoned(of, zone, meant).toDate().getTime()
-  const span = { day: text, fromMs: startMs(date), toMs: startMs(date.add({ days: 1 })) }
+  const span = {
+    day: `${pad(year, 4)}-${pad(month)}-${pad(day)}`,
+    fromMs: startMs(date),
+    toMs: startMs(date.add({ days: 1 })),
+  }
   if (span.fromMs <= ms && ms < span.toMs) spans.set(key, [...known, span])
-  return text
+  return span
+}
+
+/** "YYYY-MM-DD" on the studio's wall. */
+export const dayOf = (instant: Instant, zone: string): Day => spanOf(instant, zone).day
+
+/** Minutes since midnight on the studio's wall. */
+export function minuteOfDay(instant: Instant, zone: string): number {
+  const { fromMs, toMs } = spanOf(instant, zone)
+  const since = Date.parse(instant) - fromMs
+  // a day of twenty-four hours is one on which no clock is changed
+  if (toMs - fromMs === dayMs && since >= 0 && since < dayMs) return Math.floor(since / 60_000)
+  const { hour, minute } = onTheWall(instant, zone)
+  return hour * 60 + minute
+}
+
+/** "YYYY-MM-DDTHH:mm" on the studio's wall. */
+export function wallTimeOf(instant: Instant, zone: string): WallTime {
+  const minutes = minuteOfDay(instant, zone)
+  return `${dayOf(instant, zone)}T${pad(Math.floor(minutes / 60))}:${pad(minutes % 60)}`
 }
 
 /** The wall day so many days after another. */
 export const dayAfter = (day: Day, days: number): Day => parseDate(day).add({ days }).toString()
 /** 0 for Sunday to 6 for Saturday. */
 export const weekdayOf = (day: Day): number => getDayOfWeek(parseDate(day), 'en-US')
-/** Minutes since midnight on the studio's wall. */
-export function minuteOfDay(instant: Instant, zone: string): number {
-  const { hour, minute } = onTheWall(instant, zone)
-  return hour * 60 + minute
-}
 
 /** Whole days from one wall day to another. */
 export const daysBetween = (from: Day, to: Day): number => parseDate(to).compare(parseDate(from))

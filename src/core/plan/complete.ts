@@ -13,7 +13,7 @@ import { type Line, topcoatLines } from '@/core/finish/lines'
 import { type PlannedStep, toSteps, withWindows } from '@/core/finish/step'
 import { type Place, places } from '@/core/finish/touch'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
-import { intentOf, orderOf, rulesEnded, rulesMet } from '@/core/stack/checkStack'
+import { endings, intentOf, meetings } from '@/core/stack/checkStack'
 import { afterActIn, foundSurfaces, statesMet } from '@/core/stack/places'
 import type { ConflictCode, Intent } from '@/core/stack/rules'
 import type { Act, SurfaceState } from '@/core/stack/surface'
@@ -48,15 +48,19 @@ interface Waiting<T> {
   wanted: boolean
 }
 
-type Met = ReturnType<typeof statesMet>
-/** What the rules say of each state that is met, in the order in which it is put right. */
-const spokenOf = <R>(met: Met, rules: (on: SurfaceState) => (readonly [ConflictCode, R])[]) =>
-  met
-    .flatMap((state) => rules(state.on).map(([code, rule]) => ({ code, rule, ...state })))
-    .sort((a, b) => orderOf(a.code) - orderOf(b.code))
-/** All places where a rule speaks. */
-const inAll = (spoken: readonly { code: ConflictCode; in: readonly Place[] }[], code: ConflictCode): Place[] =>
-  spoken.flatMap((each) => (each.code === code ? each.in : []))
+/** The first rule, in the order in which they are put right, that speaks of what is met: of which state, and in all places where it does. */
+function firstSaid<C, R, M extends { on: SurfaceState; in: readonly Place[] }>(
+  rules: readonly (readonly [C, R])[],
+  met: readonly M[],
+  asks: (code: C, rule: R) => boolean,
+  speaks: (rule: R, of: M) => boolean,
+) {
+  for (const [code, rule] of rules) {
+    const of = asks(code, rule) ? met.filter((each) => speaks(rule, each)) : []
+    if (of[0]) return { code, rule, on: of[0].on, in: of.flatMap((each) => each.in) }
+  }
+  return null
+}
 const none: ReadonlyMap<ConflictCode, number> = new Map()
 /** What comes after the one on top of the pile. */
 const aheadIn = (pile: readonly { act: Act }[]): Act[] =>
@@ -72,6 +76,10 @@ export function complete<T extends PlannedStep>(given: Wanted<T>): (T | PlannedS
   const steps: (T | PlannedStep)[] = []
   let surfaces = done.reduce(afterActIn, foundSurfaces(part))
   const own = new Set(wish.touches?.filter(({ by }) => by === 'painter').map(({ id }) => id))
+  const mended = meetings.filter(
+    ([, { instead, remedies }]) =>
+      !instead && remedies.length > 0 && remedies.every(({ operation }) => canBeOn(operation, kindOf(part))),
+  )
   /** Lays what is queued, the first last in the pile. */
   const lay = (queue: Waiting<T | PlannedStep>[]) => {
     const pile = queue.reverse()
@@ -85,23 +93,17 @@ export function complete<T extends PlannedStep>(given: Wanted<T>): (T | PlannedS
       }
       const index = done.length + steps.length
       const ahead = () => aheadIn(pile)
-      const spoken = spokenOf(met, (on) =>
-        rulesMet({ ...intent, act, index, on, ahead }).filter(
-          ([code, { instead, remedies }]) =>
-            !instead &&
-            remedies.length > 0 &&
-            remedies.every(({ operation }) => canBeOn(operation, kindOf(part))) &&
-            depth < deepest &&
-            (asked.get(code) ?? 0) < often &&
-            // the painter departs in what was planned; a repair is whole
-            !(first.wanted && departed.includes(code)),
-        ),
+      const next = firstSaid(
+        mended,
+        met.map(({ on, in: of }) => ({ ...intent, act, index, ahead, on, in: of })),
+        // the painter departs in what was planned; a repair is whole
+        (code) => depth < deepest && (asked.get(code) ?? 0) < often && !(first.wanted && departed.includes(code)),
+        ({ meets }, met) => meets(met),
       )
-      const [next] = spoken
       if (next) {
         const { code, rule, on } = next
         pile[pile.length - 1] = { ...first, asked: new Map(asked).set(code, (asked.get(code) ?? 0) + 1) }
-        for (const step of askedBy(code, rule.remedies, scaled(intent, share), on, rule.optional, inAll(spoken, code)).reverse())
+        for (const step of askedBy(code, rule.remedies, scaled(intent, share), on, rule.optional, next.in).reverse())
           pile.push({ act: step, asked: none, depth: depth + 1, share, wanted: false })
         continue
       }
@@ -124,17 +126,17 @@ export function complete<T extends PlannedStep>(given: Wanted<T>): (T | PlannedS
   const ended = new Set<ConflictCode>(departed)
   for (;;) {
     const acts = [...done, ...steps]
-    const spoken = spokenOf(statesMet(surfaces), (on) =>
-      rulesEnded({ ...intent, acts, on }).filter(
-        ([ending, { instead, severity }]) => !instead && severity !== 'advice' && !ended.has(ending),
-      ),
+    const next = firstSaid(
+      endings,
+      statesMet(surfaces).map((state) => ({ ...intent, acts, ...state })),
+      (code, { instead, severity }) => !instead && severity !== 'advice' && !ended.has(code),
+      ({ ends }, met) => ends(met),
     )
-    const [next] = spoken
     if (!next) return withWindows(steps, part, method, done)
     const { code, rule, on } = next
     ended.add(code)
     lay(
-      askedBy(code, rule.remedies, scaled(intent, share), on, false, inAll(spoken, code)).map((act) => ({
+      askedBy(code, rule.remedies, scaled(intent, share), on, false, next.in).map((act) => ({
         act,
         asked: none,
         depth: 1,

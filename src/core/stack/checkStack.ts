@@ -17,12 +17,10 @@ import {
   type EndingRule,
   endingRules,
   type Intent,
-  type Meeting,
   type MeetingRule,
   meetingRules,
   type Remedy,
   type Severity,
-  type StackEnding,
 } from './rules'
 import { type Act, isLaid, type SurfaceState } from './surface'
 
@@ -46,17 +44,9 @@ export interface StackInput {
   usedAt?: number
 }
 
-const meetings = Object.entries(meetingRules) as [keyof typeof meetingRules, MeetingRule][]
-const endings = Object.entries(endingRules) as [keyof typeof endingRules, EndingRule][]
-/** The rules that speak of an act on the surface it meets, in the order in which they are put right. */
-export const rulesMet = (meeting: Meeting): [keyof typeof meetingRules, MeetingRule][] =>
-  meetings.filter(([, { meets }]) => meets(meeting))
-const orders = new Map<ConflictCode, number>([...meetings, ...endings].map(([code], k) => [code, k]))
-/** Where a rule stands in the order in which they are put right. */
-export const orderOf = (code: ConflictCode): number => orders.get(code) ?? Infinity
-/** The rules that speak of the whole. */
-export const rulesEnded = (ending: StackEnding): [keyof typeof endingRules, EndingRule][] =>
-  endings.filter(([, { ends }]) => ends(ending))
+/** The rules of an act on the surface it meets, and those of the whole: each in the order in which they are put right. */
+export const meetings = Object.entries(meetingRules) as [keyof typeof meetingRules, MeetingRule][]
+export const endings = Object.entries(endingRules) as [keyof typeof endingRules, EndingRule][]
 
 const waitRemedy: readonly Remedy[] = [{ operation: 'rest' }]
 
@@ -70,16 +60,19 @@ export function checkStack(input: StackInput): Conflict[] {
     for (const { on, in: of } of statesMet(surfaces, act)) {
       const below = on.layers.at(-1)?.index
       const concerned = below === undefined ? [index] : [below, index]
-      for (const [code, { severity, remedies }] of rulesMet({ ...intent, act, index, on, ahead: () => acts.slice(index + 1) }))
-        tell(found, { code, severity, remedies, acts: concerned }, of)
+      const meeting = { ...intent, act, index, on, ahead: () => acts.slice(index + 1) }
+      for (const [code, { severity, remedies, meets }] of meetings)
+        if (meets(meeting)) tell(found, { code, severity, remedies, acts: concerned }, of)
       for (const off of timesOff(acts, index, on, part, method)) tell(found, off, of)
     }
     surfaces = afterActIn(surfaces, act, index)
   })
   if (!finished) return found
-  for (const { on, in: of } of statesMet(surfaces))
-    for (const [code, { severity, remedies }] of rulesEnded({ ...intent, acts, on }))
-      tell(found, { code, severity, remedies, acts: [] }, of)
+  for (const { on, in: of } of statesMet(surfaces)) {
+    const ending = { ...intent, acts, on }
+    for (const [code, { severity, remedies, ends }] of endings)
+      if (ends(ending)) tell(found, { code, severity, remedies, acts: [] }, of)
+  }
   const lastCoat = surfaces.field.layers.at(-1)
   if (usedAt !== undefined && lastCoat?.act.at && lastCoat.act.family) {
     const cured = curingOf(lastCoat.act.family, Number(method.fullUse)).use.opens[0]

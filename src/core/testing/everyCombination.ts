@@ -24,30 +24,45 @@ export const halves = ((all) => [all.filter((_, k) => k % 2 === 0), all.filter((
   codesOf(substrates),
 )
 
+const leads = ['unlikely', 'suspected', 'unknown'] as const
+
 export function tryEverythingOn(some: readonly SubstrateCode[]): Tried {
-  let [plans, refusals] = [0, 0]
-  const broken: string[] = []
+  const tried: Tried = { plans: 0, refusals: 0, broken: [] }
+  const all = codesOf(substrates)
   for (const substrate of some)
-    for (const existing of codesOf(existingFinishes))
-      for (const look of lookCodes)
-        for (const paint of paintCodes)
-          for (const use of codesOf(uses)) {
-            // every other combination may hold lead, so that both halves see every pair of tables
-            const lead = (['unlikely', 'suspected', 'unlikely', 'unknown'] as const)[(plans + refusals) % 4] ?? 'unknown'
-            const part: FinishablePart = { substrate, existing, lead, use, areaM2: 1.2 }
-            const wish: FinishWish = { look, paint, colours: { a: slate, b: pale } }
-            const outcome = planFinish(part, wish)
-            if ('refusal' in outcome) {
-              refusals += 1
-              // the nearest wish is one that can be had
-              const { nearest } = outcome.refusal
-              if (nearest && 'refusal' in planFinish(part, { ...wish, ...nearest }))
-                broken.push(`nearest of ${look} ${paint} ${substrate} ${use}`)
-              continue
-            }
-            plans += 1
-            const first = checkStack({ part, wish, acts: outcome.plan.steps }).find(({ severity }) => severity !== 'advice')
-            if (first) broken.push(`${first.code}: ${substrate} ${existing} ${look} ${paint} ${use} ${lead}`)
-          }
-  return { plans, refusals, broken }
+    for (const [e, existing] of codesOf(existingFinishes).entries())
+      for (const [u, use] of codesOf(uses).entries()) {
+        // each material, finish and use meets every lead
+        const lead = leads[(all.indexOf(substrate) + e + u) % leads.length] ?? 'unknown'
+        tryEveryFinish({ substrate, existing, lead, use, areaM2: 1.2 }, tried)
+      }
+  return tried
+}
+
+/** Every look in every paint on one part; what is named as nearest to a refused one is among them, or planned once more. */
+function tryEveryFinish(part: FinishablePart, tried: Tried) {
+  const wishes = lookCodes.flatMap((look) =>
+    paintCodes.map((paint): FinishWish => ({ look, paint, colours: { a: slate, b: pale } })),
+  )
+  const nameOf = (wish: Partial<FinishWish>) => JSON.stringify([wish.look, wish.paint])
+  const held = new Set<string>()
+  const nearest = new Map<string, FinishWish>()
+  for (const wish of wishes) {
+    const outcome = planFinish(part, wish)
+    const where = `${part.substrate} ${part.existing} ${wish.look} ${wish.paint} ${part.use} ${part.lead}`
+    if ('refusal' in outcome) {
+      tried.refusals += 1
+      if (outcome.refusal.nearest) nearest.set(where, { ...wish, ...outcome.refusal.nearest })
+      continue
+    }
+    tried.plans += 1
+    held.add(nameOf(wish))
+    const first = checkStack({ part, wish, acts: outcome.plan.steps }).find(({ severity }) => severity !== 'advice')
+    if (first) tried.broken.push(`${first.code}: ${where}`)
+  }
+  const plain = Object.keys(wishes[0] ?? {}).length
+  for (const [where, wish] of nearest) {
+    const can = Object.keys(wish).length === plain ? held.has(nameOf(wish)) : !('refusal' in planFinish(part, wish))
+    if (!can) tried.broken.push(`nearest of ${where}`)
+  }
 }
