@@ -113,7 +113,10 @@ export async function workOne(page: Page, on: Locator, minutes: string): Promise
   // a tap right after another in the same place is let fall
   await expect
     .poll(async () => {
-      if ((await done.getAttribute('aria-expanded')) !== 'true') await done.click({ timeout: 1_000 }).catch(() => undefined)
+      const isOpen = (await done.getAttribute('aria-expanded')) === 'true'
+      if (!isOpen) await done.click({ timeout: 1_000 }).catch(() => undefined)
+      // another tap would shut what is on its way
+      await took.waitFor({ timeout: 1_500 }).catch(() => undefined)
       return took.isVisible()
     }, often)
     .toBe(true)

@@ -2,7 +2,7 @@ import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { PieceFile } from '@/core/piece/piece'
-import { comeIn, makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { comeIn, makeDatabase, type TestDatabase, testOwnerUrl } from '@/db/testing/database'
 import { at, partRow, pieceRow, planRow, storeWhole, type Whole, wholePiece } from '@/db/testing/rows'
 import { addClientLink } from './clientPage'
 import { addEntries, type NewEntry } from './entry'
@@ -179,4 +179,60 @@ test('marks can be neither read nor written past their function', async () => {
     ).rejects.toThrow(/permission denied/)
   const piece = pieceRow()
   expect((await db.as(db.here, (client) => listPieceMarks(client, [piece.id]))).size).toBe(0)
+})
+
+describe('marks are folded', () => {
+  const countOf = async (id: string) => {
+    const { rows } = await db.owner.query<{ count: number }>(
+      'select count(*)::int as count from door.piece_mark where piece_id = $1',
+      [id],
+    )
+    return rows[0]?.count ?? 0
+  }
+  const known = () => db.as(db.here, (client) => listPieceMarks(client, ids()))
+  const note = (text: string) => db.as(db.here, add({ kind: 'note', note: text }))
+
+  test('into one, by which a piece is known as before; who folds beside another passes by, and what is written meanwhile counts', async () => {
+    const [one = '', another = ''] = ids()
+    for (let k = 0; k < 5; k += 1) await note(`Before, ${k}.`)
+    const before = await known()
+    await db.owner.query('select door.fold_marks($1)', [ids()])
+    expect(await known()).toEqual(before)
+    expect([await countOf(one), await countOf(another)]).toEqual([1, 1])
+
+    const [first, second] = [0, 1].map(() => new pg.Client({ connectionString: testOwnerUrl(db.name) }))
+    if (!first || !second) throw new Error('there are two')
+    for (const client of [first, second]) {
+      await client.connect()
+      await client.query('begin')
+    }
+    await first.query('select door.fold_marks($1)', [[one]])
+    await second.query('select door.fold_marks($1)', [ids()])
+    await note('Meanwhile.')
+    await first.query('commit')
+    await second.query('rollback')
+    await Promise.all([first.end(), second.end()])
+    const after = await known()
+    expect(after.get(one)).not.toEqual(before.get(one))
+    expect(after.get(another)).toEqual(before.get(another))
+    await db.owner.query('select door.fold_marks($1)', [ids()])
+    expect(await known()).toEqual(after)
+  })
+
+  test('while much is written of a piece', async () => {
+    await db.owner.query(
+      `do $$ begin
+         for k in 1..2000 loop
+           insert into entry (id, studio_id, piece_id, kind, at, note)
+           select gen_random_uuid(), studio_id, id, 'note', now(), 'Looked at it again.' from piece where id = '${whole.piece.id}';
+         end loop;
+       end $$`,
+    )
+    // of two thousand a hundred are left after the last time, more or less
+    expect(await countOf(whole.piece.id)).toBeLessThan(1_800)
+    const secret = await comeIn(db.owner, db.here, 'owner')
+    const { kept: own, read } = await both(secret)
+    expect(own).toEqual(read)
+    expect(own[0]?.log.length).toBeGreaterThan(2_000)
+  })
 })

@@ -98,8 +98,11 @@ export function componentsOf(
   const parts = parseMix(mix)
   if (!parts || !(volume > 0)) return null
   const coloured = isPaint(own) ? own : paint
-  return shareOut({ volume, components: parts, yield: yieldOf(parts) }).map(({ name, ml }, k): Component => {
-    const colour = colours.find((each) => inMix(each.name).toLowerCase() === name.trim().toLowerCase())
+  const colourOf = (name: string) => colours.find((each) => inMix(each.name).toLowerCase() === name.trim().toLowerCase())
+  // a colour that is called by what fills its own gaps is paint all the same
+  const held = yieldOf(parts.filter(({ name }) => !colourOf(name)))
+  return shareOut({ volume, components: parts, yield: held }).map(({ name, ml }, k): Component => {
+    const colour = colourOf(name)
     const share = { name, parts: parts[k]?.parts ?? 0, amount: ml }
     return colour ? { ...share, family: coloured, hex: colour.hex } : { ...share, family: familyOfComponent(name, own, paint) }
   })

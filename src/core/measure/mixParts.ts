@@ -41,7 +41,7 @@ const inRest = (name: string, [rest, itself]: readonly [number, number]): MixPar
 const readings: readonly (readonly [RegExp, (found: RegExpMatchArray, text: string) => MixPart[] | null])[] = [
   [
     new RegExp(String.raw`^([a-z].*?)\s+(${number}(?:\s*:\s*${number})+)`, 'i'),
-    ([, names = '', parts = '']) => paired(names.split(/:|\bto\b/i), parts.split(':')),
+    ([, names = '', parts = '']) => paired(names.split(names.includes(':') ? ':' : /\bto\b/i), parts.split(':')),
   ],
   [
     new RegExp(String.raw`^(${number}(?:\s*:\s*${number})+)\s+(?:of\s+)?([a-z].*?)(?:,|;|$)`, 'i'),
@@ -102,8 +102,14 @@ const percents = (base: string, percent: string, other: string): MixPart[] | nul
       ]
     : null
 
+/** As it is written here: names may be any, words of number and measure among them, for a colour is called as its tin is. */
+const exact = new RegExp(String.raw`^(.+?) (${number}(?: : ${number})+)$`)
+
 /** The parts in the order they are named; null where none are given: used as it comes, or told by the eye. */
 export function parseMix(mix: string): MixPart[] | null {
+  const [, names = '', parts = ''] = exact.exec(mix.trim()) ?? []
+  const plain = names.includes(' : ') ? paired(names.split(' : '), parts.split(' : ')) : null
+  if (plain) return plain
   const text = spoken.reduce((said, [words, sign]) => said.replace(words, sign), mix.trim())
   for (const [written, parts] of readings) {
     const found = written.exec(text)

@@ -115,6 +115,8 @@ export class RowBoard {
       // so late it costs more than the window that it would keep
       const gives = soft && end - soonest > (waits.penalty[link] ?? 0)
       if (!this.layChain(at + 1, until, this.followed(at, end + (waits.min[link] ?? 0)))) {
+        // so late there is no room for the rest any more: sooner there was, the window missed
+        if (soft && tries > 0) break
         this.takeUp(step)
         return false
       }

@@ -7,6 +7,7 @@ import { doubts, type JudgedReading } from '@/core/climate/believe'
 import { type Columns, fromColumns } from '@/core/climate/columns'
 import type { Segment } from '@/core/drying/phase'
 import { formatNumber } from '@/core/measure/number'
+import { dayAfter, dayOf, instantOf } from '@/core/measure/time'
 import { WindowLine } from '@/ui/drawing/WindowLine'
 import { useHouse } from '@/ui/form/house'
 import { type Inks, useInks } from '@/ui/frame/useInks'
@@ -27,6 +28,15 @@ export interface WeekLine {
   segments: Segment[]
 }
 
+/** The first moments of the days between two moments, ms. */
+function daysBegun(fromMs: number, toMs: number, zone: string): number[] {
+  const first = dayOf(new Date(fromMs).toISOString(), zone)
+  const days = Array.from({ length: Math.ceil((toMs - fromMs) / dayMs) + 1 }, (_, k) => dayAfter(first, k))
+  return days
+    .flatMap((day) => instantOf(`${day}T00:00`, zone) ?? [])
+    .map((at) => Date.parse(at))
+    .filter((ms) => ms >= fromMs && ms <= toMs)
+}
 function chartOptions(inks: Inks, house: Wall, fromMs: number, toMs: number): ChartOptions<'line'> {
   const day = dateFormat(house.locale, house.zone, { weekday: 'short', day: 'numeric' })
   return {
@@ -47,9 +57,10 @@ function chartOptions(inks: Inks, house: Wall, fromMs: number, toMs: number): Ch
         min: fromMs,
         max: toMs,
         grid: { color: inks.line },
+        // a day stands where it begins, at midnight on the wall
+        afterBuildTicks: (axis) => void (axis.ticks = daysBegun(fromMs, toMs, house.zone).map((value) => ({ value }))),
         ticks: {
           color: inks.soft,
-          stepSize: dayMs,
           maxRotation: 0,
           font: { size: 14 },
           callback: (value) => day.format(Number(value)),
