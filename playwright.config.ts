@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test'
 import { launch, sessionFile } from './e2e/browser'
 
 const once =
-  /(api|commission|photos|security|doors|roles|lan|failover|client|awake|crash|keyboard|desk|offline|bench|lot|passkeys|sessions|push|letters)\.spec\.ts/
+  /(api|commission|people|photos|security|doors|roles|lan|failover|client|awake|crash|keyboard|desk|offline|bench|lot|passkeys|sessions|push|letters)\.spec\.ts/
 /** worked from the door to the record: on a phone they are asked last, see scripts/test.sh */
 const jobs = /(finishes|jobs|wholeJobs)\.spec\.ts/
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }

@@ -10,6 +10,8 @@ export const sessionFile = join(tmpdir(), `itinerum-session-${new URL(process.en
 /** Without windows, where it is there: it asks a seventh less of the machine. */
 const [whole, small] = ['/usr/bin/chromium', '/usr/bin/chromium-headless-shell']
 
+/** The whole browser: what it does for one who looks at nothing, the small one does not. */
+export const wholeBrowser = process.env.CHROMIUM ?? whole
 export const launch: LaunchOptions = {
   executablePath: process.env.CHROMIUM ?? (existsSync(small) ? small : whole),
   args: [

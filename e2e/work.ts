@@ -99,7 +99,7 @@ async function describeLayer(page: Page, layer: Layer) {
 }
 
 /** Looked at as often as a finger would try, without a picture of the page each time. */
-const often = { intervals: [100, 200, 300] }
+const often = { intervals: [100, 200, 300], timeout: 90_000 }
 
 /** Works the step at hand of a lane as done already; its title, or null where there is none. */
 export async function workOne(page: Page, on: Locator, minutes: string): Promise<string | null> {
@@ -123,7 +123,8 @@ export async function workOne(page: Page, on: Locator, minutes: string): Promise
   await took.fill(minutes)
   await on.getByRole('button', { name: 'Write it down' }).click()
   const sheet = page.getByRole('dialog')
-  const isNext = async () => (await heading.count()) === 0 || (await heading.textContent()) !== title
+  // the last one goes, and is not waited for
+  const isNext = async () => (await heading.allTextContents())[0] !== title
   await expect.poll(async () => (await sheet.isVisible()) || (await isNext()), often).toBe(true)
   if (await sheet.isVisible()) {
     // the question stands still for a moment, for a finger that was still tapping

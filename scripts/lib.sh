@@ -36,11 +36,12 @@ need_postgres() {
   pgbin=$(postgres_bin)
   [ -n "$pgbin" ] || fail 'the PostgreSQL server is still missing after its installation'
 }
-# Without windows it asks less of the machine; the whole browser does as well, where the other can't be had (e2e/browser.ts).
+# Without windows it asks less of the machine (e2e/browser.ts); where that can't be had the whole browser does.
 need_chromium() {
-  command -v chromium-headless-shell >/dev/null && return
-  if command -v chromium >/dev/null && [ "$(id -u)" != 0 ]; then return; fi
-  (debian_install Chromium chromium-headless-shell) || command -v chromium >/dev/null || exit 1
+  if command -v chromium >/dev/null; then
+    if command -v chromium-headless-shell >/dev/null || [ "$(id -u)" != 0 ]; then return; fi
+  fi
+  (debian_install Chromium chromium chromium-headless-shell) || command -v chromium >/dev/null || exit 1
 }
 need_gpg() { command -v gpg >/dev/null || debian_install GnuPG gnupg; }
 need_openssl() { command -v openssl >/dev/null || debian_install OpenSSL openssl; }
