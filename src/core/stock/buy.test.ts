@@ -55,7 +55,20 @@ describe('the cheapest tins', () => {
           expect(sums(cheapestTins(wanted, offers))).toEqual(byTable(wanted, offers))
         },
       ),
-      { numRuns: 400 },
+      {
+        numRuns: 400,
+        examples: [
+          [
+            150,
+            [
+              { size: 216, price: 2_449 },
+              { size: 317, price: 3_594 },
+              { size: 95, price: 65 },
+              { size: 20, price: 50 },
+            ],
+          ],
+        ],
+      },
     ))
 })
 

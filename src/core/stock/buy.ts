@@ -65,6 +65,10 @@ export const chanceEnough = (uses: readonly number[], amount: number, take: Take
 export const enoughFor = (uses: readonly number[], share: number, take: Take): number =>
   uses.length === 0 ? 0 : Math.ceil(quantile(knownTakes(uses, take), share))
 
+/** Sums are of wholes: what is reckoned in fractions holds a limit by half of one, or finds nothing at the limit itself. */
+const half = 0.5
+const hair = 1e-6
+
 /**
  * The cheapest tins that hold so much together; of equally cheap ones those with the least over, then the fewest. Null where nothing is
  * sold. Amounts in whole ml or g.
@@ -86,32 +90,30 @@ export function cheapestTins<O extends Offer>(amount: number, offers: readonly O
         ]),
       ]),
     )
-  const least = (objective: (offer: O) => number, limits: Record<string, { min?: number; max?: number }>): number[] => {
-    const { variables: found } = solve(
+  const least = (objective: (offer: O) => number, limits: Record<string, { min?: number; max?: number }>): number[] | null => {
+    const { status, variables: found } = solve(
       {
         direction: 'minimize',
         objective: 'aim',
-        constraints: { size: { min: wanted }, ...limits },
+        constraints: { size: { min: wanted - hair }, ...limits },
         variables: variables(objective),
         integers: true,
       },
       { tolerance: 0 },
     )
+    if (status !== 'optimal') return null
     const counts = sold.map(() => 0)
     for (const [index, count] of found) counts[Number(index)] = Math.round(count)
     return counts
   }
   const sum = (counts: readonly number[], of: (offer: O) => number) =>
     counts.reduce((all, count, index) => all + count * of(sold[index] as O), 0)
-  const cheap = sum(
-    least(({ price }) => price, {}),
-    ({ price }) => price,
-  )
-  const snug = sum(
-    least(({ size }) => size, { price: { max: cheap } }),
-    ({ size }) => size,
-  )
-  const counts = least(() => 1, { price: { max: cheap }, size: { min: wanted, max: snug } })
+  const cheap = least(({ price }) => price, {})
+  if (!cheap) return null
+  const price = { max: sum(cheap, (offer) => offer.price) + half }
+  const snug = least(({ size }) => size, { price }) ?? cheap
+  const size = { min: wanted - hair, max: sum(snug, (offer) => offer.size) + half }
+  const counts = least(() => 1, { price, size }) ?? snug
   return counts.flatMap((count, index) => (count > 0 ? [{ offer: sold[index] as O, count }] : []))
 }
 
