@@ -10,8 +10,6 @@ export const sessionFile = join(tmpdir(), `itinerum-session-${new URL(process.en
 /** Without windows, where it is there: it asks a seventh less of the machine. */
 const [whole, small] = ['/usr/bin/chromium', '/usr/bin/chromium-headless-shell']
 
-/** The whole browser: what it does for one who looks at nothing, the small one does not. */
-export const wholeBrowser = process.env.CHROMIUM ?? whole
 export const launch: LaunchOptions = {
   executablePath: process.env.CHROMIUM ?? (existsSync(small) ? small : whole),
   args: [
@@ -24,6 +22,8 @@ export const launch: LaunchOptions = {
     '--disable-sync',
   ],
 }
+/** The whole browser: what it draws as people see it, and does while nobody looks. */
+export const launchWhole: LaunchOptions = { ...launch, executablePath: process.env.CHROMIUM ?? whole }
 
 /** Opens what a coat differed by: once the sheet takes taps, for it lets the second half of a double tap fall. */
 export async function openDiffering(page: Page) {

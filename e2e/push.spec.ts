@@ -3,11 +3,11 @@ import { type ChildProcess, spawn } from 'node:child_process'
 import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
 import { expectAxeClean } from './axe'
-import { launch, wholeBrowser } from './browser'
+import { launchWhole } from './browser'
 import { freePort, ownServer } from './ownServer'
 
 // it keeps what is needed without a connection
-test.use({ serviceWorkers: 'allow', launchOptions: { ...launch, executablePath: wholeBrowser } })
+test.use({ serviceWorkers: 'allow', launchOptions: launchWhole })
 
 const more: Record<string, string> = { ITINERUM_CLERK_MS: '400' }
 const own = ownServer('push', 'demo', more)

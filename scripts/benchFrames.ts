@@ -6,7 +6,7 @@
  */
 import { readFileSync } from 'node:fs'
 import { type CDPSession, chromium, type Page } from '@playwright/test'
-import { launch, wholeBrowser } from '../e2e/browser'
+import { launchWhole } from '../e2e/browser'
 import { comeIn, cookieAt } from './comeIn'
 
 const rounds = Number(process.argv[2] ?? 5)
@@ -14,7 +14,7 @@ const layers = Number(process.argv[3] ?? 20)
 const moves = 240
 const address = process.env.ITINERUM_URL ?? readFileSync('.data/demo/address', 'utf8').trim()
 
-const browser = await chromium.launch({ ...launch, executablePath: wholeBrowser })
+const browser = await chromium.launch(launchWhole)
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
 await context.addCookies([cookieAt(address, await comeIn(address))])
 

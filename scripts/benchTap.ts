@@ -3,7 +3,7 @@
  * Usage: npm run bench:tap [ADDRESS], with the demo running.
  */
 import { chromium, type Page } from '@playwright/test'
-import { launch, wholeBrowser } from '../e2e/browser'
+import { launchWhole } from '../e2e/browser'
 import { comeIn, cookieAt } from './comeIn'
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4700'
@@ -31,7 +31,7 @@ async function tap(page: Page, selector: string, shown: string): Promise<number>
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN
 
 async function main(): Promise<void> {
-  const browser = await chromium.launch({ ...launch, executablePath: wholeBrowser })
+  const browser = await chromium.launch(launchWhole)
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } })
   await page.context().addCookies([cookieAt(address, await comeIn(address))])
   page.setDefaultTimeout(8_000)

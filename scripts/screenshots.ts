@@ -3,7 +3,7 @@
  */
 import { mkdirSync } from 'node:fs'
 import { chromium, type Page } from '@playwright/test'
-import { launch, wholeBrowser } from '../e2e/browser'
+import { launchWhole } from '../e2e/browser'
 import { comeIn, cookieAt } from './comeIn'
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4700'
@@ -21,7 +21,7 @@ async function pieceCalled(page: Page, name: string): Promise<string> {
   return href
 }
 
-const browser = await chromium.launch({ ...launch, executablePath: wholeBrowser })
+const browser = await chromium.launch(launchWhole)
 const page = await browser.newPage({ viewport: wide, reducedMotion: 'reduce' })
 await page.context().addCookies([cookieAt(address, await comeIn(address))])
 const washstand = await pieceCalled(page, 'Washstand')

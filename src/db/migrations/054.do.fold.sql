@@ -5,7 +5,7 @@ create function door.fold_marks(pieces uuid[]) returns void
   as $$
     with folded as (
       delete from door.piece_mark
-      where ctid in (select ctid from door.piece_mark where piece_id = any (pieces) for update skip locked)
+      where ctid = any (array(select ctid from door.piece_mark where piece_id = any (pieces) for update skip locked))
       returning piece_id, studio_id, mark)
     insert into door.piece_mark (piece_id, studio_id, mark)
     select piece_id, studio_id, bit_xor(mark) from folded group by piece_id, studio_id
