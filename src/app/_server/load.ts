@@ -142,15 +142,25 @@ export interface Stock {
   /** mixes of any piece that may still be good */
   batches: Batch[]
 }
-/** The shelf, and the mixes in the air that a piece stands in: for pages where something is taken of them. */
-export const loadStock = ({ around: { climate, nowMs } }: Pick<PieceView, 'around'>): Promise<Stock> =>
-  readStudio(async (client) => {
-    const [products, lots, log] = await Promise.all([
-      listProducts(client),
-      listLots(client),
-      listMixLog(client, daysAgo(nowMs, mixDays)),
-    ])
-    return { products, lots, batches: batchesIn([{ log, climate }]) }
-  })
+/** The shelf with its tins. */
+export const readShelf = async (client: Client): Promise<Pick<Stock, 'products' | 'lots'>> => {
+  const [products, lots] = await Promise.all([listProducts(client), listLots(client)])
+  return { products, lots }
+}
+/** A piece that a route names, with what is read beside it, asked at once: the shelf and its mixes, in the air that the piece stands in. */
+export async function getPieceAndStock<T>(
+  params: Promise<{ id: string }>,
+  beside: (client: Client, id: PieceId) => Promise<T>,
+): Promise<{ view: PieceView; stock: Stock; also: T }> {
+  const id = await idIn(params)
+  const nowMs = Date.now()
+  const [view, [shelf, log, also]] = await Promise.all([
+    getPieceView(params),
+    readStudio((client) =>
+      Promise.all([readShelf(client), listMixLog(client, daysAgo(nowMs, mixDays)), beside(client, id)] as const),
+    ),
+  ])
+  return { view, stock: { ...shelf, batches: batchesIn([{ log, climate: view.around.climate }]) }, also }
+}
 /** Read once a request. */
 export const loadProducts = cache((): Promise<Product[]> => readStudio(listProducts))

@@ -6,7 +6,7 @@ import { effectiveLog } from '@/core/log/effectiveLog'
 import { type Entry, type EntryKind, ofKind } from '@/core/log/entry'
 import type { PartId, StepId } from '@/core/measure/named'
 import { onceFor } from '@/core/measure/once'
-import { writeDown, type Written } from '@/core/measure/written'
+import { makeWriter, writeDown, type Written } from '@/core/measure/written'
 import type { Part, Photo, PieceFile, PlanStep } from '@/core/piece/piece'
 import {
   type BenchContext,
@@ -108,8 +108,12 @@ const writtenFile: (file: PieceFile) => Written<SlimFile> = onceFor((file) => wr
 
 const writtenAir: (readings: readonly Reading[]) => Written<Columns> = onceFor((readings) => writeDown(toColumns(readings)))
 
+/** studios whose pages are asked for again and again */
+const mostAround = 20
+const writtenAround = makeWriter<Omit<BenchContext, 'climates'>>(mostAround)
+
 /** A file that stands as it stood is not written down again, nor is the air of a room. */
 export function writeBench(files: readonly PieceFile[], around: BenchContext): WrittenBench {
   const { climates, ...rest } = nearby(files, around)
-  return { around: writeDown(rest), air: inEachRoom(climates, writtenAir), files: files.map(writtenFile).join('\n') }
+  return { around: writtenAround(rest), air: inEachRoom(climates, writtenAir), files: files.map(writtenFile).join('\n') }
 }

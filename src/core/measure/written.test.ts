@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readBack, writeDown } from './written'
+import { makeWriter, readBack, writeDown } from './written'
 
 const one = '01a22918-ce89-7251-9d17-7f5c2e878c2a'
 const other = '0198d3a0-0000-7000-8000-00000000000f'
@@ -52,6 +52,14 @@ describe('what is written down', () => {
     expect(writeDown([{ id: other, of: one }, { of: one }])).toBe(
       'AZjToAAAcACAAAAAAAAADwGiKRjOiXJRnRd/XC6HjCo=|[{~id~:~^0;~,~of~:~^1;~},{~of~:~^1;~}]',
     )
+  })
+  it('is written anew where it is another thing, and only there', () => {
+    const write = makeWriter<{ at: string; left: number }>(2, ['left'])
+    const tin = { at: '2026-05-04T09:30:00.120Z', left: 750 }
+    expect(write(tin)).toBe('|{~at~:@mor00kzc;,`0750}')
+    tin.left = 500
+    expect(write(tin)).toBe('|{~at~:@mor00kzc;,`0500}')
+    for (const left of [250, 125, 500, 750, 250]) expect(readBack(write({ ...tin, left }), ['left'])).toEqual({ ...tin, left })
   })
   it('has signs for so many names', () => {
     const names = Array.from({ length: 63 }, (_, k) => `name${k}`)

@@ -3,6 +3,7 @@
  * known (a UUID) stands once, at the head, fields whose names both sides know stand under one sign, an instant is a number, and its quotes are tildes, for on a
  * page such a text stands within another, and a quote would be two signs there.
  */
+import { keptOr, makeKept } from './kept'
 
 declare const of: unique symbol
 /**
@@ -22,7 +23,15 @@ const [bytes, base] = [16, 36]
 const signs = '0123456789abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ'
 
 /** `names`: of fields that occur often, at most 62, the same when it is read back. Throws a RangeError where there are more. */
-export function writeDown<T>(thing: T, names: readonly string[] = []): Written<T> {
+export const writeDown = <T>(thing: T, names: readonly string[] = []): Written<T> => shorten<T>(JSON.stringify(thing), names)
+
+/** Writes down what mostly is as it was: what was written last, `most` things, is known by its JSON. */
+export function makeWriter<T>(most: number, names: readonly string[] = []): (thing: T) => Written<T> {
+  const lately = makeKept<string, Written<T>>(most)
+  return (thing) => keptOr(lately, JSON.stringify(thing), (json) => shorten<T>(json, names))
+}
+
+function shorten<T>(json: string, names: readonly string[]): Written<T> {
   if (names.length > signs.length) throw new RangeError(`${names.length} names, and there are signs for ${signs.length}`)
   const signOf = new Map(names.map((each, k) => [each, `\`${signs[k]}`]))
   const places = new Map<string, number>()
@@ -31,7 +40,7 @@ export function writeDown<T>(thing: T, names: readonly string[] = []): Written<T
     places.set(id, place)
     return `^${place.toString(base)};`
   }
-  const text = JSON.stringify(thing)
+  const text = json
     .replaceAll('~', '\\u007e')
     .replaceAll('^', '\\u005e')
     .replaceAll('`', '\\u0060')

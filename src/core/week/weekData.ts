@@ -6,9 +6,10 @@ import { type Air, referenceAir } from '@/core/drying/air'
 import type { PlannedStep } from '@/core/finish/step'
 import type { Pace } from '@/core/learn/pace'
 import { untouched } from '@/core/log/stepStates'
+import { keptOr, makeKept } from '@/core/measure/kept'
 import type { Day, Instant, PartId, PieceId, RoomId, StepId } from '@/core/measure/named'
 import { dayAfter } from '@/core/measure/time'
-import { readBack, writeDown, type Written } from '@/core/measure/written'
+import { makeWriter, readBack, type Written } from '@/core/measure/written'
 import { type Journey, type PartJourney, readPiece } from '@/core/piece/journey'
 import type { PieceFile } from '@/core/piece/piece'
 import { type Hand, instantAt, type OtherDay } from './hands'
@@ -44,8 +45,15 @@ export interface WrittenWeek {
   bench: WrittenBench
   around: Written<WeekAround>
 }
-export const writeWeek = (bench: WrittenBench, around: WeekAround): WrittenWeek => ({ bench, around: writeDown(around) })
-export const readWeekBack = ({ bench, around }: WrittenWeek): WeekData => ({ ...readBack(around), bench: readBenchBack(bench) })
+/** studios whose weeks are asked for again and again */
+const mostAround = 20
+const writtenAround = makeWriter<WeekAround>(mostAround)
+const aroundLately = makeKept<Written<WeekAround>, WeekAround>(mostAround)
+export const writeWeek = (bench: WrittenBench, around: WeekAround): WrittenWeek => ({ bench, around: writtenAround(around) })
+export const readWeekBack = ({ bench, around }: WrittenWeek): WeekData => ({
+  ...keptOr(aroundLately, around, readBack),
+  bench: readBenchBack(bench),
+})
 
 /** What is supposed in place of what is. */
 export interface Supposed {

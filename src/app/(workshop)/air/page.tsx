@@ -1,6 +1,6 @@
 /** A week of the workshop's air, room by room, with the windows that stood in it. */
 import { readAir, readDrawn } from '@/app/_server/air'
-import { loadLearned } from '@/app/_server/context'
+import { loadWorkplace } from '@/app/_server/context'
 import { readPieceFiles } from '@/app/_server/pieceFiles'
 import { loadStudio, readStudio } from '@/app/_server/session'
 import { inForce } from '@/core/climate/airAhead'
@@ -11,7 +11,6 @@ import { dayOf } from '@/core/measure/time'
 import { readPieces } from '@/core/piece/journey'
 import { windowsSince } from '@/core/piece/weekWindows'
 import { listForecasts } from '@/db/airAhead'
-import { listRooms } from '@/db/climate'
 import { listDriedLately, listOpenPieces } from '@/db/piece'
 import { AirLine } from '@/ui/bench/AirLine'
 import { Forecasts } from '@/ui/climate/Forecasts'
@@ -33,47 +32,37 @@ const exactMs = 86_400_000
 /** a day ahead, so that what is still shut is seen to open */
 const aheadMs = 86_400_000
 
-export default async function AirPage({ searchParams }: { searchParams: Promise<{ room?: string }> }) {
-  const studio = await loadStudio()
-  const asked = (await searchParams).room
-  const nowMs = clock()
-  const today = dayOf(new Date(nowMs).toISOString(), studio.zone)
-  const { rooms, room, readings, lines, last, forecasts } = await readStudio(async (client, studioId, beganMs) => {
+/** The air of the room asked for, else of the first, with the windows that stood in it. */
+const loadAir = (asked: string | undefined, nowMs: number) =>
+  readStudio(async (client, studioId, beganMs) => {
     const asRead = { studioId, beganMs }
-    const all = await listRooms(client)
-    const chosen = all.find(({ id }) => id === asked) ?? all[0] ?? null
     const since = new Date(nowMs - weekMs).toISOString()
-    const learned = await loadLearned(client)
-    const home = homeOf(chosen?.id ?? null, all)
+    const [{ studio, rooms, learned }, open] = await Promise.all([loadWorkplace(client), listOpenPieces(client)])
+    const room = rooms.find(({ id }) => id === asked) ?? rooms[0] ?? null
+    const home = homeOf(room?.id ?? null, rooms)
     const roomIds = home ? [home] : []
-    const air = await readAir(client, asRead, {
-      roomIds,
-      since,
-      exactSince: new Date(nowMs - exactMs).toISOString(),
-    })
-    const climate = climateIn(climatesOf(air, all), chosen?.id ?? null, all)
-    const here = (await listOpenPieces(client)).filter(({ roomId }) => homeOf(roomId, all) === home)
-    const ids = here.map(({ id }) => id)
-    const journeys = readPieces(await readPieceFiles(client, await listDriedLately(client, ids, since, mostSought)), {
-      climateOf: () => climate,
-      nowMs,
-      method: studio.method,
-      learned,
-    })
+    const here = open.flatMap(({ id, roomId }) => (homeOf(roomId, rooms) === home ? [id] : []))
+    const exactSince = (span: number) => new Date(nowMs - span).toISOString()
+    const [air, readings, forecasts, files] = await Promise.all([
+      readAir(client, asRead, { roomIds, since, exactSince: exactSince(exactMs) }),
+      readDrawn(client, asRead, { roomIds, unnamed: homeOf(null, rooms) === home, since, exactSince: exactSince(hourMs) }),
+      listForecasts(client, dayOf(new Date(nowMs).toISOString(), studio.zone)),
+      listDriedLately(client, here, since, mostSought).then((pieces) => readPieceFiles(client, pieces)),
+    ])
+    const climate = climateIn(climatesOf(air, rooms), room?.id ?? null, rooms)
+    const journeys = readPieces(files, { climateOf: () => climate, nowMs, method: studio.method, learned })
     return {
-      forecasts: inForce(await listForecasts(client, today)),
-      rooms: all,
-      room: chosen,
-      readings: await readDrawn(client, asRead, {
-        roomIds,
-        unnamed: homeOf(null, all) === home,
-        since,
-        exactSince: new Date(nowMs - hourMs).toISOString(),
-      }),
+      ...{ rooms, room, readings },
+      forecasts: inForce(forecasts),
       last: climate.at(-1) ?? null,
       lines: windowsSince(journeys, { climate, sinceMs: nowMs - weekMs, learned, most: mostWindows }),
     }
   })
+
+export default async function AirPage({ searchParams }: { searchParams: Promise<{ room?: string }> }) {
+  const asked = (await searchParams).room
+  const nowMs = clock()
+  const [studio, { rooms, room, readings, lines, last, forecasts }] = await Promise.all([loadStudio(), loadAir(asked, nowMs)])
   const believed = readings.filter(({ doubt }) => doubt === null)
   const tell = (instant: Instant | null) => (instant ? momentWords(instant, studio, nowMs) : null)
   return (
@@ -133,7 +122,7 @@ export default async function AirPage({ searchParams }: { searchParams: Promise<
         <p className="mt-1 max-w-prose text-soft">
           The week is reckoned in each room’s air as it was at every hour of the last two weeks; where you know better, say so.
         </p>
-        <Forecasts forecasts={forecasts} rooms={rooms} today={today} />
+        <Forecasts forecasts={forecasts} rooms={rooms} today={dayOf(new Date(nowMs).toISOString(), studio.zone)} />
       </section>
       <section aria-labelledby="rooms" className="mt-10 border-t-2 border-ink pt-4">
         <h2 id="rooms" className="title text-3xl">

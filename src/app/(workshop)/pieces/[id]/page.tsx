@@ -1,5 +1,5 @@
 /** A piece: where it stands, each part's section and way, its photographs, its money, its log. */
-import { getPieceView as getView, loadStock, type PieceView } from '@/app/_server/load'
+import { getPieceAndStock, getPieceView, type PieceView } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { loadHouse, readStudio } from '@/app/_server/session'
 import { chosenWays } from '@/core/house/chosenWay'
@@ -37,20 +37,19 @@ const lastLines = 10
 type Params = { params: Promise<{ id: string }> }
 
 export async function generateMetadata({ params }: Params) {
-  return { title: (await getView(params)).journey.file.piece.name }
+  return { title: (await getPieceView(params)).journey.file.piece.name }
 }
 
 export default async function PiecePage({ params }: Params) {
-  const [view, may] = await Promise.all([getView(params), whatMay()])
+  const [{ view, stock: shelf, also: waiting }, may, { people }] = await Promise.all([
+    getPieceAndStock(params, listWaiting),
+    whatMay(),
+    loadHouse(),
+  ])
   const { studio, journey, channels, air, nowMs } = view
   const { piece, photos } = journey.file
   const asksQuotes = piece.client !== null && journey.ending === null && may('quote') && !studio.hidesMoney
-  const [shelf, { people }, waiting, quotes] = await Promise.all([
-    loadStock(view),
-    loadHouse(),
-    readStudio((client) => listWaiting(client, piece.id)),
-    asksQuotes ? readStudio((client) => listQuotes(client, piece.id)) : [],
-  ])
+  const quotes = asksQuotes ? await readStudio((client) => listQuotes(client, piece.id)) : []
   const chosen = chosenWays(quotes, journey.parts)
   const stock = { ...shelf, waiting: new Set(waiting.map(({ pieceId }) => pieceId)) }
   const snagOn = new Map(journey.parts.map((part) => [part.part.id, snagOnOf(journey, part)]))

@@ -26,8 +26,7 @@ import { dayWords, hoursOfWork, hoursWords, minuteWords } from '@/words/time'
 export const metadata = { title: 'Its way' }
 
 export default async function WayPage({ params }: { params: Promise<{ id: string }> }) {
-  const { studio, journey, nowMs, air, around } = await getPieceView(params)
-  const products = await loadProducts()
+  const [{ studio, journey, nowMs, air, around }, products] = await Promise.all([getPieceView(params), loadProducts()])
   const { piece } = journey.file
   const today = dayOf(new Date(nowMs).toISOString(), studio.zone)
   const { zone, hours } = studio

@@ -1,6 +1,6 @@
 /** The plan desk of one part. */
 import { notFound } from 'next/navigation'
-import { getPieceView, loadStock } from '@/app/_server/load'
+import { getPieceView, readShelf } from '@/app/_server/load'
 import { whatMay } from '@/app/_server/may'
 import { readStudio } from '@/app/_server/session'
 import { getExistingFinish, getSubstrate, uses } from '@/core/craft/parts'
@@ -20,10 +20,13 @@ import { PlanForm } from '@/ui/plan/PlanForm'
 export const metadata = { title: 'Choose a finish' }
 
 export default async function PlanDesk({ params }: { params: Promise<{ id: string; part: string }> }) {
-  const [view, may] = await Promise.all([getPieceView(params), whatMay()])
+  const [view, may, [{ products, lots }, recipes]] = await Promise.all([
+    getPieceView(params),
+    whatMay(),
+    readStudio((client) => Promise.all([readShelf(client), listRecipes(client)])),
+  ])
   if (!may('plan')) return <NotYours what="Choosing a finish" back={`/pieces/${view.journey.file.piece.id}`} to="To the piece" />
   const { studio, journey } = view
-  const [{ products, lots }, recipes] = await Promise.all([loadStock(view), readStudio(listRecipes)])
   const wanted = (await params).part
   const current = journey.parts.find(({ part }) => part.id === wanted)
   if (!current) notFound()
