@@ -5,6 +5,7 @@
 import { lowerBound } from './bound'
 import { searchChains } from './byChains'
 import { tryEveryRow } from './byEveryRow'
+import { searchPromises } from './byPromises'
 import { searchRules } from './byRules'
 import { searchStaying } from './byStaying'
 import { checkWeek } from './check'
@@ -28,6 +29,8 @@ const goOn = 0.8
 const bound = { from: 0.88, msEach: 0.4 }
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
+/** Weeks by the days of their promises have so much of a second where so many steps may be given to one pair of hands, and the less the more there are of both. */
+const promises = { most: 0.6, steps: 90, falls: 1.5, second: 1000, rounds: 6000 }
 /** The share after which nothing is sought any more, where nothing could be laid by then. */
 const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
@@ -44,6 +47,7 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
     tryEveryRow(search, search.coarse, few)
     // where no window is wide the fine chains are the whole ones
     if (chainsIn(search.fine) > chainsIn(search.coarse)) tryEveryRow(search, search.fine, few)
+    searchPromises(search, promisesOf(problem, options) * sought)
     searchChains(search, search.spent(), search.best ? sought : hopeless)
     if (failed !== null && !search.best) refuse(problem, search.coarse.units[failed]?.steps[0] ?? 0)
   }
@@ -59,6 +63,10 @@ const chainsIn = ({ units }: Grain): number => units.reduce((sum, { chains }) =>
 function isPriced({ steps }: WorkshopProblem, options: PlanOptions): boolean {
   const each = steps.reduce((sum, { painters }) => sum + painters.length, 0)
   return 'rounds' in options || options.budgetMs * (1 - bound.from) >= each * bound.msEach
+}
+function promisesOf({ steps, painters }: WorkshopProblem, options: PlanOptions): number {
+  const seconds = 'rounds' in options ? options.rounds / promises.rounds : options.budgetMs / promises.second
+  return Math.min(promises.most, promises.most * seconds * (promises.steps / (steps.length * painters.length)) ** promises.falls)
 }
 function refuse(problem: WorkshopProblem, step: number): never {
   const name = problem.steps[step]?.name

@@ -1,19 +1,10 @@
 /** A problem as flat lists, step by step and chain by chain: for what is laid very often. Pure. */
 import { never } from './calendar'
 import type { Lag, WorkshopProblem } from './problem'
+import { flat, StepTable } from './stepTable'
 import type { Chain, Unit } from './units'
-import { WaitTable } from './waitTable'
 
-export class RowTable {
-  readonly waits: WaitTable
-  readonly dur: Int32Array
-  readonly split: Uint8Array
-  readonly spray: Uint8Array
-  /** what is in the brush, as a number; 0 for nothing */
-  readonly product: Int32Array
-  /** who may work step k stands from place `byAt[k]` to `byAt[k + 1]` */
-  readonly by: Int32Array
-  readonly byAt: Int32Array
+export class RowTable extends StepTable {
   /** chains of unit k stand from place `chainAt[k]` to `chainAt[k + 1]` */
   readonly chainAt: Int32Array
   /** steps of chain k stand from place `stepAt[k]` to `stepAt[k + 1]`; beside each the wait to the next of its chain */
@@ -44,13 +35,7 @@ export class RowTable {
     { steps, lags }: WorkshopProblem,
     readonly units: readonly Unit[],
   ) {
-    this.waits = new WaitTable({ steps, lags })
-    this.dur = Int32Array.from(steps, ({ dur }) => dur)
-    this.split = Uint8Array.from(steps, ({ split }) => Number(split))
-    this.spray = Uint8Array.from(steps, ({ spray }) => Number(spray))
-    const products = [...new Set(steps.map(({ product }) => product))].filter((product) => product !== null)
-    this.product = Int32Array.from(steps, ({ product }) => (product === null ? 0 : products.indexOf(product) + 1))
-    ;[this.by, this.byAt] = flat(steps.map(({ painters }) => painters))
+    super({ steps, lags })
     const chains = units.flatMap((unit) => unit.chains)
     ;[, this.chainAt] = flat(units.map((unit) => unit.chains.map(() => 0)))
     ;[this.step, this.stepAt] = flat(chains.map((chain) => chain.steps))
@@ -67,13 +52,6 @@ export class RowTable {
     ;[this.window, this.windowAt] = flat(chains.map(({ windows }) => windows))
     ;[this.after, this.afterAt] = flat(units.map((unit) => unit.after))
   }
-}
-
-/** Lists one after the other, and where each begins. */
-function flat(lists: readonly (readonly number[])[]): [Int32Array, Int32Array] {
-  const at = new Int32Array(lists.length + 1)
-  lists.forEach((list, k) => (at[k + 1] = (at[k] ?? 0) + list.length))
-  return [Int32Array.from(lists.flat()), at]
 }
 
 /** What a chain is given of drying places, wants and leaves. */

@@ -41,6 +41,7 @@ export type PlanOptions = Asked & ({ elapsedMs: () => number; budgetMs: number }
 export class Search {
   readonly random: () => number
   readonly earliest: Earliest
+  readonly endBound: EndBound
   /** with whole chains */
   readonly coarse: Grain
   /** with chains cut where a window is wide, so that what follows may be laid on its own, or be late */
@@ -62,6 +63,7 @@ export class Search {
     this.earliest = earliestOf(problem)
     const pins = pinsOf(problem, this.earliest.calendars, options.from)
     const endBound = new EndBound(problem, this.earliest.calendars)
+    this.endBound = endBound
     const grainOf = (units: readonly Unit[], roomy = false): Grain => ({
       units,
       layout: new RowLayout(problem, units, { earliest: this.earliest, pins, endBound }, roomy),

@@ -13,6 +13,8 @@ export class WaitTable {
   /** {@link open} where there is none */
   readonly max: Int32Array
   readonly hard: Uint8Array
+  /** whether it holds a drying place */
+  readonly rack: Uint8Array
   /** what missing its most counts while weeks are compared */
   readonly penalty: Float64Array
   /** indices of waits into step k stand from place `intoAt[k]` to `intoAt[k + 1]` */
@@ -32,6 +34,7 @@ export class WaitTable {
     this.min = Int32Array.from(lags, ({ min }) => min)
     this.max = Int32Array.from(lags, ({ max }) => max ?? open)
     this.hard = Uint8Array.from(lags, ({ hard }) => Number(hard))
+    this.rack = Uint8Array.from(lags, ({ rack }) => Number(rack))
     this.penalty = Float64Array.from(lags, missing)
     ;[this.into, this.intoAt] = byStep(this.to, steps.length)
     ;[this.out, this.outAt] = byStep(this.from, steps.length)

@@ -1,0 +1,148 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { randomFrom } from '@/core/measure/random'
+import { lag, problemOf, randomProblem, workStep } from '@/core/testing/week'
+import { earliestOf } from './bound'
+import { type Look, Moments } from './byMoments'
+import { searchPromises } from './byPromises'
+import { searchRules } from './byRules'
+import { never } from './calendar'
+import { checkWeek } from './check'
+import { Fits } from './fits'
+import { planWorkshop } from './planWorkshop'
+import type { WorkshopProblem } from './problem'
+import { Search } from './search'
+import { StepFacts } from './stepFacts'
+import { towards } from './towards'
+
+const day = 1440
+const at = (k: number, hour: number, minute = 0) => k * day + hour * 60 + minute
+const factsOf = (problem: WorkshopProblem) => new StepFacts(problem, earliestOf(problem).calendars)
+const look: Look = { width: 20, alike: 2, near: 240, byWork: true, hands: 3, chance: 0.05, idle: 14 * day }
+const workBy = (problem: WorkshopProblem, dates: readonly number[], over: Partial<Look> = {}) =>
+  new Moments(new Search(problem, { seed: 1, rounds: 1 })).work({ ...look, ...over }, dates, () => false)
+
+describe('when steps must be over', () => {
+  const towardsOf = (problem: WorkshopProblem, dates: readonly number[]) =>
+    towards(dates, factsOf(problem), earliestOf(problem).order)
+  test('through the night and the lunch, and how long hands work until then', () => {
+    // twenty minutes, two hours to dry, an hour, dry for a night, half an hour
+    const problem = problemOf([workStep(0, 20), workStep(0, 60), workStep(0, 30)], [lag(0, 1, 120), lag(1, 2, 720)])
+    const until = towardsOf(problem, [at(1, 10)])
+    // the last at half past nine; the hour before five, for it dries until half past nine in the evening at the latest
+    expect([...(until?.start ?? [])]).toEqual([at(0, 13, 40), at(0, 16), at(1, 9, 30)])
+    expect([...(until?.order ?? [])]).toEqual([0, 1, 2])
+    // by two: three hours and a half, and half an hour; by five seven hours; one more the next day
+    expect([...(until?.worked ?? [])]).toEqual([240, 420, 480])
+    expect(towardsOf(problem, [at(0, 17)])).toBe(null)
+  })
+  test('what may be laid down over lunch is begun before it', () => {
+    expect(towardsOf(problemOf([workStep(0, 300, { split: true })]), [at(0, 17)])?.start[0]).toBe(at(0, 11))
+    expect(towardsOf(problemOf([workStep(0, 200)]), [at(0, 17)])?.start[0]).toBe(at(0, 13, 40))
+  })
+})
+
+test('a step is begun when what follows it within its window finds a place, too', () => {
+  const fitsOf = (hard: boolean) =>
+    new Fits(factsOf(problemOf([workStep(0, 30), workStep(0, 20)], [lag(0, 1, 15, { max: 40, hard })])))
+  // laid at twenty past eleven it is wiped at five past twelve; at half past there is no time before lunch, and lunch is too long
+  expect(fitsOf(true).from(0, 0, at(0, 11, 20), 'hard')).toBe(at(0, 11, 20))
+  expect(fitsOf(true).from(0, 0, at(0, 11, 30), 'hard')).toBe(at(0, 13, 30))
+  expect(fitsOf(false).from(0, 0, at(0, 11, 30), 'hard')).toBe(at(0, 11, 30))
+  expect(fitsOf(false).from(0, 0, at(0, 11, 30), 'all')).toBe(at(0, 13, 30))
+  expect(fitsOf(true).from(0, 0, at(13, 16, 50), 'hard')).toBe(never)
+})
+
+describe('a week worked from moment to moment', () => {
+  test('one more is put down than there are places, where another is taken up as it is', () => {
+    // two coats each, an hour between them; one place to dry
+    const coats = (piece: number) => [workStep(piece, 30), workStep(piece, 30)]
+    const dries = (from: number) => lag(from, from + 1, 60, { rack: true })
+    const problem = problemOf([...coats(0), ...coats(1)], [dries(0), dries(2)], { pools: { spray: 1, rack: 1 } })
+    // nine, then at ten the other, which is put down at half past as the first is taken up; both by noon
+    const week = workBy(problem, [at(0, 12), at(0, 12)])
+    expect(week && checkWeek(problem, week)).toMatchObject({ faults: [], missed: [] })
+    expect([...(week?.start ?? [])].sort((one, other) => one - other)).toEqual([
+      at(0, 9),
+      at(0, 10),
+      at(0, 10, 30),
+      at(0, 11, 30),
+    ])
+    expect(workBy(problem, [at(0, 11, 55), at(0, 11, 55)])).toBe(null)
+  })
+  test('a window is kept where it can be, and missed where it can’t; one that ruins a coat is kept', () => {
+    const hard = lag(2, 3, 15, { max: 40, hard: true, penalty: 10_000 })
+    const missedWith = (minutes: number) => {
+      const steps = [workStep(0, 30), workStep(0, minutes), workStep(1, 30), workStep(1, 20)]
+      const problem = problemOf(steps, [lag(0, 1, 0, { max: 30, penalty: 1500 }), hard])
+      const week = workBy(problem, [at(1, 12, 30), at(1, 12, 30)])
+      return week && checkWeek(problem, week)
+    }
+    expect(missedWith(100)).toMatchObject({ faults: [], missed: [] })
+    // two hundred minutes take a morning or an afternoon; no half hour ends half an hour before either
+    expect(missedWith(200)).toMatchObject({ faults: [], missed: [0] })
+  })
+  test('whatever the workshop: it may be worked, no coat is ruined, every piece ends by its date', () => {
+    let [sought, found] = [0, 0]
+    fc.assert(
+      fc.property(fc.nat(10_000), fc.integer({ min: 1, max: 5 }), fc.boolean(), (seed, pieces, byWork) => {
+        const problem = randomProblem(seed, pieces)
+        const random = randomFrom(seed)
+        const { end } = checkWeek(problem, planWorkshop(problem, { seed, rounds: 40 }))
+        const dates = problem.pieces.map(({ final }) => (end[final] ?? 0) + Math.floor((random() * 3 - 0.5) * day))
+        const week = workBy(problem, dates, { byWork, width: 8 })
+        sought += 1
+        if (!week) return
+        found += 1
+        const checked = checkWeek(problem, week)
+        expect(checked.faults).toEqual([])
+        expect(checked.missed.filter((k) => problem.lags[k]?.hard)).toEqual([])
+        problem.pieces.forEach(({ final }, piece) => expect(checked.end[final]).toBeLessThanOrEqual(dates[piece] ?? 0))
+      }),
+      { numRuns: 60 },
+    )
+    expect(found).toBeGreaterThan(sought / 3)
+  })
+})
+
+describe('weeks by the days of their promises', () => {
+  const searchOf = (problem: WorkshopProblem, seed: number, rounds: number) => {
+    const search = new Search(problem, { seed, rounds })
+    searchRules(search)
+    return search
+  }
+  test('all that can be kept are kept', () => {
+    // two days of one pair of hands
+    const piece = (k: number, minutes: number, dry: number) => ({
+      steps: [workStep(k, minutes), workStep(k, 60)],
+      lag: lag(2 * k, 2 * k + 1, dry),
+    })
+    const all = [piece(0, 90, 60), piece(1, 120, 120), piece(2, 120, 300)]
+    const problem = problemOf(
+      all.flatMap(({ steps }) => steps),
+      all.map((each) => each.lag),
+    )
+    const due = [at(0, 17), at(1, 17), at(0, 17)]
+    const promised = { ...problem, pieces: problem.pieces.map((each, k) => ({ ...each, due: due[k] ?? 0 })) }
+    const search = searchOf(promised, 1, 4000)
+    searchPromises(search, 1)
+    const ends = search.best && checkWeek(promised, search.best).end
+    // the third at nine, dry at four in the afternoon; the first at eleven, dry after lunch; the second on the next day
+    expect(promised.pieces.map(({ final }, k) => (ends?.[final] ?? Infinity) <= (due[k] ?? 0))).toEqual([true, true, true])
+  })
+  test('never dearer than what it begins with, and the same from the same seed', () =>
+    fc.assert(
+      fc.property(fc.nat(5000), fc.integer({ min: 1, max: 3 }), (seed, pieces) => {
+        const problem = randomProblem(seed, pieces)
+        const costs = [1, 2].map(() => {
+          const search = searchOf(problem, seed, 300)
+          const before = search.cost
+          searchPromises(search, 1)
+          expect(search.cost).toBeLessThanOrEqual(before)
+          return search.cost
+        })
+        expect(costs[0]).toBe(costs[1])
+      }),
+      { numRuns: 15 },
+    ))
+})
