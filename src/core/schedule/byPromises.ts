@@ -3,6 +3,7 @@
  * first, and so on; and of the best week that there is one piece is tried sooner, whichever others may give way for it. Pure.
  */
 import { Moments } from './byMoments'
+import { never } from './calendar'
 import { checkWeek } from './check'
 import { isHeld, type WorkshopProblem } from './problem'
 import type { Search } from './search'
@@ -130,10 +131,9 @@ class Promises {
     // it was worked by what is known flat; whether it may be worked is told apart from that
     const { faults, cost, end } = checkWeek(search.problem, week)
     if (faults.length > 0) return false
-    if (cost < search.cost) {
-      search.better(cost, { layout: { schedule: () => week, overfull: 0 } })
-      this.ends = this.endsOf(end)
-    }
+    const stir = search.stirOf({ startOfStep: (step) => week.start[step] ?? never })
+    search.better(cost, { stir, layout: { schedule: () => week, overfull: 0 } })
+    if (search.best === week) this.ends = this.endsOf(end)
     return true
   }
 

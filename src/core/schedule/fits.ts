@@ -5,14 +5,15 @@ import { open } from './waitTable'
 
 /** A start is put off so often at most: by then it is a weekend later. */
 const mostTries = 30
-const [notAsked, nowhere] = [0, -1]
+/** what stands in place of a slot */
+const [notAsked, nowhere, first] = [0, 1, 2]
 
 /** Which windows are held to: those that ruin a coat, or all of them. */
 export type Windows = 'hard' | 'all'
 
 export class Fits {
-  /** by step, hands and windows, by slot: the start and one more */
-  private readonly known = new Map<number, Int32Array>()
+  /** by step, hands and windows, by slot: that of the start */
+  private readonly known = new Map<number, Uint16Array>()
 
   constructor(private readonly facts: StepFacts) {}
 
@@ -23,14 +24,14 @@ export class Fits {
     if (follow === never) return facts.nextStart(step, by, minute)
     const key = (step * facts.calendars.length + by) * 2 + (windows === 'all' ? 1 : 0)
     let own = known.get(key)
-    if (!own) known.set(key, (own = new Int32Array(facts.slots + 1)))
+    if (!own) known.set(key, (own = new Uint16Array(facts.slots + 1)))
     const { grid } = facts.problem
     const slot = Math.ceil(minute / grid)
     if (slot > facts.slots) return never
     const found = own[slot] ?? notAsked
-    if (found !== notAsked) return found === nowhere ? never : found - 1
+    if (found !== notAsked) return found === nowhere ? never : (found - first) * grid
     const start = this.seek(step, by, { minute: slot * grid, windows, follow })
-    own[slot] = start === never ? nowhere : start + 1
+    own[slot] = start === never ? nowhere : start / grid + first
     return start
   }
 

@@ -30,7 +30,7 @@ const bound = { from: 0.88, msEach: 0.4 }
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
 /** Weeks by the days of their promises have so much of a second where so many steps may be given to one pair of hands, and the less the more there are of both. */
-const promises = { most: 0.6, steps: 90, falls: 1.5, second: 1000, rounds: 6000 }
+const promises = { most: 0.6, steps: 90, falls: 1.5, least: 0.05, second: 1000, rounds: 6000 }
 /** The share after which nothing is sought any more, where nothing could be laid by then. */
 const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
@@ -41,7 +41,8 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
   const row = from ? goOnFrom(search, from) : null
   if (from && row) {
     searchStaying(search, { row, from, until: goOn })
-    searchChains(search, goOn, sought)
+    if (promisesOf(problem, options) > 0) searchPromises(search, (goOn + sought) / 2)
+    searchChains(search, search.spent(), sought)
   } else {
     const failed = searchRules(search)
     tryEveryRow(search, search.coarse, few)
@@ -66,7 +67,8 @@ function isPriced({ steps }: WorkshopProblem, options: PlanOptions): boolean {
 }
 function promisesOf({ steps, painters }: WorkshopProblem, options: PlanOptions): number {
   const seconds = 'rounds' in options ? options.rounds / promises.rounds : options.budgetMs / promises.second
-  return Math.min(promises.most, promises.most * seconds * (promises.steps / (steps.length * painters.length)) ** promises.falls)
+  const share = promises.most * seconds * (promises.steps / (steps.length * painters.length)) ** promises.falls
+  return share < promises.least ? 0 : Math.min(promises.most, share)
 }
 function refuse(problem: WorkshopProblem, step: number): never {
   const name = problem.steps[step]?.name
