@@ -54,8 +54,8 @@ export class Moments {
   private urgent: Float64Array = new Float64Array(0)
 
   constructor(private readonly search: Search) {
-    const { problem, earliest, random } = search
-    this.facts = new StepFacts(problem, earliest.calendars)
+    const { problem, earliest, pins, random } = search
+    this.facts = new StepFacts(problem, earliest.calendars, pins)
     this.front = new Front(this.facts)
     this.weeks = [new Weeks(this.facts, 1), new Weeks(this.facts, 1)]
     this.marks = Float64Array.from({ length: 2 * this.facts.count }, () => Math.floor(random() * 2 ** 40))
@@ -197,12 +197,12 @@ export class Moments {
 
   /** When the first hands are free once a step was begun, and how long all of them have worked by when they are. */
   private handsAfter({ free }: Weeks, week: number, { by, start, end }: Pick<Choice, 'by' | 'start' | 'end'>) {
-    const { worked, calendars, problem } = this.facts
+    const { worked, hands, problem } = this.facts
     let soonest = end
     let sum = worked[by]?.[Math.ceil(end / problem.grid)] ?? 0
-    for (let hand = 0; hand < calendars.length; hand += 1) {
+    for (let hand = 0; hand < hands; hand += 1) {
       if (hand === by) continue
-      const at = Math.max(free[week * calendars.length + hand] ?? 0, start)
+      const at = Math.max(free[week * hands + hand] ?? 0, start)
       sum += worked[hand]?.[Math.ceil(at / problem.grid)] ?? 0
       if (at < soonest) soonest = at
     }
@@ -222,7 +222,7 @@ export class Moments {
     const known = this.urgents.get(near)
     if (known) return known
     const { grid, horizon } = this.search.problem
-    const many = (Math.ceil(horizon / grid) + 1) * this.facts.calendars.length
+    const many = (Math.ceil(horizon / grid) + 1) * this.facts.hands
     const urgent = Float64Array.from({ length: many }, (_, slot) => Math.exp((-slot * grid) / near))
     this.urgents.set(near, urgent)
     return urgent

@@ -9,6 +9,7 @@ import { searchRules } from './byRules'
 import { never } from './calendar'
 import { checkWeek } from './check'
 import { Fits } from './fits'
+import { pinsOf } from './pins'
 import { planWorkshop } from './planWorkshop'
 import type { WorkshopProblem } from './problem'
 import { Search } from './search'
@@ -17,7 +18,8 @@ import { towards } from './towards'
 
 const day = 1440
 const at = (k: number, hour: number, minute = 0) => k * day + hour * 60 + minute
-const factsOf = (problem: WorkshopProblem) => new StepFacts(problem, earliestOf(problem).calendars)
+const factsOf = (problem: WorkshopProblem) =>
+  new StepFacts(problem, earliestOf(problem).calendars, pinsOf(problem, earliestOf(problem).calendars))
 const look: Look = { width: 20, alike: 2, near: 240, byWork: true, hands: 3, chance: 0.05, idle: 14 * day }
 const workBy = (problem: WorkshopProblem, dates: readonly number[], over: Partial<Look> = {}) =>
   new Moments(new Search(problem, { seed: 1, rounds: 1 })).work({ ...look, ...over }, dates, () => false)
@@ -82,13 +84,28 @@ describe('a week worked from moment to moment', () => {
     // two hundred minutes take a morning or an afternoon; no half hour ends half an hour before either
     expect(missedWith(200)).toMatchObject({ faults: [], missed: [0] })
   })
+  test('what is held to a minute is worked then, and the rest around it', () => {
+    // ninety minutes that are held to ten; an hour fits before it, one and a half after it, and no longer work before noon
+    const steps = [workStep(0, 90), workStep(1, 60), workStep(2, 60), workStep(3, 100)]
+    const problem = problemOf(steps, [lag(null, 0, at(0, 10), { max: at(0, 10) })])
+    const noon = at(0, 12, 30)
+    const week = workBy(problem, [noon, noon, noon, at(0, 17)])
+    expect(week && checkWeek(problem, week).faults).toEqual([])
+    expect(week?.start[0]).toBe(at(0, 10))
+    expect([week?.start[1], week?.start[2]].sort((one, other) => (one ?? 0) - (other ?? 0))).toEqual([at(0, 9), at(0, 11, 30)])
+    expect(workBy(problem, [noon, at(0, 17), at(0, 17), noon])).toBe(null)
+  })
   test('whatever the workshop: it may be worked, no coat is ruined, every piece ends by its date', () => {
     let [sought, found] = [0, 0]
     fc.assert(
       fc.property(fc.nat(10_000), fc.integer({ min: 1, max: 5 }), fc.boolean(), (seed, pieces, byWork) => {
-        const problem = randomProblem(seed, pieces)
+        const free = randomProblem(seed, pieces)
         const random = randomFrom(seed)
-        const { end } = checkWeek(problem, planWorkshop(problem, { seed, rounds: 40 }))
+        const { start, ...rest } = planWorkshop(free, { seed, rounds: 40 })
+        const { end } = checkWeek(free, { start, ...rest })
+        // a few are held where they were
+        const pins = start.flatMap((minute, to) => (random() < 0.05 ? [lag(null, to, minute, { max: minute })] : []))
+        const problem = { ...free, lags: [...free.lags, ...pins] }
         const dates = problem.pieces.map(({ final }) => (end[final] ?? 0) + Math.floor((random() * 3 - 0.5) * day))
         const week = workBy(problem, dates, { byWork, width: 8 })
         sought += 1

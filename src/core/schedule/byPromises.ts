@@ -5,7 +5,7 @@
 import { Moments } from './byMoments'
 import { never } from './calendar'
 import { checkWeek } from './check'
-import { isHeld, type WorkshopProblem } from './problem'
+import type { WorkshopProblem } from './problem'
 import type { Search } from './search'
 
 const dayMinutes = 1440
@@ -41,10 +41,10 @@ interface Manner {
   came: number
 }
 
-/** Needs a week to begin with. What is held to a minute is not worked so, nor where several spray at once. */
+/** Needs a week to begin with; nothing is worked so where several spray at once. */
 export function searchPromises(search: Search, until: number): void {
   const { problem } = search
-  if (!search.best || search.spent() >= until || problem.pools.spray !== 1 || problem.lags.some(isHeld)) return
+  if (!search.best || search.spent() >= until || problem.pools.spray !== 1) return
   const promises = new Promises(search, until)
   while (search.spent() < until && !promises.isBest())
     if (search.random() >= often.giveUp || !promises.giveUp()) promises.bringSooner()

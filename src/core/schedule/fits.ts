@@ -22,7 +22,7 @@ export class Fits {
     const { facts, known } = this
     const follow = this.followOf(step, windows)
     if (follow === never) return facts.nextStart(step, by, minute)
-    const key = (step * facts.calendars.length + by) * 2 + (windows === 'all' ? 1 : 0)
+    const key = (step * facts.hands + by) * 2 + (windows === 'all' ? 1 : 0)
     let own = known.get(key)
     if (!own) known.set(key, (own = new Uint16Array(facts.slots + 1)))
     const { grid } = facts.problem

@@ -73,6 +73,8 @@ export class Front {
           penalty = waits.penalty[lag] ?? 0
         }
       }
+      const pin = this.facts.pinOf(step)
+      if (pin) hardBy = Math.min(hardBy, pin.start)
       this.step[nth] = step
       this.ready[nth] = ready
       this.hardBy[nth] = hardBy
@@ -82,7 +84,7 @@ export class Front {
   }
   private readHands({ end }: Weeks, { order, worked }: Towards): void {
     const { before, after } = this
-    const { count, dur } = this.facts
+    const { count, load } = this.facts
     const base = this.week * count
     let work = 0
     before[0] = open
@@ -90,7 +92,7 @@ export class Front {
       const step = order[place] ?? 0
       const least = before[place] ?? 0
       if ((end[base + step] ?? 0) === never) {
-        work += dur[step] ?? 0
+        work += load[step] ?? 0
         const left = (worked[place] ?? 0) - work
         before[place + 1] = left < least ? left : least
         after[place] = left
@@ -104,7 +106,7 @@ export class Front {
   }
   private findHands(now: Weeks, nth: number, towards: Towards): void {
     const { facts, week } = this
-    const { by: hands, byAt, waits, calendars, product } = facts
+    const { by: hands, byAt, waits, product } = facts
     const places = facts.problem.pools.rack
     const step = this.step[nth] ?? 0
     this.by[nth] = never
@@ -123,7 +125,7 @@ export class Front {
       const begins = this.begins(now, nth, hand, towards)
       if (begins === never) continue
       const end = facts.endOf(step, hand, begins)
-      if (end > least || (end === least && now.brush[week * calendars.length + hand] !== product[step])) continue
+      if (end > least || (end === least && now.brush[week * facts.hands + hand] !== product[step])) continue
       least = end
       this.by[nth] = hand
       this.start[nth] = begins
@@ -135,7 +137,7 @@ export class Front {
     const { facts, week } = this
     const { product, spray } = facts
     const step = this.step[nth] ?? 0
-    const at = week * facts.calendars.length + hand
+    const at = week * facts.hands + hand
     let ready = Math.max(now.free[at] ?? 0, this.ready[nth] ?? 0, now.last[week] ?? 0)
     if (spray[step] === 1) ready = Math.max(ready, now.sprayed[week] ?? 0)
     const [own, brush] = [product[step] ?? 0, now.brush[at] ?? 0]
@@ -181,7 +183,7 @@ export class Front {
   left(nth: number, worked: number, { place }: Towards): number {
     const step = this.step[nth] ?? 0
     const at = place[step] ?? 0
-    return Math.min(this.before[at] ?? 0, (this.after[at + 1] ?? 0) + (this.facts.dur[step] ?? 0)) - worked
+    return Math.min(this.before[at] ?? 0, (this.after[at + 1] ?? 0) + (this.facts.load[step] ?? 0)) - worked
   }
   hasWindow(nth: number): boolean {
     return (this.hardBy[nth] ?? 0) < open || (this.softBy[nth] ?? 0) < open
@@ -199,7 +201,7 @@ export class Front {
     let soonest = open
     for (let k = byAt[step] ?? 0; k < (byAt[step + 1] ?? 0); k += 1) {
       const hand = hands[k] ?? 0
-      const at = week * facts.calendars.length + hand
+      const at = week * facts.hands + hand
       const isBusy = hand === begun.by
       const isWet = isBusy && (product[begun.step] ?? 0) > 0
       const brush = isWet ? (product[begun.step] ?? 0) : (now?.brush[at] ?? 0)

@@ -23,8 +23,8 @@ export interface PlannedWeek extends WorkshopSchedule {
   missed: number[]
 }
 
-/** The share of the time where a week is gone on from by what stays in it; then other rows altogether. */
-const goOn = 0.8
+/** Until which share of the time a week that is gone on from is bettered by what stays in it, then by other days; then by other rows altogether. */
+const goOn = { stays: 0.6, days: 0.8 }
 /** The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it. */
 const bound = { from: 0.88, msEach: 0.4 }
 /** Where there are few rows they are all tried, in so much of the time. */
@@ -40,8 +40,8 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
   const { from } = options
   const row = from ? goOnFrom(search, from) : null
   if (from && row) {
-    searchStaying(search, { row, from, until: goOn })
-    if (promisesOf(problem, options) > 0) searchPromises(search, (goOn + sought) / 2)
+    searchStaying(search, { row, from, until: goOn.stays })
+    if (promisesOf(problem, options) > 0) searchPromises(search, goOn.days)
     searchChains(search, search.spent(), sought)
   } else {
     const failed = searchRules(search)

@@ -5,7 +5,7 @@ import { never } from './calendar'
 import { checkWeek } from './check'
 import { EndBound } from './endBound'
 import { LatestStarts } from './latestStart'
-import { pinsOf } from './pins'
+import { type Fit, pinsOf } from './pins'
 import { ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { RowLayout } from './rowLayout'
 import { type Unit, unitsOf } from './units'
@@ -41,7 +41,8 @@ export type PlanOptions = Asked & ({ elapsedMs: () => number; budgetMs: number }
 export class Search {
   readonly random: () => number
   readonly earliest: Earliest
-  readonly endBound: EndBound
+  /** what is held to a minute */
+  readonly pins: ReadonlyMap<number, Fit>
   /** with whole chains */
   readonly coarse: Grain
   /** with chains cut where a window is wide, so that what follows may be laid on its own, or be late */
@@ -62,8 +63,8 @@ export class Search {
     this.random = randomFrom(options.seed)
     this.earliest = earliestOf(problem)
     const pins = pinsOf(problem, this.earliest.calendars, options.from)
+    this.pins = pins
     const endBound = new EndBound(problem, this.earliest.calendars)
-    this.endBound = endBound
     const grainOf = (units: readonly Unit[], roomy = false): Grain => ({
       units,
       layout: new RowLayout(problem, units, { earliest: this.earliest, pins, endBound }, roomy),

@@ -15,8 +15,8 @@ export interface Towards {
 
 /** Null where a piece can't end by its date. `order`: steps after what they wait for. */
 export function towards(dates: readonly number[], facts: StepFacts, order: readonly number[]): Towards | null {
-  const { painters, pieces, grid, horizon } = facts.problem
-  const { count, waits, by: hands, byAt, dur, split } = facts
+  const { pieces, grid, horizon } = facts.problem
+  const { count, waits, by: hands, byAt, dur, split, work } = facts
   const start = new Int32Array(count)
   const end = new Int32Array(count)
   const due = new Int32Array(count).fill(horizon)
@@ -31,7 +31,7 @@ export function towards(dates: readonly number[], facts: StepFacts, order: reado
     let latest: number = never
     for (let k = byAt[step] ?? 0; k < (byAt[step + 1] ?? 0); k += 1) {
       const by = hands[k] ?? 0
-      const found = latestStart(painters[by]?.work ?? [], dur[step] ?? 0, split[step] === 1, until)
+      const found = latestOf(step, by, until)
       if (found <= latest) continue
       latest = found
       end[step] = facts.endOf(step, by, found)
@@ -44,6 +44,12 @@ export function towards(dates: readonly number[], facts: StepFacts, order: reado
   byEnd.forEach((step, k) => (place[step] = k))
   const worked = Float64Array.from(byEnd, (step) => facts.workedByAll[Math.floor((end[step] ?? 0) / grid)] ?? 0)
   return { start, order: byEnd, place, worked }
+
+  function latestOf(step: number, by: number, until: number): number {
+    const pin = facts.pinOf(step)
+    if (pin) return pin.by === by && pin.end <= until ? pin.start : never
+    return latestStart(work[by] ?? [], dur[step] ?? 0, split[step] === 1, until)
+  }
 }
 
 function latestStart(work: readonly (readonly [number, number])[], dur: number, split: boolean, until: number): number {

@@ -28,7 +28,7 @@ export class Weeks {
     private readonly facts: StepFacts,
     width: number,
   ) {
-    const hands = facts.calendars.length
+    const hands = facts.hands
     this.free = new Int32Array(width * hands)
     this.brush = new Int32Array(width * hands)
     this.brushEnd = new Int32Array(width * hands)
@@ -47,7 +47,7 @@ export class Weeks {
   begin(): void {
     const { facts } = this
     const { waits } = facts
-    const hands = facts.calendars.length
+    const hands = facts.hands
     for (const each of [this.free, this.brush, this.brushEnd]) each.fill(0, 0, hands)
     this.end.fill(never, 0, facts.count)
     this.size = 1
@@ -78,7 +78,7 @@ export class Weeks {
   add(others: Weeks, { week, step, by, start, end, rack, until, missed }: Choice, marks: Float64Array): void {
     const { facts } = this
     const { count, waits, product, spray } = facts
-    const hands = facts.calendars.length
+    const hands = facts.hands
     const own = this.size
     this.size += 1
     copy(others.free, this.free, week * hands, own * hands, hands)
