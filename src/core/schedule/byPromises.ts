@@ -24,6 +24,7 @@ const looks = {
 }
 /** How often days are given up, else one piece is brought sooner; then others may end when they were promised, or only when they do. */
 const often = { giveUp: 0.5, loose: 0.6, late: 0.8, whole: 0.5, more: 0.4 }
+const mostIdle = 200
 /** An evening so near is the same day's. */
 const sameDay = 240
 
@@ -46,8 +47,12 @@ export function searchPromises(search: Search, until: number): void {
   const { problem } = search
   if (!search.best || search.spent() >= until || problem.pools.spray !== 1) return
   const promises = new Promises(search, until)
-  while (search.spent() < until && !promises.isBest())
-    if (search.random() >= often.giveUp || !promises.giveUp()) promises.bringSooner()
+  // dates drawn by chance that could make nothing cheaper are not tried: after many of them there are none left
+  let idle = 0
+  while (search.spent() < until && idle < mostIdle && !promises.isBest()) {
+    const isTried = (search.random() < often.giveUp && promises.giveUp()) || promises.bringSooner()
+    idle = isTried ? 0 : idle + 1
+  }
 }
 
 class Promises {
@@ -158,8 +163,8 @@ class Promises {
     return true
   }
 
-  /** Tries one piece of the best week sooner. */
-  bringSooner(): void {
+  /** Tries one piece of the best week sooner; false where the dates drawn for it could make nothing cheaper. */
+  bringSooner(): boolean {
     const { search, tries, ends } = this
     const { pieces } = search.problem
     const isLoose = search.random() < often.loose
@@ -171,11 +176,12 @@ class Promises {
       if (other !== piece) dates[other] = this.eveningAfter(Math.max(dates[other] ?? 0, pieces[other]?.due ?? 0))
     }
     const likely = dates.map((date, k) => (isLoose && date <= (pieces[k]?.due ?? 0) ? Math.min(date, ends[k] ?? 0) : date))
-    if (this.lateness(dates) + this.about(likely) >= search.cost) return
+    if (this.lateness(dates) + this.about(likely) >= search.cost) return false
     const key = dates.join()
     const tried = tries.get(key) ?? 0
     tries.set(key, tried + 1)
     this.seek(dates, tried)
+    return true
   }
   /** Puts a sooner date for one piece, mostly one that is late; answers with which. */
   private bringOne(dates: number[]): number {
