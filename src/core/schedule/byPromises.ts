@@ -22,8 +22,12 @@ const looks = {
   chance: 0.1,
   idle: { minutes: 120, anyhow: 0.5 },
 }
-/** How often days are given up, else one piece is brought sooner; then others may end when they were promised, or only when they do. */
-const often = { giveUp: 0.5, loose: 0.6, late: 0.8, whole: 0.5, more: 0.4 }
+/**
+ * How often days are given up, else one piece is brought sooner; how often others may end when they were promised, not only when they do; the piece
+ * is a late one, and is tried in time at once, else an evening sooner; one that is not late is tried an evening sooner, else by less; one more
+ * gives way; and what is likely is told by chance, else as weeks came furthest by it.
+ */
+const often = { giveUp: 0.5, loose: 0.6, late: 0.8, inTime: 0.5, evening: 0.5, more: 0.4, anyManner: 0.5 }
 const mostIdle = 200
 /** An evening so near is the same day's. */
 const sameDay = 240
@@ -115,7 +119,7 @@ class Promises {
   private manner(): Manner {
     const { search, manners } = this
     const far = ({ tries, came }: Manner) => (tries === 0 ? 1 : came / tries)
-    if (search.random() < often.whole) return search.pick(manners)
+    if (search.random() < often.anyManner) return search.pick(manners)
     return manners.reduce((best, each) => (far(each) > far(best) ? each : best))
   }
   /** Whether a week was found in which pieces end by these dates; the best is taken note of. */
@@ -195,12 +199,13 @@ class Promises {
         0,
         late.findIndex((each) => (at -= each) < 0),
       )
-      dates[piece] = Math.max(wanted[piece] ?? 0, search.random() < often.whole ? 0 : this.eveningBefore(ends[piece] ?? 0))
+      dates[piece] = Math.max(wanted[piece] ?? 0, search.random() < often.inTime ? 0 : this.eveningBefore(ends[piece] ?? 0))
       return piece
     }
     const piece = search.pick([...pieces.keys()])
     const end = ends[piece] ?? 0
-    const sooner = search.random() < often.whole ? this.eveningBefore(end) : Math.floor(end - (search.random() * dayMinutes) / 4)
+    const sooner =
+      search.random() < often.evening ? this.eveningBefore(end) : Math.floor(end - (search.random() * dayMinutes) / 4)
     dates[piece] = Math.max(soonest[piece] ?? 0, sooner)
     return piece
   }
