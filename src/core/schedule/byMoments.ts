@@ -5,34 +5,33 @@
 import { never } from './calendar'
 import { type Choice, Choices } from './choices'
 import { Front } from './front'
+import type { Look } from './look'
 import type { WorkshopSchedule } from './problem'
 import type { Search } from './search'
 import { StepFacts } from './stepFacts'
 import { type Towards, towards } from './towards'
+import { Urgency } from './urgency'
 import { open } from './waitTable'
 import { Weeks } from './weeks'
 
-export interface Look {
-  /** so many weeks beside each other, of which so many have the same steps done */
-  width: number
-  alike: number
-  /** minutes: what is late so much later counts for a third; whether they are those that hands work, or the clock's */
-  near: number
-  byWork: boolean
-  /** what the time that hands have left counts beside that of a step; and how much of all is chance */
-  hands: number
-  chance: number
-  /** minutes for which hands may wait for something while something else could be done */
-  idle: number
+const firstLook: Look = {
+  ...{ width: 0, alike: 1, children: 1, kin: { steps: 1, share: 1 } },
+  ...{ near: 1, byWork: false, hands: 1, chance: 0, idle: 0 },
 }
-const firstLook: Look = { width: 0, alike: 1, near: 1, byWork: false, hands: 1, chance: 0, idle: 0 }
 /** what a missed window counts beside a step that is as late as can be, by what it costs */
 const missedCounts = 1e-3
 /** of what may be worked next so many of the most urgent are weighed, and of the rest this share */
 const weighed = { most: 6, share: 0.15 }
-/** so many times the likeliest are looked at, for some of them are alike */
-const spare = 3
+/** so many times the likeliest are looked at, for some of them are alike or of one kin */
+const spare = 9
+/** so many weeks of a kin may go on whatever its share */
+const leastKin = 2
 
+/** By piece: when it must be over, and when it is wished for; the same where nothing is said. */
+export interface Dates {
+  dates: readonly number[]
+  wished?: readonly number[] | undefined
+}
 interface Made {
   from: Int32Array
   step: Int32Array
@@ -45,31 +44,35 @@ export class Moments {
   came = 0
   private readonly facts: StepFacts
   private readonly front: Front
+  private readonly urgency: Urgency
   private readonly choices = new Choices()
   private readonly marks: Float64Array
-  private readonly urgents = new Map<number, Float64Array>()
   private weeks: [Weeks, Weeks]
   private width = 1
   private look = firstLook
-  private urgent: Float64Array = new Float64Array(0)
+  /** the least times that are left until the most urgent steps are wished for, in their order */
+  private readonly urgent = new Float64Array(weighed.most)
+  private wished: Int32Array = new Int32Array(0)
 
   constructor(private readonly search: Search) {
     const { problem, earliest, pins, random } = search
     this.facts = new StepFacts(problem, earliest.calendars, pins)
     this.front = new Front(this.facts)
+    this.urgency = new Urgency(this.facts)
     this.weeks = [new Weeks(this.facts, 1), new Weeks(this.facts, 1)]
     this.marks = Float64Array.from({ length: 2 * this.facts.count }, () => Math.floor(random() * 2 ** 40))
   }
 
   /** A week in which every piece ends by its date; null where none was found, or the time is over. */
-  work(look: Look, dates: readonly number[], isOver: () => boolean): WorkshopSchedule | null {
+  work(look: Look, { dates, wished }: Dates, isOver: () => boolean): WorkshopSchedule | null {
     const { facts, search } = this
     const { count } = facts
     this.came = 0
     this.look = look
-    this.urgent = this.urgentWithin(look.near)
+    this.urgency.of(look)
     const until = towards(dates, facts, search.earliest.order)
     if (!until) return null
+    this.wished = (wished ? towards(wished, facts, search.earliest.order) : null)?.start ?? until.start
     if (look.width > this.width) {
       this.width = look.width
       this.weeks = [new Weeks(facts, look.width), new Weeks(facts, look.width)]
@@ -80,6 +83,7 @@ export class Moments {
     for (let nth = 0; nth < count; nth += 1) {
       if (isOver()) return null
       this.came = nth / count
+      if (nth % look.kin.steps === 0) now.found()
       this.choices.size = 0
       for (let week = 0; week < now.size; week += 1) this.goOn(now, week, until)
       then.size = 0
@@ -114,6 +118,9 @@ export class Moments {
     const list = () => new Int32Array(look.width)
     const made = { from: list(), step: list(), by: list(), start: list() }
     const alike = new Map<number, number>()
+    const children = new Uint8Array(now.size)
+    const kin = new Uint8Array(look.width)
+    const mostKin = Math.max(leastKin, look.kin.share * look.width)
     for (const k of choices.likeliest(look.width * spare)) {
       if (then.size === look.width) break
       const choice = choices.get(k)
@@ -121,8 +128,11 @@ export class Moments {
       const mark =
         3 * ((now.mark[2 * week] ?? 0) + (marks[2 * step] ?? 0)) + ((now.mark[2 * week + 1] ?? 0) + (marks[2 * step + 1] ?? 0))
       const many = alike.get(mark) ?? 0
-      if (many >= look.alike) continue
+      const founder = now.founder[week] ?? 0
+      if (many >= look.alike || (children[week] ?? 0) >= look.children || (kin[founder] ?? 0) >= mostKin) continue
       alike.set(mark, many + 1)
+      children[week] = (children[week] ?? 0) + 1
+      kin[founder] = (kin[founder] ?? 0) + 1
       const at = then.size
       made.from[at] = week
       made.step[at] = step
@@ -136,20 +146,21 @@ export class Moments {
   /** Adds what one week may go on with to the choices. */
   private goOn(now: Weeks, week: number, until: Towards): void {
     const { front, look, search } = this
-    front.read(now, week, until)
-    const slackOf = (nth: number) => (until.start[front.step[nth] ?? 0] ?? 0) - (front.start[nth] ?? 0)
+    front.read(now, week, { towards: until, wished: this.wished })
+    const { urgent } = this
+    urgent.fill(open)
     const isAsked = (nth: number) => front.by[nth] !== never && (front.start[nth] ?? 0) < front.soonest + look.idle
-    const slacks: number[] = []
-    for (let nth = 0; nth < front.many; nth += 1) if (isAsked(nth)) slacks.push(slackOf(nth))
-    const most = slacks.length > weighed.most ? (slacks.sort((one, other) => one - other)[weighed.most - 1] ?? 0) : open
+    const slackOf = (nth: number) => (front.wished[nth] ?? 0) - (front.start[nth] ?? 0)
+    for (let nth = 0; nth < front.many; nth += 1) if (isAsked(nth)) insert(urgent, slackOf(nth))
+    const most = urgent[weighed.most - 1] ?? open
     for (let nth = 0; nth < front.many; nth += 1) {
       if (!isAsked(nth) || (slackOf(nth) > most && search.random() > weighed.share)) continue
-      const first = front.startAsFreed(nth, until)
+      const first = front.startAsFreed(nth)
       if (first === never) continue
       this.weigh(now, week, { nth, start: first, until })
       // begun later, so that no window of what follows it need be missed
       const later = front.fits.from(front.step[nth] ?? 0, front.by[nth] ?? 0, first, 'all')
-      if (later > first && later <= front.last(nth, until)) this.weigh(now, week, { nth, start: later, until })
+      if (later > first && later <= front.last(nth)) this.weigh(now, week, { nth, start: later, until })
     }
   }
 
@@ -170,16 +181,15 @@ export class Moments {
     let sum = 0
     for (let other = 0; other < front.many; other += 1) {
       if (other === nth) continue
-      const last = until.start[front.step[other] ?? 0] ?? 0
       let begins = Math.max(soonest, front.ready[other] ?? 0)
-      if (front.hasWindow(other) || (!isFreed && front.freesPlace(other))) {
+      if (front.hasWindow[other] === 1 || (!isFreed && front.freesPlace(other))) {
         begins = front.soonestAfter(other, { step, by, start, end })
         if (begins > (front.hardBy[other] ?? 0)) return
         if (begins > (front.softBy[other] ?? 0)) missed += front.penalty[other] ?? 0
         if (front.freesPlace(other) && begins <= free) isFreed = true
       }
-      if (begins > last) return
-      sum += this.urgency(begins, last)
+      if (begins > (front.latest[other] ?? 0)) return
+      sum += this.urgency.between(begins, front.wished[other] ?? 0)
     }
     if (!isFreed) return
     const { waits } = facts
@@ -188,9 +198,9 @@ export class Moments {
       const begins = Math.max(soonest, end + (waits.min[lag] ?? 0))
       const last = until.start[waits.to[lag] ?? 0] ?? 0
       if (begins > last) return
-      sum += this.urgency(begins, last)
+      sum += this.urgency.between(begins, this.wished[waits.to[lag] ?? 0] ?? 0)
     }
-    const ofHands = left < search.problem.horizon ? look.hands * this.urgencyOf(left) : 0
+    const ofHands = left < search.problem.horizon ? look.hands * this.urgency.within(left) : 0
     const choice: Choice = { week, step, by, start, end, rack: front.rack[nth] ?? 0, until: free, missed: certain }
     this.choices.add(missed * missedCounts + sum * (1 + look.chance * search.random()) + ofHands, choice)
   }
@@ -208,23 +218,11 @@ export class Moments {
     }
     return { soonest, worked: sum }
   }
-  /** What a step counts that can begin at a minute, and must begin by another: from nothing to 1. */
-  private urgency(begins: number, last: number): number {
-    if (!this.look.byWork) return this.urgencyOf(last - begins)
-    const { workedByAll, problem } = this.facts
-    return this.urgencyOf((workedByAll[(last / problem.grid) | 0] ?? 0) - (workedByAll[(begins / problem.grid) | 0] ?? 0))
-  }
-  private urgencyOf(minutes: number): number {
-    return this.urgent[(minutes / this.search.problem.grid) | 0] ?? 0
-  }
-  /** By slot that is left until a step is late: what it counts. */
-  private urgentWithin(near: number): Float64Array {
-    const known = this.urgents.get(near)
-    if (known) return known
-    const { grid, horizon } = this.search.problem
-    const many = (Math.ceil(horizon / grid) + 1) * this.facts.hands
-    const urgent = Float64Array.from({ length: many }, (_, slot) => Math.exp((-slot * grid) / near))
-    this.urgents.set(near, urgent)
-    return urgent
-  }
+}
+/** Puts a number among the least there are, in their order; the greatest of them falls out. */
+function insert(least: Float64Array, value: number): void {
+  let at = least.length - 1
+  if (value >= (least[at] ?? 0)) return
+  for (; at > 0 && (least[at - 1] ?? 0) > value; at -= 1) least[at] = least[at - 1] ?? 0
+  least[at] = value
 }

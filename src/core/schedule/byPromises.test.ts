@@ -3,26 +3,33 @@ import { describe, expect, test } from 'vitest'
 import { randomFrom } from '@/core/measure/random'
 import { lag, problemOf, randomProblem, workStep } from '@/core/testing/week'
 import { earliestOf } from './bound'
-import { type Look, Moments } from './byMoments'
+import { Moments } from './byMoments'
 import { searchPromises } from './byPromises'
 import { searchRules } from './byRules'
 import { never } from './calendar'
 import { checkWeek } from './check'
+import { Choices } from './choices'
 import { Fits } from './fits'
+import { type Look, Looks } from './look'
 import { pinsOf } from './pins'
 import { planWorkshop } from './planWorkshop'
 import type { WorkshopProblem } from './problem'
 import { Search } from './search'
 import { StepFacts } from './stepFacts'
 import { towards } from './towards'
+import { Urgency } from './urgency'
+import { Weeks } from './weeks'
 
 const day = 1440
 const at = (k: number, hour: number, minute = 0) => k * day + hour * 60 + minute
 const factsOf = (problem: WorkshopProblem) =>
   new StepFacts(problem, earliestOf(problem).calendars, pinsOf(problem, earliestOf(problem).calendars))
-const look: Look = { width: 20, alike: 2, near: 240, byWork: true, hands: 3, chance: 0.05, idle: 14 * day }
-const workBy = (problem: WorkshopProblem, dates: readonly number[], over: Partial<Look> = {}) =>
-  new Moments(new Search(problem, { seed: 1, rounds: 1 })).work({ ...look, ...over }, dates, () => false)
+const look: Look = {
+  ...{ width: 20, alike: 2, children: 9, kin: { steps: 8, share: 1 } },
+  ...{ near: 240, byWork: true, hands: 3, chance: 0.05, idle: 14 * day },
+}
+const workBy = (problem: WorkshopProblem, dates: readonly number[], over: Partial<Look> = {}, wished?: readonly number[]) =>
+  new Moments(new Search(problem, { seed: 1, rounds: 1 })).work({ ...look, ...over }, { dates, wished }, () => false)
 
 describe('when steps must be over', () => {
   const towardsOf = (problem: WorkshopProblem, dates: readonly number[]) =>
@@ -95,6 +102,18 @@ describe('a week worked from moment to moment', () => {
     expect([week?.start[1], week?.start[2]].sort((one, other) => (one ?? 0) - (other ?? 0))).toEqual([at(0, 9), at(0, 11, 30)])
     expect(workBy(problem, [noon, at(0, 17), at(0, 17), noon])).toBe(null)
   })
+  test('who is wished for sooner goes first, where all may end as late', () => {
+    const problem = problemOf([workStep(0, 60), workStep(1, 60), workStep(2, 60)])
+    const late = [at(1, 17), at(1, 17), at(1, 17)]
+    const orders = [0, 1, 2].map((piece) => {
+      const wished = late.map((date, k) => (k === piece ? at(0, 10) : date))
+      return workBy(problem, late, { chance: 0 }, wished)?.start.indexOf(at(0, 9))
+    })
+    expect(orders).toEqual([0, 1, 2])
+    // wished for sooner than can be, all three: the dates are kept all the same
+    const week = workBy(problem, late, {}, [at(0, 10), at(0, 10), at(0, 10)])
+    expect([...(week?.start ?? [])].sort((one, other) => one - other)).toEqual([at(0, 9), at(0, 10), at(0, 11)])
+  })
   /** A workshop of which a few steps are held where a first week has them, and dates about its ends. */
   const askedOf = (seed: number, pieces: number) => {
     const free = randomProblem(seed, pieces)
@@ -128,6 +147,59 @@ describe('a week worked from moment to moment', () => {
   })
 })
 
+describe('what is likely', () => {
+  test('choices are given from the likeliest on', () =>
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 50 }), { maxLength: 3000 }), fc.nat(3000), (weights, many) => {
+        const choices = new Choices()
+        const none = { week: 0, by: 0, start: 0, end: 0, rack: 0, until: 0, missed: 0 }
+        weights.forEach((weight, step) => choices.add(weight, { ...none, step }))
+        const found = [...choices.likeliest(many)].map((k) => choices.get(k).step)
+        expect(new Set(found).size).toBe(found.length)
+        const sorted = [...weights].sort((one, other) => one - other).slice(0, many)
+        expect(found.map((step) => weights[step])).toEqual(sorted)
+      }),
+      { numRuns: 60 },
+    ))
+  test('a step counts the more the nearer it is; through a night nothing comes nearer where work is what counts', () => {
+    const urgency = new Urgency(factsOf(problemOf([workStep(0, 30)])))
+    urgency.of({ near: 60, byWork: false })
+    // a third, more exactly one over e, an hour before; what is an hour late counts two, what is a day late three
+    expect([0, 60, -60, -day].map((left) => urgency.within(left).toFixed(3))).toEqual(['1.000', '0.368', '2.000', '3.000'])
+    expect(urgency.between(at(0, 16), at(1, 9))).toBeLessThan(1e-6)
+    urgency.of({ near: 60, byWork: true })
+    expect(urgency.between(at(0, 16), at(1, 9)).toFixed(3)).toBe('0.368')
+  })
+  test('looks are told by chance, the same from the same seed, half of them as weeks came furthest', () => {
+    const drawn = (seed: number) => {
+      const looks = new Looks(new Search(problemOf([workStep(0, 30)]), { seed, rounds: 1 }))
+      return Array.from({ length: 400 }, (_, k) => {
+        const next = looks.next(k + 1)
+        looks.came(next.near === 120 && next.byWork ? 0.9 : 0.2)
+        return next
+      })
+    }
+    expect(drawn(3)).toEqual(drawn(3))
+    const all = drawn(4)
+    expect(all.map(({ width }) => width)).toEqual(all.map((_, k) => k + 1))
+    // half of them by what came furthest, and a tenth of the others by chance
+    const best = all.filter(({ near, byWork }) => near === 120 && byWork).length
+    expect(best).toBeGreaterThan(170)
+    expect(best).toBeLessThan(270)
+  })
+  test('weeks know of which they come, counted anew when that is asked for', () => {
+    const weeks = (width: number) => new Weeks(factsOf(problemOf([workStep(0, 30), workStep(1, 30), workStep(2, 30)])), width)
+    const [first, second, third] = [weeks(4), weeks(4), weeks(4)]
+    const goOn = (week: number, step: number) => ({ ...{ week, step, by: 0, rack: 0, until: 0, missed: 0 }, start: 0, end: 30 })
+    first.begin()
+    for (const step of [0, 1, 2]) second.add(first, goOn(0, step), new Float64Array(6))
+    expect([...second.founder.subarray(0, 3)]).toEqual([0, 0, 0])
+    second.found()
+    for (const week of [2, 0, 2]) third.add(second, goOn(week, 1), new Float64Array(6))
+    expect([...third.founder.subarray(0, 3)]).toEqual([2, 0, 2])
+  })
+})
+
 describe('weeks by the days of their promises', () => {
   const searchOf = (problem: WorkshopProblem, seed: number, rounds: number) => {
     const search = new Search(problem, { seed, rounds })
@@ -152,6 +224,23 @@ describe('weeks by the days of their promises', () => {
     const ends = search.best && checkWeek(promised, search.best).end
     // the third at nine, dry at four in the afternoon; the first at eleven, dry after lunch; the second on the next day
     expect(promised.pieces.map(({ final }, k) => (ends?.[final] ?? Infinity) <= (due[k] ?? 0))).toEqual([true, true, true])
+  })
+  test('one that could end days sooner is brought there, and who gave way for it is brought back', () => {
+    // two days' work; the long one has a night to dry in the middle and is promised for the week after, as the others are
+    const steps = [
+      ...[workStep(0, 60), workStep(0, 60)],
+      ...[workStep(1, 180), workStep(1, 60)],
+      ...[workStep(2, 60), workStep(2, 120), workStep(2, 60)],
+    ]
+    const waits = [lag(0, 1, 60), lag(2, 3, 240), lag(4, 5, 840), lag(5, 6, 60)]
+    const problem = problemOf(steps, waits)
+    const search = searchOf({ ...problem, pieces: problem.pieces.map((piece) => ({ ...piece, due: at(7, 17) })) }, 2, 3000)
+    searchPromises(search, 1)
+    const every = planWorkshop(search.problem, { seed: 1, rounds: 6000 })
+    expect(search.cost).toBe(every.cost)
+    // the first coat of the third at nine, or it costs it a day
+    expect(search.best?.start[4]).toBeLessThan(at(0, 17))
+    expect(search.best?.start[6]).toBeLessThan(at(1, 17))
   })
   test('never dearer than what it begins with, and the same from the same seed', () =>
     fc.assert(

@@ -5,30 +5,25 @@
 import { Moments } from './byMoments'
 import { never } from './calendar'
 import { checkWeek } from './check'
+import { Looks } from './look'
 import type { WorkshopProblem } from './problem'
 import type { Search } from './search'
 
 const dayMinutes = 1440
-/** weeks beside each other at first; twice as many with each further try of the same days */
-const width = { first: 20, most: 100 }
-const widthOf = (tries: number) => Math.min(width.most, width.first * 2 ** tries)
+/** weeks beside each other at first; twice as many once so often none was found by the same days, or by days that ask for less */
+const width = { first: 6, doubled: 2, most: 100 }
+const widthOf = (failed: number) => Math.min(width.most, Math.floor(width.first * 2 ** (failed / width.doubled)))
 /** a day that was tried before is thought dearer, by so much for each try */
 const again = 0.4
-/** What is likely is told one way or another, which is best by chance: see `Look`. */
-const looks = {
-  near: [60, 120, 240, 480, 960],
-  hands: [1, 3, 6, 15],
-  alike: [1, 2, 3],
-  chance: 0.1,
-  idle: { minutes: 120, anyhow: 0.5 },
-}
 /**
- * How often days are given up, else one piece is brought sooner; how often others may end when they were promised, not only when they do; the piece
- * is a late one, and is tried in time at once, else an evening sooner; one that is not late is tried an evening sooner, else by less; one more
- * gives way; and what is likely is told by chance, else as weeks came furthest by it.
+ * How often days are given up, else one piece is brought sooner; how often the others may end when they were promised, not only on the evening
+ * on which they do; the piece is a late one, and is tried in time at once, else an evening sooner; one that is not late is tried on an evening, the one
+ * before or any, else by less sooner; one more gives way.
  */
-const often = { giveUp: 0.5, loose: 0.6, late: 0.8, inTime: 0.5, evening: 0.5, more: 0.4, anyManner: 0.5 }
+const often = { giveUp: 0.5, loose: 0.6, late: 0.8, inTime: 0.5, evening: 0.8, next: 0.6, more: 0.4 }
 const mostIdle = 200
+/** Days by which so often no week was found, or by days that ask for less, are not tried for a piece that would be brought sooner. */
+const mostFailed = 16
 /** An evening so near is the same day's. */
 const sameDay = 240
 
@@ -38,14 +33,6 @@ interface Wish {
   late: number
   tries: number
 }
-/** A way to tell what is likely, and how far weeks came by it. */
-interface Manner {
-  near: number
-  byWork: boolean
-  tries: number
-  came: number
-}
-
 /** Needs a week to begin with; nothing is worked so where several spray at once. */
 export function searchPromises(search: Search, until: number): void {
   const { problem } = search
@@ -69,10 +56,9 @@ class Promises {
   private ends: readonly number[]
   private readonly wishes: Wish[] = []
   private readonly known = new Set<string>()
-  private readonly tries = new Map<string, number>()
-  private readonly manners: Manner[] = looks.near.flatMap((near) =>
-    [true, false].map((byWork) => ({ near, byWork, tries: 0, came: 0 })),
-  )
+  /** by which no week was found */
+  private readonly failed: (readonly number[])[] = []
+  private readonly looks: Looks
 
   constructor(
     private readonly search: Search,
@@ -80,6 +66,7 @@ class Promises {
   ) {
     const { problem, earliest, best } = search
     this.moments = new Moments(search)
+    this.looks = new Looks(search)
     this.evenings = eveningsOf(problem)
     this.soonest = problem.pieces.map(({ final }) => earliest.end[final] ?? 0)
     this.wanted = problem.pieces.map(({ due }, piece) => Math.min(problem.horizon, Math.max(due, this.soonest[piece] ?? 0)))
@@ -115,35 +102,28 @@ class Promises {
     return this.lateness(this.soonest) + this.about(this.soonest) >= this.search.cost
   }
 
-  /** Those by which weeks came furthest, half of the time. */
-  private manner(): Manner {
-    const { search, manners } = this
-    const far = ({ tries, came }: Manner) => (tries === 0 ? 1 : came / tries)
-    if (search.random() < often.anyManner) return search.pick(manners)
-    return manners.reduce((best, each) => (far(each) > far(best) ? each : best))
+  /** How often no week was found by these dates, or by any that ask for less. */
+  private failedBy(dates: readonly number[]): number {
+    return this.failed.filter((others) => others.every((date, piece) => date >= (dates[piece] ?? 0))).length
   }
-  /** Whether a week was found in which pieces end by these dates; the best is taken note of. */
-  private seek(dates: readonly number[], tries: number): boolean {
+  /** When the pieces of a week end that was found for these dates, near to others where that can be; the best is taken note of. Null where none was. */
+  private seek(dates: readonly number[], wished?: readonly number[]): readonly number[] | null {
     const { search, moments, until } = this
-    const { minutes, anyhow } = looks.idle
-    const manner = this.manner()
-    const look = {
-      width: widthOf(tries),
-      ...{ near: manner.near, byWork: manner.byWork },
-      ...{ alike: search.pick(looks.alike), hands: search.pick(looks.hands), chance: looks.chance * search.random() },
-      idle: search.random() < anyhow ? search.problem.horizon : minutes * search.random(),
+    const look = this.looks.next(widthOf(this.failedBy(dates)))
+    const week = moments.work(look, { dates, wished }, () => search.spent() >= until)
+    this.looks.came(moments.came)
+    if (!week) {
+      this.failed.push(dates)
+      return null
     }
-    const week = moments.work(look, dates, () => search.spent() >= until)
-    manner.tries += 1
-    manner.came += moments.came
-    if (!week) return false
     // it was worked by what is known flat; whether it may be worked is told apart from that
     const { faults, cost, end } = checkWeek(search.problem, week)
-    if (faults.length > 0) return false
+    if (faults.length > 0) return null
     const stir = search.stirOf({ startOfStep: (step) => week.start[step] ?? never })
     search.better(cost, { stir, layout: { schedule: () => week, overfull: 0 } })
-    if (search.best === week) this.ends = this.endsOf(end)
-    return true
+    const ends = this.endsOf(end)
+    if (search.best === week) this.ends = ends
+    return ends
   }
 
   /** Tries the cheapest days that were tried least; false where all of them cost more than the best week. */
@@ -161,7 +141,7 @@ class Promises {
     if (!next) return false
     const { dates, tries } = next
     next.tries += 1
-    if (this.seek(dates, tries)) wishes.splice(wishes.indexOf(next), 1)
+    if (this.seek(dates)) wishes.splice(wishes.indexOf(next), 1)
     else if (tries === 0)
       for (const piece of dates.keys()) this.wish(dates.map((date, k) => (k === piece ? this.eveningAfter(date) : date)))
     return true
@@ -169,23 +149,52 @@ class Promises {
 
   /** Tries one piece of the best week sooner; false where the dates drawn for it could make nothing cheaper. */
   bringSooner(): boolean {
-    const { search, tries, ends } = this
+    const { search, ends } = this
     const { pieces } = search.problem
     const isLoose = search.random() < often.loose
-    const dates = pieces.map(({ due }, piece) => Math.max(ends[piece] ?? 0, isLoose ? due : 0))
+    const dates = pieces.map(({ due }, piece) =>
+      isLoose ? Math.max(ends[piece] ?? 0, due) : this.sameEvening(ends[piece] ?? 0, due),
+    )
     const piece = this.bringOne(dates)
     // others give way for it
     while (search.random() < often.more) {
       const other = search.pick([...pieces.keys()])
       if (other !== piece) dates[other] = this.eveningAfter(Math.max(dates[other] ?? 0, pieces[other]?.due ?? 0))
     }
-    const likely = dates.map((date, k) => (isLoose && date <= (pieces[k]?.due ?? 0) ? Math.min(date, ends[k] ?? 0) : date))
-    if (this.lateness(dates) + this.about(likely) >= search.cost) return false
-    const key = dates.join()
-    const tried = tries.get(key) ?? 0
-    tries.set(key, tried + 1)
-    this.seek(dates, tried)
+    const wished = dates.map((date, k) => Math.min(date, ends[k] ?? 0))
+    if (this.lateness(dates) + this.about(wished) >= search.cost || this.failedBy(dates) > mostFailed) return false
+    const found = this.seek(dates, wished)
+    if (found && this.ends !== found) this.settle(found, ends, piece)
     return true
+  }
+  /** Of a week in which one piece ends sooner, the others are brought back to the evenings they had, one after the other, while that may be worth it. */
+  private settle(found: readonly number[], before: readonly number[], piece: number): void {
+    const { search } = this
+    const { pieces } = search.problem
+    let ends = found
+    const later = (k: number) => (ends[k] ?? 0) - (before[k] ?? 0)
+    const left = new Set(pieces.keys())
+    left.delete(piece)
+    while (left.size > 0 && search.spent() < this.until) {
+      const hoped = ends.map((end, k) => (left.has(k) ? Math.min(end, before[k] ?? 0) : end))
+      if (this.lateness(hoped) + this.about(hoped) >= search.cost) return
+      const next = [...left].reduce((most, k) => (later(k) > later(most) ? k : most))
+      left.delete(next)
+      const evening = this.sameEvening(before[next] ?? 0, pieces[next]?.due ?? 0)
+      if ((ends[next] ?? 0) <= evening) continue
+      const dates = pieces.map(({ due }, k) => (k === next ? evening : this.sameEvening(ends[k] ?? 0, due)))
+      const sooner = this.seek(
+        dates,
+        hoped.map((end, k) => Math.min(end, dates[k] ?? 0)),
+      )
+      if (sooner && this.ends === sooner) return
+      ends = sooner ?? ends
+    }
+  }
+  /** The evening of a day on which a piece ends; when it is promised, where that is before. */
+  private sameEvening(end: number, due: number): number {
+    const evening = this.evenings.find((each) => each >= end) ?? this.search.problem.horizon
+    return end <= due ? Math.min(evening, due) : evening
   }
   /** Puts a sooner date for one piece, mostly one that is late; answers with which. */
   private bringOne(dates: number[]): number {
@@ -204,9 +213,16 @@ class Promises {
     }
     const piece = search.pick([...pieces.keys()])
     const end = ends[piece] ?? 0
-    const sooner =
-      search.random() < often.evening ? this.eveningBefore(end) : Math.floor(end - (search.random() * dayMinutes) / 4)
-    dates[piece] = Math.max(soonest[piece] ?? 0, sooner)
+    const least = soonest[piece] ?? 0
+    if (search.random() < often.evening) {
+      const before = this.evenings.filter((evening) => evening >= least && evening < end - sameDay)
+      dates[piece] =
+        before.length === 0
+          ? Math.max(least, this.eveningBefore(end))
+          : search.random() < often.next
+            ? (before.at(-1) ?? end)
+            : search.pick(before)
+    } else dates[piece] = Math.max(least, Math.floor(end - (search.random() * dayMinutes) / 4))
     return piece
   }
 }

@@ -30,7 +30,7 @@ export class Calendar {
   }
 
   private stretchAt(minute: number): number {
-    return minute >= this.horizon ? this.from.length : (this.at[Math.floor(minute / this.grid)] ?? this.from.length)
+    return minute >= this.horizon ? this.from.length : (this.at[(minute / this.grid) | 0] ?? this.from.length)
   }
 
   /** When a step begun at a minute ends; {@link never} where it may not be begun then. */

@@ -23,6 +23,7 @@ export class Choices {
   weight = new Float64Array(this.room)
   private missed = new Float64Array(this.room)
   private whole = new Int32Array(this.room * 7)
+  private heap = new Int32Array(this.room)
 
   add(weight: number, { week, step, by, start, end, rack, until, missed }: Choice): void {
     if (this.size === this.room) this.grow()
@@ -62,35 +63,34 @@ export class Choices {
       missed: missed[k] ?? 0,
     }
   }
-  /** The likeliest so many, in their order. */
-  likeliest(many: number): number[] {
-    const { weight, size } = this
-    const limit = nth(weight.slice(0, size), many)
-    const found: number[] = []
-    for (let k = 0; k < size; k += 1) if ((weight[k] ?? 0) <= limit) found.push(k)
-    return found.sort((one, other) => (weight[one] ?? 0) - (weight[other] ?? 0))
+  /** From the likeliest on, in their order; no more than so many. Ended by whoever asks: what is not asked for is not put in order. */
+  *likeliest(many: number): Generator<number, void> {
+    const { weight } = this
+    if (this.heap.length < this.size) this.heap = new Int32Array(this.room)
+    const { heap } = this
+    let left = this.size
+    for (let k = 0; k < left; k += 1) heap[k] = k
+    for (let k = (left >> 1) - 1; k >= 0; k -= 1) sink(heap, weight, k, left)
+    for (let nth = 0; nth < many && left > 0; nth += 1) {
+      yield heap[0] ?? 0
+      left -= 1
+      heap[0] = heap[left] ?? 0
+      sink(heap, weight, 0, left)
+    }
   }
 }
-/** The so many-th least; the values are put in another order by it. */
-function nth(values: Float64Array, many: number): number {
-  if (many >= values.length) return Infinity
-  let [low, high] = [0, values.length - 1]
-  while (low < high) {
-    const pivot = values[(low + high) >> 1] ?? 0
-    let [i, j] = [low, high]
-    while (i <= j) {
-      while ((values[i] ?? 0) < pivot) i += 1
-      while ((values[j] ?? 0) > pivot) j -= 1
-      if (i > j) break
-      const value = values[i] ?? 0
-      values[i] = values[j] ?? 0
-      values[j] = value
-      i += 1
-      j -= 1
-    }
-    if (many - 1 <= j) high = j
-    else if (many - 1 >= i) low = i
-    else break
+/** Puts what stands at a place of a heap below all that is less. */
+function sink(heap: Int32Array, weight: Float64Array, place: number, size: number): void {
+  const own = heap[place] ?? 0
+  const heavy = weight[own] ?? 0
+  let at = place
+  for (;;) {
+    let next = 2 * at + 1
+    if (next >= size) break
+    if (next + 1 < size && (weight[heap[next + 1] ?? 0] ?? 0) < (weight[heap[next] ?? 0] ?? 0)) next += 1
+    if ((weight[heap[next] ?? 0] ?? 0) >= heavy) break
+    heap[at] = heap[next] ?? 0
+    at = next
   }
-  return values[many - 1] ?? 0
+  heap[at] = own
 }

@@ -17,6 +17,11 @@ export class Front {
   readonly hardBy: Int32Array
   readonly softBy: Int32Array
   readonly penalty: Float64Array
+  /** when it must be begun for its piece to end by its date, and when it is wished to be */
+  readonly latest: Int32Array
+  readonly wished: Int32Array
+  /** whether it must be begun within a window */
+  readonly hasWindow: Uint8Array
   /** who is done with it at the soonest, {@link never} where nobody can be in time; and when they begin */
   readonly by: Int32Array
   readonly start: Int32Array
@@ -37,7 +42,8 @@ export class Front {
     const { count, waits } = facts
     const list = () => new Int32Array(count)
     ;[this.step, this.ready, this.hardBy, this.softBy] = [list(), list(), list(), list()]
-    ;[this.by, this.start, this.rack] = [list(), list(), list()]
+    ;[this.by, this.start, this.rack, this.latest, this.wished] = [list(), list(), list(), list(), list()]
+    this.hasWindow = new Uint8Array(count)
     this.penalty = new Float64Array(count)
     this.frees = new Uint8Array(count)
     for (const lag of waits.racks) this.frees[waits.to[lag] ?? 0] = 1
@@ -45,14 +51,20 @@ export class Front {
     this.after = new Float64Array(count + 1)
   }
 
-  read(now: Weeks, week: number, towards: Towards): void {
+  /** `wished`: by step, when it is wished to be begun. */
+  read(now: Weeks, week: number, { towards, wished }: { towards: Towards; wished: Int32Array }): void {
     this.now = now
     this.week = week
     this.many = now.fronts[week] ?? 0
     this.readWaits(now)
+    for (let nth = 0; nth < this.many; nth += 1) {
+      const step = this.step[nth] ?? 0
+      this.latest[nth] = towards.start[step] ?? 0
+      this.wished[nth] = wished[step] ?? 0
+    }
     this.readHands(now, towards)
     this.soonest = open
-    for (let nth = 0; nth < this.many; nth += 1) this.findHands(now, nth, towards)
+    for (let nth = 0; nth < this.many; nth += 1) this.findHands(now, nth)
   }
   private readWaits({ end, front }: Weeks): void {
     const { waits, count } = this.facts
@@ -80,6 +92,7 @@ export class Front {
       this.hardBy[nth] = hardBy
       this.softBy[nth] = softBy
       this.penalty[nth] = penalty
+      this.hasWindow[nth] = Number(hardBy < open || softBy < open)
     }
   }
   private readHands({ end }: Weeks, { order, worked }: Towards): void {
@@ -104,7 +117,7 @@ export class Front {
     after[count] = open
     for (let place = count - 1; place >= 0; place -= 1) after[place] = Math.min(after[place] ?? 0, after[place + 1] ?? 0)
   }
-  private findHands(now: Weeks, nth: number, towards: Towards): void {
+  private findHands(now: Weeks, nth: number): void {
     const { facts, week } = this
     const { by: hands, byAt, waits, product } = facts
     const places = facts.problem.pools.rack
@@ -122,7 +135,7 @@ export class Front {
     let least = open
     for (let k = byAt[step] ?? 0; k < (byAt[step + 1] ?? 0); k += 1) {
       const hand = hands[k] ?? 0
-      const begins = this.begins(now, nth, hand, towards)
+      const begins = this.begins(now, nth, hand)
       if (begins === never) continue
       const end = facts.endOf(step, hand, begins)
       if (end > least || (end === least && now.brush[week * facts.hands + hand] !== product[step])) continue
@@ -133,7 +146,7 @@ export class Front {
     if (least < this.soonest) this.soonest = least
   }
   /** When somebody can begin a step; {@link never} where that is too late. */
-  private begins(now: Weeks, nth: number, hand: number, towards: Towards): number {
+  private begins(now: Weeks, nth: number, hand: number): number {
     const { facts, week } = this
     const { product, spray } = facts
     const step = this.step[nth] ?? 0
@@ -143,12 +156,12 @@ export class Front {
     const [own, brush] = [product[step] ?? 0, now.brush[at] ?? 0]
     if (own > 0 && brush > 0 && own !== brush) ready = Math.max(ready, (now.brushEnd[at] ?? 0) + facts.problem.setup)
     const start = this.fits.from(step, hand, ready, 'hard')
-    return start > this.last(nth, towards) ? never : start
+    return start > this.last(nth) ? never : start
   }
   /** When a step must be begun at the latest, windows that can be missed apart. */
-  last(nth: number, towards: Towards): number {
+  last(nth: number): number {
     const until = this.now?.until[this.week] ?? 0
-    return Math.min(this.hardBy[nth] ?? 0, towards.start[this.step[nth] ?? 0] ?? 0, until)
+    return Math.min(this.hardBy[nth] ?? 0, this.latest[nth] ?? 0, until)
   }
 
   /** By when a drying place must have come free, where one more are taken than there are once a step is over at a minute. */
@@ -166,7 +179,7 @@ export class Front {
    * When a step can begin so that a place comes free by when it wants one, where none is: as the first that is to be taken up can be.
    * {@link never} where that is too late.
    */
-  startAsFreed(nth: number, towards: Towards): number {
+  startAsFreed(nth: number): number {
     const { facts } = this
     const [step, by, start] = [this.step[nth] ?? 0, this.by[nth] ?? 0, this.start[nth] ?? 0]
     const end = facts.endOf(step, by, start)
@@ -176,7 +189,7 @@ export class Front {
       if (other !== nth && this.freesPlace(other)) freed = Math.min(freed, this.ready[other] ?? 0)
     if (freed <= end) return start
     const later = this.fits.from(step, by, Math.max(start, freed - (facts.dur[step] ?? 0)), 'hard')
-    return later > this.last(nth, towards) ? never : later
+    return later > this.last(nth) ? never : later
   }
 
   /** Minutes that hands have left for what is ahead, once a step is over and they have worked so long. */
@@ -184,9 +197,6 @@ export class Front {
     const step = this.step[nth] ?? 0
     const at = place[step] ?? 0
     return Math.min(this.before[at] ?? 0, (this.after[at + 1] ?? 0) + (this.facts.load[step] ?? 0)) - worked
-  }
-  hasWindow(nth: number): boolean {
-    return (this.hardBy[nth] ?? 0) < open || (this.softBy[nth] ?? 0) < open
   }
   /** Whether a step takes something up from a drying place. */
   freesPlace(nth: number): boolean {

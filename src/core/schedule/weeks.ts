@@ -23,6 +23,8 @@ export class Weeks {
   readonly sprayed: Int32Array
   /** which steps are done, in two numbers */
   readonly mark: Float64Array
+  /** which of those that were beside each other some steps ago it comes of */
+  readonly founder: Uint8Array
 
   constructor(
     private readonly facts: StepFacts,
@@ -41,6 +43,7 @@ export class Weeks {
     this.last = new Int32Array(width)
     this.sprayed = new Int32Array(width)
     this.mark = new Float64Array(2 * width)
+    this.founder = new Uint8Array(width)
   }
 
   /** One week in which nothing is done. */
@@ -59,6 +62,10 @@ export class Weeks {
     this.last[0] = 0
     this.sprayed[0] = 0
     this.mark.fill(0, 0, 2)
+  }
+  /** Each is the first of its kin from now on. */
+  found(): void {
+    for (let week = 0; week < this.size; week += 1) this.founder[week] = week
   }
   /** Puts a step among those that may be worked, where all that it waits for is done. */
   private open(week: number, step: number): void {
@@ -106,6 +113,7 @@ export class Weeks {
     this.missed[own] = missed
     this.last[own] = start
     this.sprayed[own] = spray[step] === 1 ? end : (others.sprayed[week] ?? 0)
+    this.founder[own] = others.founder[week] ?? 0
     this.mark[2 * own] = (others.mark[2 * week] ?? 0) + (marks[2 * step] ?? 0)
     this.mark[2 * own + 1] = (others.mark[2 * week + 1] ?? 0) + (marks[2 * step + 1] ?? 0)
   }
