@@ -9,6 +9,7 @@ import { searchRules } from './byRules'
 import { never } from './calendar'
 import { checkWeek } from './check'
 import { Choices } from './choices'
+import { Evenings } from './evenings'
 import { Fits } from './fits'
 import { type Look, Looks } from './look'
 import { pinsOf } from './pins'
@@ -198,6 +199,24 @@ describe('what is likely', () => {
     for (const week of [2, 0, 2]) third.add(second, goOn(week, 1), new Float64Array(6))
     expect([...third.founder.subarray(0, 3)]).toEqual([2, 0, 2])
   })
+})
+
+test('evenings are those of the days on which somebody works, at the latest of their hours', () => {
+  // one from Monday to Friday until five, another on Wednesday until eight
+  const days = [0, 1, 2, 3, 4, 7]
+  const painters = [
+    { id: 'one', work: days.map((k) => [at(k, 9), at(k, 17)] as [number, number]) },
+    { id: 'other', work: [[at(2, 14), at(2, 20)] as [number, number]] },
+  ]
+  const evenings = new Evenings({ painters, horizon: 8 * day })
+  expect(evenings.before(at(3, 10))).toEqual([at(0, 17), at(1, 17), at(2, 20)])
+  // at six it is that evening's, not the next one's
+  expect([evenings.after(at(1, 12)), evenings.after(at(1, 18)), evenings.after(at(4, 17)), evenings.after(at(7, 17))]).toEqual([
+    ...[at(1, 17), at(2, 20), at(7, 17), 8 * day],
+  ])
+  expect([evenings.of(at(2, 18), at(2, 19)), evenings.of(at(2, 18), at(2, 16)), evenings.of(at(2, 18), at(9, 12))]).toEqual([
+    ...[at(2, 19), at(2, 20), at(2, 20)],
+  ])
 })
 
 describe('weeks by the days of their promises', () => {

@@ -5,27 +5,27 @@
 import { Moments } from './byMoments'
 import { never } from './calendar'
 import { checkWeek } from './check'
+import { Evenings } from './evenings'
 import { Looks } from './look'
-import type { WorkshopProblem } from './problem'
 import type { Search } from './search'
 
-const dayMinutes = 1440
+/** minutes by which a piece is tried sooner on the same day, at most */
+const mostLess = 360
 /** weeks beside each other at first; twice as many once so often none was found by the same days, or by days that ask for less */
 const width = { first: 6, doubled: 2, most: 100 }
 const widthOf = (failed: number) => Math.min(width.most, Math.floor(width.first * 2 ** (failed / width.doubled)))
 /** a day that was tried before is thought dearer, by so much for each try */
-const again = 0.4
+const dearer = 0.4
 /**
- * How often days are given up, else one piece is brought sooner; how often the others may end when they were promised, not only on the evening
- * on which they do; the piece is a late one, and is tried in time at once, else an evening sooner; one that is not late is tried on an evening, the one
- * before or any, else by less sooner; one more gives way.
+ * How often days are given up, else one piece is brought sooner; how often the others may end when they were promised then, not only on the
+ * evening on which they do; and how often one more gives way.
  */
-const often = { giveUp: 0.5, loose: 0.6, late: 0.8, inTime: 0.5, evening: 0.8, next: 0.6, more: 0.4 }
+const often = { giveUp: 0.5, loose: 0.3, more: 0.1 }
+/** a date at which a piece was tried before is so much less likely to be drawn for it again */
+const lessAgain = 0.7
 const mostIdle = 200
 /** Days by which so often no week was found, or by days that ask for less, are not tried for a piece that would be brought sooner. */
 const mostFailed = 16
-/** An evening so near is the same day's. */
-const sameDay = 240
 
 interface Wish {
   dates: readonly number[]
@@ -48,7 +48,7 @@ export function searchPromises(search: Search, until: number): void {
 
 class Promises {
   private readonly moments: Moments
-  private readonly evenings: readonly number[]
+  private readonly evenings: Evenings
   private readonly soonest: readonly number[]
   /** in time, where that can be */
   private readonly wanted: readonly number[]
@@ -56,6 +56,8 @@ class Promises {
   private ends: readonly number[]
   private readonly wishes: Wish[] = []
   private readonly known = new Set<string>()
+  /** by piece and date: how often it was tried to bring it there in the best week */
+  private readonly brought = new Map<string, number>()
   /** by which no week was found */
   private readonly failed: (readonly number[])[] = []
   private readonly looks: Looks
@@ -67,7 +69,7 @@ class Promises {
     const { problem, earliest, best } = search
     this.moments = new Moments(search)
     this.looks = new Looks(search)
-    this.evenings = eveningsOf(problem)
+    this.evenings = new Evenings(problem)
     this.soonest = problem.pieces.map(({ final }) => earliest.end[final] ?? 0)
     this.wanted = problem.pieces.map(({ due }, piece) => Math.min(problem.horizon, Math.max(due, this.soonest[piece] ?? 0)))
     this.ends = best ? this.endsOf(checkWeek(problem, best).end) : []
@@ -84,12 +86,6 @@ class Promises {
   /** What it costs that pieces are about until then. */
   private about(dates: readonly number[]): number {
     return dates.reduce((sum, date) => sum + date, 0) * this.search.problem.cost.flow
-  }
-  private eveningBefore(minute: number): number {
-    return this.evenings.findLast((evening) => evening < minute - sameDay) ?? minute
-  }
-  private eveningAfter(minute: number): number {
-    return this.evenings.find((evening) => evening > minute + sameDay) ?? this.search.problem.horizon
   }
   private wish(dates: readonly number[]): void {
     const key = dates.join()
@@ -122,7 +118,10 @@ class Promises {
     const stir = search.stirOf({ startOfStep: (step) => week.start[step] ?? never })
     search.better(cost, { stir, layout: { schedule: () => week, overfull: 0 } })
     const ends = this.endsOf(end)
-    if (search.best === week) this.ends = ends
+    if (search.best === week) {
+      this.ends = ends
+      this.brought.clear()
+    }
     return ends
   }
 
@@ -130,7 +129,7 @@ class Promises {
   giveUp(): boolean {
     const { search, wishes } = this
     const least = this.about(this.soonest)
-    const worthOf = ({ late, tries }: Wish) => (late + least >= search.cost ? Infinity : (late + least) * (1 + again * tries))
+    const worthOf = ({ late, tries }: Wish) => (late + least >= search.cost ? Infinity : (late + least) * (1 + dearer * tries))
     let next: Wish | undefined
     let worth = Infinity
     for (const each of wishes)
@@ -143,7 +142,7 @@ class Promises {
     next.tries += 1
     if (this.seek(dates)) wishes.splice(wishes.indexOf(next), 1)
     else if (tries === 0)
-      for (const piece of dates.keys()) this.wish(dates.map((date, k) => (k === piece ? this.eveningAfter(date) : date)))
+      for (const piece of dates.keys()) this.wish(dates.map((date, k) => (k === piece ? this.evenings.after(date) : date)))
     return true
   }
 
@@ -151,17 +150,20 @@ class Promises {
   bringSooner(): boolean {
     const { search, ends } = this
     const { pieces } = search.problem
+    const drawn = this.drawOne()
+    if (!drawn) return false
+    const { piece, date } = drawn
     const isLoose = search.random() < often.loose
     const dates = pieces.map(({ due }, piece) =>
-      isLoose ? Math.max(ends[piece] ?? 0, due) : this.sameEvening(ends[piece] ?? 0, due),
+      isLoose ? Math.max(ends[piece] ?? 0, due) : this.evenings.of(ends[piece] ?? 0, due),
     )
-    const piece = this.bringOne(dates)
+    dates[piece] = date
     // others give way for it
     while (search.random() < often.more) {
       const other = search.pick([...pieces.keys()])
-      if (other !== piece) dates[other] = this.eveningAfter(Math.max(dates[other] ?? 0, pieces[other]?.due ?? 0))
+      if (other !== piece) dates[other] = this.evenings.after(Math.max(dates[other] ?? 0, pieces[other]?.due ?? 0))
     }
-    const wished = dates.map((date, k) => Math.min(date, ends[k] ?? 0))
+    const wished = dates.map((each, k) => Math.min(each, ends[k] ?? 0))
     if (this.lateness(dates) + this.about(wished) >= search.cost || this.failedBy(dates) > mostFailed) return false
     const found = this.seek(dates, wished)
     if (found && this.ends !== found) this.settle(found, ends, piece)
@@ -180,9 +182,9 @@ class Promises {
       if (this.lateness(hoped) + this.about(hoped) >= search.cost) return
       const next = [...left].reduce((most, k) => (later(k) > later(most) ? k : most))
       left.delete(next)
-      const evening = this.sameEvening(before[next] ?? 0, pieces[next]?.due ?? 0)
+      const evening = this.evenings.of(before[next] ?? 0, pieces[next]?.due ?? 0)
       if ((ends[next] ?? 0) <= evening) continue
-      const dates = pieces.map(({ due }, k) => (k === next ? evening : this.sameEvening(ends[k] ?? 0, due)))
+      const dates = pieces.map(({ due }, k) => (k === next ? evening : this.evenings.of(ends[k] ?? 0, due)))
       const sooner = this.seek(
         dates,
         hoped.map((end, k) => Math.min(end, dates[k] ?? 0)),
@@ -191,49 +193,38 @@ class Promises {
       ends = sooner ?? ends
     }
   }
-  /** The evening of a day on which a piece ends; when it is promised, where that is before. */
-  private sameEvening(end: number, due: number): number {
-    const evening = this.evenings.find((each) => each >= end) ?? this.search.problem.horizon
-    return end <= due ? Math.min(evening, due) : evening
-  }
-  /** Puts a sooner date for one piece, mostly one that is late; answers with which. */
-  private bringOne(dates: number[]): number {
-    const { search, ends, wanted, soonest } = this
-    const { pieces } = search.problem
-    const late = pieces.map(({ due, weight }, piece) => weight * Math.max(0, (ends[piece] ?? 0) - due))
-    const sum = late.reduce((all, each) => all + each, 0)
-    if (sum > 0 && search.random() < often.late) {
-      let at = search.random() * sum
-      const piece = Math.max(
-        0,
-        late.findIndex((each) => (at -= each) < 0),
-      )
-      dates[piece] = Math.max(wanted[piece] ?? 0, search.random() < often.inTime ? 0 : this.eveningBefore(ends[piece] ?? 0))
-      return piece
+  /** One piece of the best week, and a sooner date for it: the likelier the more that is worth, and the less often it was tried. Null where none ends sooner. */
+  private drawOne(): Bringing | null {
+    const { search, ends, soonest, brought } = this
+    const all = ends.flatMap((end, piece) => {
+      const least = soonest[piece] ?? 0
+      const less = Math.floor(end - search.random() * mostLess)
+      return [...this.evenings.before(end), this.wanted[piece] ?? 0, less]
+        .filter((date) => date >= least && date < end)
+        .map((date): Bringing => {
+          const tries = brought.get(bringingOf(piece, date)) ?? 0
+          return { piece, date, worth: (this.costOf(piece, end) - this.costOf(piece, date)) * lessAgain ** tries }
+        })
+    })
+    let at = search.random() * all.reduce((sum, { worth }) => sum + worth, 0)
+    const drawn = all.find(({ worth }) => (at -= worth) < 0)
+    if (drawn) {
+      const key = bringingOf(drawn.piece, drawn.date)
+      brought.set(key, (brought.get(key) ?? 0) + 1)
     }
-    const piece = search.pick([...pieces.keys()])
-    const end = ends[piece] ?? 0
-    const least = soonest[piece] ?? 0
-    if (search.random() < often.evening) {
-      const before = this.evenings.filter((evening) => evening >= least && evening < end - sameDay)
-      dates[piece] =
-        before.length === 0
-          ? Math.max(least, this.eveningBefore(end))
-          : search.random() < often.next
-            ? (before.at(-1) ?? end)
-            : search.pick(before)
-    } else dates[piece] = Math.max(least, Math.floor(end - (search.random() * dayMinutes) / 4))
-    return piece
+    return drawn ?? null
+  }
+  private costOf(piece: number, end: number): number {
+    const { pieces, cost } = this.search.problem
+    const { due = 0, weight = 0 } = pieces[piece] ?? {}
+    return cost.flow * end + cost.tardy * weight * Math.max(0, end - due)
   }
 }
 
-/** The minutes at which everybody has gone home. */
-function eveningsOf({ painters, horizon }: WorkshopProblem): number[] {
-  const last = new Map<number, number>()
-  for (const { work } of painters)
-    for (const [, to] of work) {
-      const day = Math.floor((to - 1) / dayMinutes)
-      if (to <= horizon) last.set(day, Math.max(last.get(day) ?? 0, to))
-    }
-  return [...last.values()].sort((one, other) => one - other)
+/** A piece that is tried by a sooner date, and what that would be worth. */
+interface Bringing {
+  piece: number
+  date: number
+  worth: number
 }
+const bringingOf = (piece: number, date: number) => `${piece} ${date}`

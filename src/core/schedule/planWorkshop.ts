@@ -30,7 +30,7 @@ const bound = { from: 0.88, msEach: 0.4 }
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
 /** Weeks by the days of their promises have so much of a second where so many steps may be given to one pair of hands, and the less the more there are of both. */
-const promises = { most: 0.7, steps: 150, falls: 1.5, least: 0.05, second: 1000, rounds: 6000 }
+const promises = { most: 0.7, steps: 200, falls: 1.5, least: 0.05, second: 1000, rounds: 6000 }
 /** The share after which nothing is sought any more, where nothing could be laid by then. */
 const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
