@@ -25,8 +25,14 @@ export interface PlannedWeek extends WorkshopSchedule {
 
 /** Until which share of the time a week that is gone on from is bettered by what stays in it, then by other days; then by other rows altogether. */
 const goOn = { stays: 0.6, days: 0.8 }
-/** The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it. */
-const bound = { from: 0.88, msEach: 0.4 }
+/**
+ * The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it;
+ * beyond so many steps it needs more of it.
+ */
+const bounds = [
+  { steps: 250, from: 0.88, msEach: 0.4 },
+  { steps: Infinity, from: 0.76, msEach: 1.2 },
+]
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
 /** Weeks by the days of their promises have so much of a second where so many steps may be given to one pair of hands, and the less the more there are of both. */
@@ -36,7 +42,7 @@ const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
   const search = new Search(problem, options)
-  const sought = isPriced(problem, options) ? bound.from : 1
+  const sought = boundFrom(problem, options)
   const { from } = options
   const row = from ? goOnFrom(search, from) : null
   if (from && row) {
@@ -61,9 +67,11 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
 }
 
 const chainsIn = ({ units }: Grain): number => units.reduce((sum, { chains }) => sum + chains.length, 0)
-function isPriced({ steps }: WorkshopProblem, options: PlanOptions): boolean {
+/** From which share of the time on the bound is sought; 1 where there is too little. */
+function boundFrom({ steps }: WorkshopProblem, options: PlanOptions): number {
   const each = steps.reduce((sum, { painters }) => sum + painters.length, 0)
-  return 'rounds' in options || options.budgetMs * (1 - bound.from) >= each * bound.msEach
+  const { from, msEach } = bounds.find((bound) => steps.length <= bound.steps) ?? { from: 1, msEach: 0 }
+  return 'rounds' in options || options.budgetMs * (1 - from) >= each * msEach ? from : 1
 }
 function promisesOf({ steps, painters }: WorkshopProblem, options: PlanOptions): number {
   const seconds = 'rounds' in options ? options.rounds / promises.rounds : options.budgetMs / promises.second
