@@ -55,19 +55,42 @@ test('a step is held half an hour later, its price said before; taken, it stands
   const line = await laterLine(page)
   await open(line)
   const thought = page.getByRole('region', { name: 'What it would do' })
+  const heading = thought.getByRole('heading')
   let later = ''
   await expect(async () => {
-    await open(line)
-    const [hour = 0, minute = 0] = (/(\d\d):(\d\d)/.exec((await line.textContent()) ?? '') ?? []).slice(1).map(Number)
-    later = `${String(Math.floor((hour * 60 + minute + 30) / 60)).padStart(2, '0')}:${String((minute + 30) % 60).padStart(2, '0')}`
-    await page.getByRole('button', { name: 'Half an hour later' }).click({ timeout: 3_000 })
-    await expect(thought.getByRole('heading')).toContainText(later, { timeout: 1_000 })
-  }).toPass({ timeout: 30_000 })
-  await expect(thought.getByText(/steps move|Nothing else moves/)).toBeVisible({ timeout: 20_000 })
+    // at the end of a day that can't be, and is said; half an hour sooner, or a day later, can
+    for (const wish of ['Half an hour later', 'Half an hour sooner', 'A day later']) {
+      await open(line)
+      await page.getByRole('button', { name: wish }).click({ timeout: 3_000 })
+      await thought.getByText(/steps move|Nothing else moves|That can’t be/).waitFor({ timeout: 5_000 })
+      later = /\d\d:\d\d/.exec((await heading.textContent()) ?? '')?.[0] ?? ''
+      if (await thought.getByRole('button', { name: 'Take it' }).isEnabled()) break
+    }
+    expect(later).not.toBe('')
+    await expect(thought.getByText(/steps move|Nothing else moves/)).toBeVisible({ timeout: 1_000 })
+  }).toPass({ timeout: 40_000 })
   await thought.getByRole('button', { name: 'Take it' }).click()
   await expect(thought).toHaveCount(0, { timeout: 20_000 })
   const held = page.locator('li button').filter({ has: page.getByText('held', { exact: true }) })
   await expect(held.filter({ hasText: later }).first()).toBeAttached({ timeout: 20_000 })
+})
+
+test('held to a time at which nobody works, it says so, and can’t be taken', async ({ page }) => {
+  await page.goto('/week')
+  await page.getByText(/No week is (better|more than)/).waitFor({ timeout: 20_000 })
+  const line = await laterLine(page)
+  const thought = page.getByRole('region', { name: 'What it would do' })
+  await expect(async () => {
+    await open(line)
+    const [hour = 0] = (/(\d\d):\d\d/.exec((await line.textContent()) ?? '') ?? []).slice(1).map(Number)
+    await line.focus()
+    // by quarters of an hour, until nine in the evening at the soonest
+    for (let quarters = 4 * (22 - hour); quarters > 0; quarters -= 1) await page.keyboard.press('ArrowRight')
+    await expect(thought.getByText(/That can’t be/)).toBeVisible({ timeout: 5_000 })
+  }).toPass({ timeout: 40_000 })
+  await expect(thought.getByRole('button', { name: 'Take it' })).toBeDisabled()
+  await thought.getByRole('button', { name: 'Leave it' }).click()
+  await expect(thought).toHaveCount(0)
 })
 
 test('pulled on the drawing, a step is asked for at another time', async ({ page }) => {

@@ -80,6 +80,10 @@ export function differenceWords(now: WeekOutlook, other: WeekOutlook, wall: Wall
 const leastMs = 20 * 60_000
 const moment = (ms: number, wall: Wall, nowMs: number) => momentWords(new Date(ms).toISOString(), wall, nowMs)
 
+/** That what a step was held to, a time or somebody, can't be kept. */
+export const noLongerHeld = (line: OutlookLine, { pieces }: Pick<WeekOutlook, 'pieces'>): string =>
+  `${placeTitle(line)}, ${pieces[line.piece]?.name ?? ''}, can’t be held where it was any more.`
+
 /** How often a promise holds, as people say it. */
 export function holdsWords({ holds }: Pick<PieceOutlook, 'holds'>): string {
   if (holds === null) return ''

@@ -72,6 +72,13 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
           <span className="font-semibold">{placeTitle(line)}</span>{' '}
           <span className="text-soft">{[piece?.name, line.partName?.toLowerCase()].filter(Boolean).join(', ')}</span>
           {isHeld && <span className="ml-2 font-semibold text-now">held</span>}
+          {held && !isHeld && (
+            <span className="block font-semibold text-late">
+              {held.at === null
+                ? `held to ${hands.find(({ id }) => id === held.personId)?.name ?? 'somebody'}, which can’t be kept`
+                : `held to ${momentWords(new Date(held.at).toISOString(), house, nowMs)}, which can’t be kept`}
+            </span>
+          )}
           {line.missed && <span className="block font-semibold text-late">its window can’t be kept</span>}
         </span>
         <span className="col-start-3 text-soft sm:col-start-4">

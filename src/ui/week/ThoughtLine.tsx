@@ -1,23 +1,21 @@
 'use client'
 /** What a change that is thought of would do: what moves, which promise breaks, what it costs; taken, or left. */
-import type { WeekAnswer, WeekOutlook } from '@/core/week/ask'
+import type { WeekOutlook } from '@/core/week/ask'
+import { lineKey } from '@/core/week/place'
 import { useHouse } from '@/ui/form/house'
 import { useMay } from '@/ui/form/may'
 import { spanWords } from '@/words/time'
-import { differenceWords } from '@/words/week'
+import { differenceWords, noLongerHeld } from '@/words/week'
 import type { Week } from './useWeek'
+import type { Weighed } from './weighed'
 
 const mostSaid = 6
 
 export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
-  const house = useHouse()
   const may = useMay()
-  const { thought, thoughtAnswer } = week
+  const { thought, weighed } = week
   if (!thought) return null
-  const now = outlookIn(thoughtAnswer?.now)
-  const other = now && outlookIn(thoughtAnswer?.then)
-  const changes = other ? differenceWords(now, other, house, nowMs) : []
-  const moved = other ? movedSteps(now, other) : 0
+  const weeks = weighed === 'refused' ? null : weighed
   return (
     <section
       aria-label="What it would do"
@@ -25,31 +23,16 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
       className="unprinted sticky bottom-14 z-20 mt-8 max-h-[46vh] overflow-auto border-t-4 border-now bg-sheet px-5 py-4 sm:bottom-0 sm:max-h-[60vh]"
     >
       <h2 className="title text-3xl">{thought.words}</h2>
-      {!thoughtAnswer && thought.key !== 'none' && <p className="mt-2 text-lg">Reckoning…</p>}
-      {thoughtAnswer && !other && (
+      {!weighed && thought.key !== 'none' && <p className="mt-2 text-lg">Reckoning…</p>}
+      {weighed === 'refused' && (
         <p className="mt-2 text-lg font-semibold text-late">
           That can’t be: somebody must be at work then, with what is below it dry.
         </p>
       )}
-      {other && (
-        <>
-          <ul className="mt-2 space-y-1 text-lg">
-            {changes.slice(0, mostSaid).map((words) => (
-              <li key={words} className={words.includes('breaks') ? 'font-semibold text-late' : ''}>
-                {words}
-              </li>
-            ))}
-            {changes.length === 0 && <li>No piece is done later or sooner.</li>}
-          </ul>
-          <p className="mt-2 text-soft">
-            {moved === 0 ? 'Nothing else moves.' : `${moved} of ${now.lines.length} steps move.`}{' '}
-            {costWords(now.cost, other.cost)}
-          </p>
-        </>
-      )}
+      {weeks && <Changes {...weeks} nowMs={nowMs} />}
       <div className="mt-4 flex flex-wrap gap-3">
         {thought.pins && may('week_plan') && (
-          <button type="button" className="press press-now" disabled={!other || week.pending} onClick={() => void week.take()}>
+          <button type="button" className="press press-now" disabled={!weeks || week.pending} onClick={() => void week.take()}>
             Take it
           </button>
         )}
@@ -61,7 +44,30 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
   )
 }
 
-const outlookIn = (answer: WeekAnswer | undefined) => (answer && 'outlook' in answer ? answer.outlook : null)
+function Changes({ now, then, lost, nowMs }: Weighed & { nowMs: number }) {
+  const house = useHouse()
+  const held = new Set(lost.map(({ stepId, side }) => lineKey(stepId, side)))
+  const changes = [
+    ...then.lines.flatMap((line) => (line.step && held.has(lineKey(line.step.id, line.side)) ? [noLongerHeld(line, then)] : [])),
+    ...differenceWords(now, then, house, nowMs),
+  ]
+  const moved = movedSteps(now, then)
+  return (
+    <>
+      <ul className="mt-2 space-y-1 text-lg">
+        {changes.slice(0, mostSaid).map((words) => (
+          <li key={words} className={words.includes('breaks') ? 'font-semibold text-late' : ''}>
+            {words}
+          </li>
+        ))}
+        {changes.length === 0 && <li>No piece is done later or sooner.</li>}
+      </ul>
+      <p className="mt-2 text-soft">
+        {moved === 0 ? 'Nothing else moves.' : `${moved} of ${now.lines.length} steps move.`} {costWords(now.cost, then.cost)}
+      </p>
+    </>
+  )
+}
 
 function movedSteps(now: WeekOutlook, other: WeekOutlook): number {
   const was = new Map(now.lines.map((line) => [`${line.step?.id} ${line.side ?? ''}`, line.startMs]))

@@ -38,8 +38,7 @@ export function WeekView({ written }: { written: WrittenWeek }) {
   if (!outlook && week.failed) return <NotReckoned again={week.again} />
   if (!outlook) return <p className="py-16 text-2xl">Reckoning the week…</p>
   if (outlook.lines.length === 0) return <Nothing answer={null} />
-  const shown =
-    week.thought && week.thoughtAnswer && 'outlook' in week.thoughtAnswer.then ? week.thoughtAnswer.then.outlook : outlook
+  const shown = week.weighed && week.weighed !== 'refused' ? week.weighed.then : outlook
   const hours = hoursOfAll(data.hands)
   // a night's work is of the day on which it begins
   const dayOn = (ms: number) => workDayOf(ms, house.zone, dayBegins(hours))

@@ -17,12 +17,15 @@ import { promiseWords } from '@/words/time'
 import { Planner } from './planner'
 import type { Compared } from './planner.worker'
 import { asItWas, keeping, nothingSaid, type Said, type Thought } from './thoughts'
+import { weighedOf } from './weighed'
 
 /** A first answer, a better one, and what is thought of. Milliseconds. */
 const budgets = { first: 150, better: 1500, thought: 500 }
 /** how many weeks are worked by chance */
 const weeks = 100
 const seed = 20
+/** ms: a key that is held down, or pressed again at once, asks once */
+const settles = 120
 
 export function useWeek(data: WeekData, nowMs: number) {
   const [falling, setFalling] = useState<number | null>(null)
@@ -45,10 +48,17 @@ export function useWeek(data: WeekData, nowMs: number) {
     [data.week],
   )
   const asked = useRef(0)
+  const asksSoon = useRef<ReturnType<typeof setTimeout>>(undefined)
   const [failed, setFailed] = useState(false)
   const [tries, setTries] = useState(1)
 
-  useEffect(() => () => planner.end(), [planner])
+  useEffect(
+    () => () => {
+      clearTimeout(asksSoon.current)
+      planner.end()
+    },
+    [planner],
+  )
 
   useEffect(() => {
     asked.current += 1
@@ -77,12 +87,15 @@ export function useWeek(data: WeekData, nowMs: number) {
     (wanted: Thought | null) => {
       setThought(wanted)
       setThoughtAnswer(null)
+      clearTimeout(asksSoon.current)
       if (!wanted || !outlook) return
       const base = { data, written: entries, nowMs, seed, from: outlook.kept }
-      void planner
-        .compare({ ...base, supposed: wanted.supposed, budgetMs: budgets.thought, weeks })
-        .then((found) => setThought((now) => (now?.key === wanted.key ? (setThoughtAnswer(found), now) : now)))
-        .catch(() => undefined)
+      const ask = () =>
+        void planner
+          .compare({ ...base, supposed: wanted.supposed, budgetMs: budgets.thought, weeks })
+          .then((found) => setThought((now) => (now?.key === wanted.key ? (setThoughtAnswer(found), now) : now)))
+          .catch(() => undefined)
+      asksSoon.current = setTimeout(ask, settles)
     },
     [planner, data, entries, nowMs, outlook],
   )
@@ -127,6 +140,7 @@ export function useWeek(data: WeekData, nowMs: number) {
       await refresh()
     }
   }
+  const weighed = thought && weighedOf(thought, thoughtAnswer, { pins, hands: data.hands })
   return {
     answer,
     outlook,
@@ -138,7 +152,7 @@ export function useWeek(data: WeekData, nowMs: number) {
     /** by which figures the steps of the plan in force were reckoned when it was taken, by their keys */
     takenFigures,
     thought,
-    thoughtAnswer,
+    weighed,
     think,
     seek,
     issue: write.issue,
@@ -146,9 +160,9 @@ export function useWeek(data: WeekData, nowMs: number) {
     isKept: outlook !== null && data.week !== null && sameLines(outlook.kept, data.week.lines),
     keepNow: () => outlook && keep({ lines: outlook.kept, pins, says: nothingSaid }),
     take: async () => {
-      if (!thought || !thoughtAnswer || !('outlook' in thoughtAnswer.then)) return
+      if (!thought || !weighed || weighed === 'refused') return
       await keep({
-        lines: thoughtAnswer.then.outlook.kept,
+        lines: weighed.then.kept,
         pins: thought.pins ?? pins,
         says: { ...nothingSaid, ...thought.says },
       })
