@@ -11,9 +11,8 @@ import type { Search } from './search'
 
 /** minutes by which a piece is tried sooner on the same day, at most */
 const mostLess = 360
-/** weeks beside each other at first; twice as many once so often none was found by the same days, or by days that ask for less */
-const width = { first: 6, doubled: 2, most: 100 }
-const widthOf = (failed: number) => Math.min(width.most, Math.floor(width.first * 2 ** (failed / width.doubled)))
+/** weeks beside each other at first, more where there are few steps; twice as many once so often none was found by the same days, or by days that ask for less */
+const width = { first: 6, steps: 600, doubled: 2, most: 100 }
 /** a day that was tried before is thought dearer, by so much for each try */
 const dearer = 0.4
 /**
@@ -24,9 +23,6 @@ const often = { giveUp: 0.5, loose: 0.3, more: 0.1 }
 /** a date at which a piece was tried before is so much less likely to be drawn for it again */
 const lessAgain = 0.7
 const mostIdle = 200
-/** Days by which so often no week was found, or by days that ask for less, are not tried for a piece that would be brought sooner. */
-const mostFailed = 16
-
 interface Wish {
   dates: readonly number[]
   /** what it costs that pieces are late by them */
@@ -102,10 +98,14 @@ class Promises {
   private failedBy(dates: readonly number[]): number {
     return this.failed.filter((others) => others.every((date, piece) => date >= (dates[piece] ?? 0))).length
   }
+  private widthOf(dates: readonly number[]): number {
+    const first = Math.max(width.first, width.steps / this.search.problem.steps.length)
+    return Math.min(width.most, Math.floor(first * 2 ** (this.failedBy(dates) / width.doubled)))
+  }
   /** When the pieces of a week end that was found for these dates, near to others where that can be; the best is taken note of. Null where none was. */
   private seek(dates: readonly number[], wished?: readonly number[]): readonly number[] | null {
     const { search, moments, until } = this
-    const look = this.looks.next(widthOf(this.failedBy(dates)))
+    const look = this.looks.next(this.widthOf(dates))
     const week = moments.work(look, { dates, wished }, () => search.spent() >= until)
     this.looks.came(moments.came)
     if (!week) {
@@ -164,7 +164,7 @@ class Promises {
       if (other !== piece) dates[other] = this.evenings.after(Math.max(dates[other] ?? 0, pieces[other]?.due ?? 0))
     }
     const wished = dates.map((each, k) => Math.min(each, ends[k] ?? 0))
-    if (this.lateness(dates) + this.about(wished) >= search.cost || this.failedBy(dates) > mostFailed) return false
+    if (this.lateness(dates) + this.about(wished) >= search.cost) return false
     const found = this.seek(dates, wished)
     if (found && this.ends !== found) this.settle(found, ends, piece)
     return true

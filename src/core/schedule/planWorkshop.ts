@@ -35,8 +35,11 @@ const bounds = [
 ]
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
-/** Weeks by the days of their promises have so much of a second where so many steps may be given to one pair of hands, and the less the more there are of both. */
-const promises = { most: 0.7, steps: 200, falls: 1.5, least: 0.05, second: 1000, rounds: 6000 }
+/**
+ * Weeks by the days of their promises have a second's time for so many steps times hands times pieces, and the less the more there are of all:
+ * then dates are more than can be tried. Never more than most of the time, and none where it would be next to nothing.
+ */
+const promises = { each: 350, most: 0.7, least: 0.05, second: 1000, rounds: 6000 }
 /** The share after which nothing is sought any more, where nothing could be laid by then. */
 const hopeless = 0.3
 /** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
@@ -73,9 +76,9 @@ function boundFrom({ steps }: WorkshopProblem, options: PlanOptions): number {
   const { from, msEach } = bounds.find((bound) => steps.length <= bound.steps) ?? { from: 1, msEach: 0 }
   return 'rounds' in options || options.budgetMs * (1 - from) >= each * msEach ? from : 1
 }
-function promisesOf({ steps, painters }: WorkshopProblem, options: PlanOptions): number {
+function promisesOf({ steps, painters, pieces }: WorkshopProblem, options: PlanOptions): number {
   const seconds = 'rounds' in options ? options.rounds / promises.rounds : options.budgetMs / promises.second
-  const share = promises.most * seconds * (promises.steps / (steps.length * painters.length)) ** promises.falls
+  const share = (seconds * promises.each) / (steps.length * painters.length * pieces.length)
   return share < promises.least ? 0 : Math.min(promises.most, share)
 }
 function refuse(problem: WorkshopProblem, step: number): never {
