@@ -2,7 +2,7 @@
 import type { Writing } from '@/core/measure/number'
 import type { OutlookLine, PieceOutlook, WeekOutlook } from '@/core/week/ask'
 import { grid } from '@/core/week/figures'
-import type { LineFigures, Place } from '@/core/week/place'
+import type { LineFigures, Pin, Place } from '@/core/week/place'
 import type { WeekReason } from '@/core/week/planWeek'
 import { stepTitle } from './craft'
 import { airWords } from './measure'
@@ -80,9 +80,18 @@ export function differenceWords(now: WeekOutlook, other: WeekOutlook, wall: Wall
 const leastMs = 20 * 60_000
 const moment = (ms: number, wall: Wall, nowMs: number) => momentWords(new Date(ms).toISOString(), wall, nowMs)
 
-/** That what a step was held to, a time or somebody, can't be kept. */
+/** That what a step was held to, a time or somebody, can't be kept beside something else. */
 export const noLongerHeld = (line: OutlookLine, { pieces }: Pick<WeekOutlook, 'pieces'>): string =>
-  `${placeTitle(line)}, ${pieces[line.piece]?.name ?? ''}, can’t be held where it was any more.`
+  `${[placeTitle(line), pieces[line.piece]?.name, line.partName?.toLowerCase()].filter(Boolean).join(', ')}: can’t be held where it is any more.`
+/** The same of a step of the plan in force. */
+export function lostWords(
+  { at, personId }: Pin,
+  hands: readonly { id: string | null; name: string | null }[],
+  { house, nowMs }: { house: Wall; nowMs: number },
+): string {
+  const to = at === null ? (hands.find(({ id }) => id === personId)?.name ?? 'somebody') : moment(at, house, nowMs)
+  return `held to ${to}, which can’t be kept`
+}
 
 /** How often a promise holds, as people say it. */
 export function holdsWords({ holds }: Pick<PieceOutlook, 'holds'>): string {

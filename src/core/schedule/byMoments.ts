@@ -2,6 +2,7 @@
  * A week worked from one moment to the next: each piece is to end by a date. Of all that may be begun next the likeliest go on, several weeks
  * beside each other; one in which a step can't be over in time, or hands can't do what must be over by a day, is given up. Pure.
  */
+import { costOfEnd } from './bound'
 import { never } from './calendar'
 import { type Choice, Choices } from './choices'
 import { Front } from './front'
@@ -102,13 +103,13 @@ export class Moments {
     return schedule
   }
   private cheapest({ size, end, missed }: Weeks): number {
-    const { pieces, cost } = this.search.problem
+    const { problem } = this.search
     const { count } = this.facts
     const costOf = (week: number) =>
-      pieces.reduce((sum, { final, due, weight }) => {
-        const ends = end[week * count + final] ?? 0
-        return sum + cost.flow * ends + cost.tardy * weight * Math.max(0, ends - due)
-      }, missed[week] ?? 0)
+      problem.pieces.reduce(
+        (sum, { final }, piece) => sum + costOfEnd(problem, piece, end[week * count + final] ?? 0),
+        missed[week] ?? 0,
+      )
     let best = 0
     for (let week = 1; week < size; week += 1) if (costOf(week) < costOf(best)) best = week
     return best

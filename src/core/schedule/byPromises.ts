@@ -2,6 +2,7 @@
  * Weeks by the days on which their pieces are to end. All promises kept is tried first; then one that is given up for a day, the cheapest
  * first, and so on; and of the best week that there is one piece is tried sooner, whichever others may give way for it. Pure.
  */
+import { costOfEnd } from './bound'
 import { Moments } from './byMoments'
 import { never } from './calendar'
 import { checkWeek } from './check'
@@ -23,6 +24,7 @@ const often = { giveUp: 0.5, loose: 0.3, more: 0.1 }
 /** a date at which a piece was tried before is so much less likely to be drawn for it again */
 const lessAgain = 0.7
 const mostIdle = 200
+
 interface Wish {
   dates: readonly number[]
   /** what it costs that pieces are late by them */
@@ -154,9 +156,7 @@ class Promises {
     if (!drawn) return false
     const { piece, date } = drawn
     const isLoose = search.random() < often.loose
-    const dates = pieces.map(({ due }, piece) =>
-      isLoose ? Math.max(ends[piece] ?? 0, due) : this.evenings.of(ends[piece] ?? 0, due),
-    )
+    const dates = pieces.map(({ due }, k) => (isLoose ? Math.max(ends[k] ?? 0, due) : this.evenings.of(ends[k] ?? 0, due)))
     dates[piece] = date
     // others give way for it
     while (search.random() < often.more) {
@@ -196,6 +196,7 @@ class Promises {
   /** One piece of the best week, and a sooner date for it: the likelier the more that is worth, and the less often it was tried. Null where none ends sooner. */
   private drawOne(): Bringing | null {
     const { search, ends, soonest, brought } = this
+    const { problem } = search
     const all = ends.flatMap((end, piece) => {
       const least = soonest[piece] ?? 0
       const less = Math.floor(end - search.random() * mostLess)
@@ -203,7 +204,7 @@ class Promises {
         .filter((date) => date >= least && date < end)
         .map((date): Bringing => {
           const tries = brought.get(bringingOf(piece, date)) ?? 0
-          return { piece, date, worth: (this.costOf(piece, end) - this.costOf(piece, date)) * lessAgain ** tries }
+          return { piece, date, worth: (costOfEnd(problem, piece, end) - costOfEnd(problem, piece, date)) * lessAgain ** tries }
         })
     })
     let at = search.random() * all.reduce((sum, { worth }) => sum + worth, 0)
@@ -213,11 +214,6 @@ class Promises {
       brought.set(key, (brought.get(key) ?? 0) + 1)
     }
     return drawn ?? null
-  }
-  private costOf(piece: number, end: number): number {
-    const { pieces, cost } = this.search.problem
-    const { due = 0, weight = 0 } = pieces[piece] ?? {}
-    return cost.flow * end + cost.tardy * weight * Math.max(0, end - due)
   }
 }
 

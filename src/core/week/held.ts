@@ -1,18 +1,22 @@
 /** Whether what a painter holds a step to is so in a week: a wish that nobody can keep is given up, and that must be said. Pure. */
-import type { WeekOutlook } from './ask'
+import type { OutlookLine, WeekOutlook } from './ask'
+import { grid } from './figures'
 import type { Hand } from './hands'
 import { lineKey, type Pin } from './place'
 
-/** A week's grid: what is held stands within it of the minute that was asked. */
-const near = 300_000
+/** Whether a step stands where it is held to, to the grid of the week, or is whose it is held to. */
+export const keeps = (
+  line: Pick<OutlookLine, 'startMs' | 'hand'>,
+  { at, personId }: Pin,
+  hands: readonly Pick<Hand, 'id'>[],
+): boolean => (at === null ? hands[line.hand]?.id === personId : Math.abs(line.startMs - at) < grid * 60_000)
 
 /** Those of the pins whose step is ahead in a week, and stands at another time there or is another's. */
 export function notHeld({ lines }: Pick<WeekOutlook, 'lines'>, pins: readonly Pin[], hands: readonly Pick<Hand, 'id'>[]): Pin[] {
   const known = new Map(lines.map((line) => [line.step && lineKey(line.step.id, line.side), line]))
-  return pins.filter(({ stepId, side, at, personId }) => {
-    const line = known.get(lineKey(stepId, side))
-    if (!line) return false
-    return at === null ? hands[line.hand]?.id !== personId : Math.abs(line.startMs - at) >= near
+  return pins.filter((pin) => {
+    const line = known.get(lineKey(pin.stepId, pin.side))
+    return line !== undefined && !keeps(line, pin, hands)
   })
 }
 

@@ -1,10 +1,11 @@
 'use client'
 /** A day's steps in order: when, what, on what, who, why just then; a tap opens what may be changed. */
 import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
+import { keeps } from '@/core/week/held'
 import type { LineFigures } from '@/core/week/place'
 import { useHouse } from '@/ui/form/house'
 import { clockTime, momentWords } from '@/words/time'
-import { figuresWords, isReckonedAnew, placeTitle, weekReasonWords } from '@/words/week'
+import { figuresWords, isReckonedAnew, lostWords, placeTitle, weekReasonWords } from '@/words/week'
 import { given, letGo, moved } from './thoughts'
 import type { Week } from './useWeek'
 
@@ -44,9 +45,10 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
   const house = useHouse()
   const piece = outlook.pieces[line.piece]
   const number = numbers?.get(line.index)
-  const handId = hands[line.hand]?.id ?? null
   const held = week.pins.find((pin) => pin.stepId === line.step?.id && pin.side === (line.side ?? null))
-  const isHeld = held !== undefined && (held.at === null ? held.personId === handId : line.reason === 'pinned')
+  const isHeld = held !== undefined && keeps(line, held, hands)
+  // what lies behind holds nothing, and what was reckoned before it was held tells nothing
+  const isLost = held !== undefined && !isHeld && week.isOfNow && (held.at ?? nowMs) >= nowMs
   const move = (ms: number) =>
     week.think(moved(line, week.pins, ms, `${placeTitle(line)} ${momentWords(new Date(ms).toISOString(), house, nowMs)}`))
   return (
@@ -72,13 +74,7 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
           <span className="font-semibold">{placeTitle(line)}</span>{' '}
           <span className="text-soft">{[piece?.name, line.partName?.toLowerCase()].filter(Boolean).join(', ')}</span>
           {isHeld && <span className="ml-2 font-semibold text-now">held</span>}
-          {held && !isHeld && (
-            <span className="block font-semibold text-late">
-              {held.at === null
-                ? `held to ${hands.find(({ id }) => id === held.personId)?.name ?? 'somebody'}, which can’t be kept`
-                : `held to ${momentWords(new Date(held.at).toISOString(), house, nowMs)}, which can’t be kept`}
-            </span>
-          )}
+          {isLost && <span className="block font-semibold text-late">{lostWords(held, hands, { house, nowMs })}</span>}
           {line.missed && <span className="block font-semibold text-late">its window can’t be kept</span>}
         </span>
         <span className="col-start-3 text-soft sm:col-start-4">

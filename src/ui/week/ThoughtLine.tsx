@@ -1,6 +1,6 @@
 'use client'
 /** What a change that is thought of would do: what moves, which promise breaks, what it costs; taken, or left. */
-import type { WeekOutlook } from '@/core/week/ask'
+import type { OutlookLine, WeekOutlook } from '@/core/week/ask'
 import { lineKey } from '@/core/week/place'
 import { useHouse } from '@/ui/form/house'
 import { useMay } from '@/ui/form/may'
@@ -47,20 +47,20 @@ export function ThoughtLine({ week, nowMs }: { week: Week; nowMs: number }) {
 function Changes({ now, then, lost, nowMs }: Weighed & { nowMs: number }) {
   const house = useHouse()
   const held = new Set(lost.map(({ stepId, side }) => lineKey(stepId, side)))
-  const changes = [
-    ...then.lines.flatMap((line) => (line.step && held.has(lineKey(line.step.id, line.side)) ? [noLongerHeld(line, then)] : [])),
+  const changes = new Set([
+    ...then.lines.flatMap((line) => (held.has(keyOf(line) ?? '') ? [noLongerHeld(line, then)] : [])),
     ...differenceWords(now, then, house, nowMs),
-  ]
+  ])
   const moved = movedSteps(now, then)
   return (
     <>
       <ul className="mt-2 space-y-1 text-lg">
-        {changes.slice(0, mostSaid).map((words) => (
+        {[...changes].slice(0, mostSaid).map((words) => (
           <li key={words} className={words.includes('breaks') ? 'font-semibold text-late' : ''}>
             {words}
           </li>
         ))}
-        {changes.length === 0 && <li>No piece is done later or sooner.</li>}
+        {changes.size === 0 && <li>No piece is done later or sooner.</li>}
       </ul>
       <p className="mt-2 text-soft">
         {moved === 0 ? 'Nothing else moves.' : `${moved} of ${now.lines.length} steps move.`} {costWords(now.cost, then.cost)}
@@ -69,10 +69,11 @@ function Changes({ now, then, lost, nowMs }: Weighed & { nowMs: number }) {
   )
 }
 
+const keyOf = ({ step, side }: OutlookLine) => step && lineKey(step.id, side)
 function movedSteps(now: WeekOutlook, other: WeekOutlook): number {
-  const was = new Map(now.lines.map((line) => [`${line.step?.id} ${line.side ?? ''}`, line.startMs]))
+  const was = new Map(now.lines.map((line) => [keyOf(line), line.startMs]))
   return other.lines.filter((line) => {
-    const before = was.get(`${line.step?.id} ${line.side ?? ''}`)
+    const before = was.get(keyOf(line))
     return before !== undefined && before !== line.startMs
   }).length
 }

@@ -35,7 +35,8 @@ export function useWeek(data: WeekData, nowMs: number) {
   const { keepWeek } = useActions()
   const refresh = useRefresh()
   const write = useWrite(keepWeek)
-  const [answer, setAnswer] = useState<WeekAnswer | null>(null)
+  const [answered, setAnswered] = useState<{ answer: WeekAnswer; data: WeekData } | null>(null)
+  const answer = answered?.answer ?? null
   const [thought, setThought] = useState<Thought | null>(null)
   const [thoughtAnswer, setThoughtAnswer] = useState<Compared | null>(null)
   const [before, setBefore] = useState<Taken | null>(null)
@@ -69,11 +70,11 @@ export function useWeek(data: WeekData, nowMs: number) {
     void (async () => {
       const first = await planner.ask('first', { ...base, from: kept, budgetMs: budgets.first, weeks: 0 })
       if (!isNewest()) return
-      setAnswer(first)
+      setAnswered({ answer: first, data })
       const from = 'outlook' in first ? first.outlook.kept : kept
       const goOn = { from: kept.length > 0 ? from : [], last: from }
       const better = await planner.ask('better', { ...base, ...goOn, budgetMs: budgets.better, weeks })
-      if (isNewest()) setAnswer(better)
+      if (isNewest()) setAnswered({ answer: better, data })
     })().catch(() => isNewest() && setFailed(true))
     // anew where something was written, the plan in force is another, or the time has gone on
   }, [data, entries, nowMs, planner, tries])
@@ -106,6 +107,7 @@ export function useWeek(data: WeekData, nowMs: number) {
     if (!step || !outlook) return
     const base = { data, written: entries, nowMs, seed, from: outlook.kept, supposed: {}, budgetMs: budgets.first, weeks: 0 }
     const wanted: Thought = { key: `seek ${line.key}`, words: 'What would keep it', supposed: {}, pins: null }
+    clearTimeout(asksSoon.current)
     setThought(wanted)
     setThoughtAnswer(null)
     void planner
@@ -144,6 +146,8 @@ export function useWeek(data: WeekData, nowMs: number) {
   return {
     answer,
     outlook,
+    /** whether it was reckoned by what is known now, not by what was before */
+    isOfNow: answered?.data === data,
     /** the planner stopped, and nothing better is on its way */
     failed,
     again,
