@@ -5,7 +5,7 @@
 import { costOfEnd } from './bound'
 import { Moments } from './byMoments'
 import { never } from './calendar'
-import { checkWeek } from './check'
+import { checkWeek, worthOf } from './check'
 import { Evenings } from './evenings'
 import { Looks } from './look'
 import type { Search } from './search'
@@ -115,10 +115,11 @@ class Promises {
       return null
     }
     // it was worked by what is known flat; whether it may be worked is told apart from that
-    const { faults, cost, end } = checkWeek(search.problem, week)
+    const checked = checkWeek(search.problem, week)
+    const { faults, end } = checked
     if (faults.length > 0) return null
     const stir = search.stirOf({ startOfStep: (step) => week.start[step] ?? never })
-    search.better(cost, { stir, layout: { schedule: () => week, overfull: 0 } })
+    search.better(worthOf(search.problem, checked), { stir, layout: { schedule: () => week, overfull: 0 } })
     const ends = this.endsOf(end)
     if (search.best === week) {
       this.ends = ends

@@ -4,7 +4,7 @@ import { ChainSequence } from './sequence'
 
 const dayMinutes = 1440
 
-/** Answers with the unit that no rule had a place for, where none could be laid. */
+/** Answers with the step that no rule had a place for, where none could be laid. */
 export function searchRules(search: Search): number | null {
   const { problem, earliest, coarse } = search
   const { units, layout } = coarse

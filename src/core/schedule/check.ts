@@ -1,6 +1,6 @@
 /** Whether a schedule may be worked, and what it costs: read step by step, apart from how schedules are made. Pure. */
 import { Calendar, never } from './calendar'
-import type { WorkshopProblem, WorkshopSchedule } from './problem'
+import { ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
 
 export interface Checked {
   /** what may not be, in words for whoever reads a log; none where it may be worked */
@@ -18,6 +18,10 @@ function peakOf(stays: readonly (readonly [number, number])[]): number {
   for (const [, by] of marks.sort(([a, one], [b, other]) => a - b || one - other)) peak = Math.max(peak, (held += by))
   return peak
 }
+
+/** What a week counts while weeks are compared: each ruined coat above all promises. */
+export const worthOf = ({ lags }: WorkshopProblem, { cost, missed }: Pick<Checked, 'cost' | 'missed'>): number =>
+  cost + missed.filter((k) => lags[k]?.hard).length * ruin
 
 export function checkWeek(problem: WorkshopProblem, { start, painter }: WorkshopSchedule): Checked {
   const { steps, lags, painters, pieces, pools, setup, cost } = problem

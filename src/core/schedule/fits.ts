@@ -71,10 +71,10 @@ export class Fits {
   }
   /** The first window after a step; {@link never} where none is. */
   private followOf(step: number, windows: Windows): number {
-    const { out, outAt, max, hard } = this.facts.waits
+    const { out, outAt, max, firm } = this.facts.waits
     for (let k = outAt[step] ?? 0; k < (outAt[step + 1] ?? 0); k += 1) {
       const lag = out[k] ?? 0
-      if ((max[lag] ?? open) < open && (windows === 'all' || hard[lag] === 1)) return lag
+      if ((max[lag] ?? open) < open && (windows === 'all' || firm[lag] === 1)) return lag
     }
     return never
   }

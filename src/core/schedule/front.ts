@@ -79,7 +79,7 @@ export class Front {
         const most = waits.max[lag] ?? open
         ready = Math.max(ready, since + (waits.min[lag] ?? 0))
         if (most === open) continue
-        if (waits.hard[lag] === 1) hardBy = Math.min(hardBy, since + most)
+        if (waits.firm[lag] === 1) hardBy = Math.min(hardBy, since + most)
         else if (since + most < softBy) {
           softBy = since + most
           penalty = waits.penalty[lag] ?? 0

@@ -7,9 +7,10 @@ const at = (day: number, hour: number) => day * 1440 + hour * 60
 
 test('a step that took half as long again: nearly all that lies after it stays, and it costs hardly more than what is sought anew', () => {
   const [stays, dearer]: [number[], number[]] = [[], []]
-  for (const seed of [3, 8, 21, 40]) {
+  for (const seed of [3, 8, 21, 40, 1, 2, 5, 9]) {
     const problem = randomProblem(seed, 6)
-    const first = planWorkshop(problem, { seed, rounds: 2500 })
+    // long enough that there is little to better but what happened
+    const first = planWorkshop(problem, { seed, rounds: 6000 })
     const { end } = checkWeek(problem, first)
     const now = at(1, 11)
     const running = problem.steps.map((_, k) => k).filter((k) => (first.start[k] ?? 0) < now)
@@ -33,6 +34,6 @@ test('a step that took half as long again: nearly all that lies after it stays, 
     dearer.push(again.cost / Math.min(anew.cost, again.cost))
   }
   const mean = (all: readonly number[]) => all.reduce((sum, each) => sum + each, 0) / all.length
-  expect(mean(stays)).toBeGreaterThan(0.7)
+  expect(mean(stays)).toBeGreaterThan(0.8)
   expect(mean(dearer)).toBeLessThan(1.1)
 })

@@ -1,32 +1,35 @@
 /**
  * Going on from a week that is in force, after something happened: every chain is laid in the row in which they began, each where it was if
- * it can be, or as early as it may; whichever costs least, with what is moved. Pure.
+ * it can be, or as early as it may; or those that can't stay find their places among all that do. Whichever costs least, with what is moved. Pure.
  */
 import { never } from './calendar'
-import { checkWeek } from './check'
-import { ruin, type WorkshopSchedule } from './problem'
+import { checkWeek, worthOf } from './check'
+import type { WorkshopSchedule } from './problem'
 import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
+
+/** So much of the time it may take to find who gives way. */
+const finding = 0.1
 
 /** Takes up the week to go on from as the best; answers with the row of its chains, or null where nothing that can be worked comes of it. */
 export function goOnFrom(search: Search, from: WorkshopSchedule): readonly number[] | null {
   const take = (week: WorkshopSchedule | null): number => {
     const checked = week && checkWeek(search.problem, week)
     if (!checked || checked.faults.length > 0) return Infinity
-    const ruined = checked.missed.filter((k) => search.problem.lags[k]?.hard).length
-    return search.begin(week, checked.cost + ruined * ruin)
+    return search.begin(week, worthOf(search.problem, checked))
   }
   // as it stands, where it still can be worked so
   take({ start: [...from.start], painter: [...from.painter] })
-  const begun = [search.fine, search.coarse].map((grain) => {
-    const rows = [Infinity, 0].map((isNew) => rowOf(search, grain, { from, isNew }))
+  const laid = [search.fine, search.coarse].map((grain) => {
+    const begun = [Infinity, 0].map((isNew) => rowOf(search, grain, { from, isNew }))
     grain.layout.stayAsIn(from)
+    const rows = [...begun, ...begun.flatMap((row) => [givenWay(search, grain, { row, from }) ?? row])]
     const stays = rows.map((row) => ({ row, worth: take(layInRow(grain, row)) }))
     grain.layout.stayAsIn(null)
-    rows.forEach((row) => take(layInRow(grain, row)))
+    begun.forEach((row) => take(layInRow(grain, row)))
     return stays.reduce((best, each) => (each.worth < best.worth ? each : best)).row
   })
-  return search.best && (begun[0] ?? null)
+  return search.best && (laid[0] ?? null)
 }
 
 /** Chains in the row in which they began; what is new after all of them, or from a minute on, when it could be begun first. */
@@ -44,6 +47,34 @@ function rowOf(
   return begun.sort((a, b) => (a.at === b.at ? 0 : a.at - b.at)).map(({ unit }) => unit)
 }
 
+/** The row in which only those that can't stay are laid last, each with what is left of its part; null where none is to be had. The board is empty before and after. */
+function givenWay(
+  search: Search,
+  { units, layout }: Grain,
+  { row, from }: { row: readonly number[]; from: WorkshopSchedule },
+): number[] | null {
+  const sequence = new ChainSequence(layout)
+  const nth = new Map<number, number>()
+  let staying = row.map((unit) => {
+    const its = nth.get(unit) ?? 0
+    nth.set(unit, its + 1)
+    return { unit, its, first: units[unit]?.chains[its]?.steps[0] ?? 0 }
+  })
+  const gone: typeof staying = []
+  const inRow = () => [...staying, ...gone].map(({ unit }) => unit)
+  let isLaid = sequence.costOf(inRow()) < Infinity
+  const since = search.spent()
+  while (isLaid && search.spent() - since < finding) {
+    const pushed = staying.find(({ first }) => layout.startOfStep(first) !== from.start[first])
+    if (!pushed) break
+    const gives = ({ unit, its }: typeof pushed) => unit === pushed.unit && its >= pushed.its
+    gone.push(...staying.filter(gives))
+    staying = staying.filter((each) => !gives(each))
+    isLaid = sequence.costOf(inRow()) < Infinity
+  }
+  sequence.clear()
+  return isLaid ? inRow() : null
+}
 /** The board is empty before and after. */
 function layInRow({ layout }: Grain, row: readonly number[]): WorkshopSchedule | null {
   const sequence = new ChainSequence(layout)

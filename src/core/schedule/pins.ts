@@ -26,20 +26,27 @@ export function pinsOf(
   const { steps, lags } = problem
   const starts = new Map<number, number>()
   for (const lag of lags) if (isHeld(lag) && !starts.has(lag.to)) starts.set(lag.to, lag.min)
-  /** Whether what is pinned after a step can follow one that ends then. */
-  const leavesTime = (step: number, end: number) =>
-    lags.every(({ from: first, to, min, max, hard }) => {
-      const next = first === step ? starts.get(to) : undefined
-      return next === undefined || (next - end >= min && (!hard || max === null || next - end <= max))
-    })
+  /** Whether what is pinned after a step can follow one that ends then, and how many coats it ruins as it is pinned. */
+  const followed = (step: number, end: number) => {
+    const gaps = lags.flatMap((lag) =>
+      lag.from === step && starts.has(lag.to) ? [{ lag, gap: (starts.get(lag.to) ?? 0) - end }] : [],
+    )
+    return {
+      hasTime: gaps.every(({ lag, gap }) => gap >= lag.min),
+      ruins: gaps.filter(({ lag, gap }) => lag.hard && gap > (lag.max ?? gap)).length,
+    }
+  }
   const pins = [...starts].map(([step, start]): Pin => {
     const facts = steps[step]
     const was = from?.start[step] === start ? from.painter[step] : undefined
-    const fits = (facts?.painters ?? []).flatMap((by): Fit[] => {
+    const fits = (facts?.painters ?? []).flatMap((by): (Fit & { ruins: number })[] => {
       const end = facts ? (calendars[by]?.endOf(facts, start) ?? never) : never
-      return end === never || !leavesTime(step, end) ? [] : [{ start, end, by }]
+      const { hasTime, ruins } = followed(step, end)
+      return end === never || !hasTime ? [] : [{ start, end, by, ruins }]
     })
-    return { step, fits: fits.sort((one, other) => Number(other.by === was) - Number(one.by === was) || one.end - other.end) }
+    const first = (one: (typeof fits)[number], other: (typeof fits)[number]) =>
+      one.ruins - other.ruins || Number(other.by === was) - Number(one.by === was) || one.end - other.end
+    return { step, fits: fits.sort(first) }
   })
   pins.sort((one, other) => (starts.get(one.step) ?? 0) - (starts.get(other.step) ?? 0))
   return assigned(problem, pins)

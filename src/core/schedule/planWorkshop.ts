@@ -10,6 +10,7 @@ import { searchRules } from './byRules'
 import { searchStaying } from './byStaying'
 import { checkWeek } from './check'
 import { goOnFrom } from './goOn'
+import { hopelessAlone, losing, losingWhatIsOver } from './lost'
 import { boundByPrices } from './priceBound'
 import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { type Grain, type PlanOptions, Search } from './search'
@@ -42,9 +43,26 @@ const few = 0.3
 const promises = { each: 350, most: 0.7, least: 0.05, second: 1000, rounds: 6000 }
 /** The share after which nothing is sought any more, where nothing could be laid by then. */
 const hopeless = 0.3
-/** Throws {@link NoSchedule} where a step fits into nobody's hours, or a window that ruins a coat can be kept by no order. */
+/** Throws {@link NoSchedule} where a step fits into nobody's hours; a window that ruins a coat is missed where no order keeps it, and said. */
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
+  for (let asked = problem; ;)
+    try {
+      return planWithoutRuin(asked, options)
+    } catch (trouble) {
+      const { step } = trouble instanceof NoSchedule ? trouble : { step: -1 }
+      const { piece, part } = problem.steps[step] ?? {}
+      const isOfPart = (k: number) => problem.steps[k]?.piece === piece && problem.steps[k]?.part === part
+      const less = step < 0 ? null : (losing(asked, isOfPart) ?? losing(asked, () => true))
+      if (!less) throw trouble
+      asked = less
+    }
+}
+/** The same, and throws where a window that ruins a coat can be kept by no order, unless it is over already or known to be lost. */
+export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions): PlannedWeek {
+  const problem = losingWhatIsOver(asked)
   const search = new Search(problem, options)
+  const alone = hopelessAlone(search)
+  if (alone !== null) refuse(problem, alone)
   const sought = boundFrom(problem, options)
   const { from } = options
   const row = from ? goOnFrom(search, from) : null
@@ -54,12 +72,14 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
     searchChains(search, search.spent(), sought)
   } else {
     const failed = searchRules(search)
+    // something happened, and this can't be kept any more: that is the first answer
+    if (failed !== null && from && losing(problem, () => true)) refuse(problem, failed)
     tryEveryRow(search, search.coarse, few)
     // where no window is wide the fine chains are the whole ones
     if (chainsIn(search.fine) > chainsIn(search.coarse)) tryEveryRow(search, search.fine, few)
     searchPromises(search, promisesOf(problem, options) * sought)
     searchChains(search, search.spent(), search.best ? sought : hopeless)
-    if (failed !== null && !search.best) refuse(problem, search.coarse.units[failed]?.steps[0] ?? 0)
+    if (failed !== null && !search.best) refuse(problem, failed)
   }
   const { best } = search
   if (!best) return refuse(problem, 0)
@@ -83,5 +103,10 @@ function promisesOf({ steps, painters, pieces }: WorkshopProblem, options: PlanO
 }
 function refuse(problem: WorkshopProblem, step: number): never {
   const name = problem.steps[step]?.name
-  throw new NoSchedule(step, `No order keeps every window that ruins a coat: step ${step} (${name}) has no place.`)
+  throw new NoSchedule(
+    step,
+    losing(problem, () => true)
+      ? `No order keeps every window that ruins a coat: step ${step} (${name}) has no place.`
+      : `Step ${step} (${name}) has no place in any order that was tried: give it more hours, hands or drying places.`,
+  )
 }

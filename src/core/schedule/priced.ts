@@ -6,7 +6,7 @@
 import { costOfEnd, type Earliest } from './bound'
 import { never } from './calendar'
 import { latestEnds, treeOf } from './priceTree'
-import type { Lag, WorkshopProblem } from './problem'
+import { isFirm, type Lag, type WorkshopProblem } from './problem'
 import { firstFrom, type Starts, startsOf } from './starts'
 
 /** What can be hired: of each how many there are, whether at all in a slot, and what a slot of it costs. */
@@ -146,7 +146,7 @@ export class PricedWeek {
     const held = lag.rack ? this.places.before : null
     const min = Math.ceil(lag.min / grid)
     const max = lag.max === null ? this.slots * 2 : Math.floor(lag.max / grid)
-    const miss = lag.hard ? Infinity : lag.penalty
+    const miss = isFirm(lag) ? Infinity : lag.penalty
     if (lag.from === null) {
       for (let k = 0; k < worth.length; k += 1) {
         const at = start[low + k] ?? 0

@@ -29,6 +29,8 @@ export interface Lag {
   max: number | null
   /** its most is never broken: a ruined coat */
   hard: boolean
+  /** nobody can keep it any more, however the week is ordered: it may be missed, dearer than any promise */
+  lost?: boolean
   /** what breaking its most costs */
   penalty: number
   /** holds a drying place from the end of the one to the start of the other */
@@ -67,6 +69,9 @@ export interface WorkshopSchedule {
 export const ruin = 1e9
 /** What missing a wait's most counts then. */
 export const missing = ({ hard, penalty }: Pick<Lag, 'hard' | 'penalty'>): number => (hard ? ruin + penalty : penalty)
+
+/** Whether a wait's most is held to, whatever it costs. */
+export const isFirm = ({ hard, lost }: Pick<Lag, 'hard' | 'lost'>): boolean => hard && lost !== true
 
 /** Whether a wait is the one minute that a step is held to, not a window that closes as it opens. */
 export const isHeld = ({ from, min, max, held }: Lag): boolean => held ?? (from === null && min === max)

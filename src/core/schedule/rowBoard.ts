@@ -5,7 +5,7 @@
 import { type Calendar, never } from './calendar'
 import { Hands } from './hands'
 import type { Fit } from './pins'
-import type { WorkshopProblem } from './problem'
+import { ruin, type WorkshopProblem } from './problem'
 import type { RowTable } from './rowTable'
 import { open } from './waitTable'
 
@@ -103,7 +103,7 @@ export class RowBoard {
     const { step: steps, link: links, waits } = this.table
     const step = steps[at] ?? 0
     const link = links[at] ?? never
-    const soft = link !== never && waits.hard[link] === 0
+    const soft = link !== never && waits.firm[link] === 0
     let soonest = never
     let ready = minute
     for (let tries = 0; tries < mostTries; tries += 1) {
@@ -113,7 +113,7 @@ export class RowBoard {
       const start = this.start[step] ?? 0
       if (soonest === never) soonest = end
       // so late it costs more than the window that it would keep
-      const gives = soft && end - soonest > (waits.penalty[link] ?? 0)
+      const gives = soft && end - soonest > (waits.penalty[link] ?? 0) % ruin
       if (!this.layChain(at + 1, until, this.followed(at, end + (waits.min[link] ?? 0)))) {
         // so late there is no room for the rest any more: sooner there was, the window missed
         if (soft && tries > 0) break
@@ -153,7 +153,7 @@ export class RowBoard {
     const until = waits.intoAt[step + 1] ?? 0
     for (let k = waits.intoAt[step] ?? 0; k < until; k += 1) {
       const lag = waits.into[k] ?? 0
-      if (waits.hard[lag] === 0) continue
+      if (waits.firm[lag] === 0) continue
       const from = waits.from[lag] ?? never
       if (from !== never && this.start[from] === never) continue
       if (minute - (from === never ? 0 : (this.end[from] ?? 0)) > (waits.max[lag] ?? open)) return true

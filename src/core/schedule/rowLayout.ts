@@ -88,6 +88,11 @@ export class RowLayout extends RowBoard {
   startOfStep(step: number): number {
     return this.start[step] ?? never
   }
+  /** The first step of a unit that isn't laid. */
+  nextOf(unit: number): number {
+    const { chainAt, stepAt, step } = this.table
+    return step[stepAt[(chainAt[unit] ?? 0) + (this.chainsLaid[unit] ?? 0)] ?? 0] ?? 0
+  }
   /** Whether all of a unit that is laid lies as it does in another week. */
   liesAsIn(unit: number, start: Int32Array, by: Int32Array): boolean {
     const { chainAt, stepAt, step } = this.table

@@ -19,7 +19,7 @@ export class ChainSequence {
   private readonly laid: number[] = []
   private readonly laidAfter: number[] = []
   private readonly waitingAfter: (readonly number[])[] = []
-  /** the unit for which the last row that couldn't be laid had no place */
+  /** the step for which the last row that couldn't be laid had no place */
   failed = 0
   /** whether the last row came to the week that was known */
   isKnown = false
@@ -51,7 +51,7 @@ export class ChainSequence {
       const unit = wanted[k] ?? 0
       const came = waiting.length > 0 && waiting.includes(unit) ? waits : layout.lay(unit)
       if (came === hopeless) {
-        this.failed = unit
+        this.failed = layout.nextOf(unit)
         return Infinity
       }
       if (came === lies) laid.push(unit)
@@ -74,7 +74,7 @@ export class ChainSequence {
       this.isKnown = true
       return alike.cost
     }
-    this.failed = waiting[0] ?? this.failed
+    if (waiting[0] !== undefined) this.failed = layout.nextOf(waiting[0])
     return waiting.length > 0 ? Infinity : layout.cost
   }
   /** Lays the first of them that has a drying place now; -1 where none has, null where it has no place at all. */
@@ -85,7 +85,7 @@ export class ChainSequence {
       const came = this.layout.lay(unit)
       if (came === waits) continue
       if (came === hopeless) {
-        this.failed = unit
+        this.failed = this.layout.nextOf(unit)
         return null
       }
       this.laid.push(unit)

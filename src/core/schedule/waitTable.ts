@@ -1,6 +1,6 @@
 /** The waits of a problem as flat lists, by index, and by step those into it and out of it: for what is asked very often. Pure. */
 import { never } from './calendar'
-import { missing, type WorkshopProblem } from './problem'
+import { isFirm, missing, type WorkshopProblem } from './problem'
 
 /** No most. */
 export const open = 0x3fffffff
@@ -12,7 +12,8 @@ export class WaitTable {
   readonly min: Int32Array
   /** {@link open} where there is none */
   readonly max: Int32Array
-  readonly hard: Uint8Array
+  /** whether its most is held to, whatever it costs */
+  readonly firm: Uint8Array
   /** whether it holds a drying place */
   readonly rack: Uint8Array
   /** what missing its most counts while weeks are compared */
@@ -33,13 +34,13 @@ export class WaitTable {
     this.to = Int32Array.from(lags, ({ to }) => to)
     this.min = Int32Array.from(lags, ({ min }) => min)
     this.max = Int32Array.from(lags, ({ max }) => max ?? open)
-    this.hard = Uint8Array.from(lags, ({ hard }) => Number(hard))
+    this.firm = Uint8Array.from(lags, (lag) => Number(isFirm(lag)))
     this.rack = Uint8Array.from(lags, ({ rack }) => Number(rack))
     this.penalty = Float64Array.from(lags, missing)
     ;[this.into, this.intoAt] = byStep(this.to, steps.length)
     ;[this.out, this.outAt] = byStep(this.from, steps.length)
     this.racks = indexOf(lags, ({ rack }) => rack)
-    this.soft = indexOf(lags, ({ max, hard }) => max !== null && !hard)
+    this.soft = indexOf(lags, (lag) => lag.max !== null && !isFirm(lag))
     this.release = new Int32Array(steps.length)
     for (const { from, to, min } of lags) if (from === null) this.release[to] = Math.max(this.release[to] ?? 0, min)
   }

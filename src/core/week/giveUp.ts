@@ -1,7 +1,8 @@
 /**
- * What a week is planned without where nothing can be planned with it: what a step is held to first, then windows that nobody could
+ * What a week is planned without where nothing can be planned with it: what a step is held to first, then windows that nobody can
  * keep, then what its part and its piece are held to. Pure.
  */
+import { losing } from '@/core/schedule/lost'
 import { isHeld, type WorkshopProblem } from '@/core/schedule/problem'
 
 /** The problem with less of it, where a step found no place; null where nothing is left that could be given up. */
@@ -18,19 +19,17 @@ export function givingUp(problem: WorkshopProblem, step: number): WorkshopProble
       ...problem,
       steps: steps.map((each, k) => (isHis(k) ? { ...each, painters: painters.map((_, by) => by) } : each)),
     }
-  const missing = () =>
-    lags.some(({ hard, to }) => hard && ofPart(to)) && {
-      ...problem,
-      lags: lags.map((lag) => (lag.hard && ofPart(lag.to) ? { ...lag, hard: false } : lag)),
-    }
+  const missing = (isHis: (k: number) => boolean) => () => losing(problem, isHis)
   const ways = [
     letGo(itself),
     byAnybody(itself),
     letGo(ofPart),
-    missing,
+    missing(ofPart),
     byAnybody(ofPart),
     letGo(ofPiece),
+    missing(ofPiece),
     letGo(() => true),
+    missing(() => true),
     byAnybody(() => true),
   ]
   for (const way of ways) {

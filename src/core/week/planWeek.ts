@@ -6,7 +6,7 @@ import type { PersonId, StepId } from '@/core/measure/named'
 import { lowerBound } from '@/core/schedule/bound'
 import { never } from '@/core/schedule/calendar'
 import { checkWeek } from '@/core/schedule/check'
-import { type PlanOptions, planWorkshop } from '@/core/schedule/planWorkshop'
+import { type PlanOptions, planWithoutRuin } from '@/core/schedule/planWorkshop'
 import { isHeld, type Lag, NoSchedule, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
 import { givingUp } from './giveUp'
 import { type LineFigures, lineKey, type Place, type Workshop } from './place'
@@ -94,7 +94,7 @@ export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekV
   if (problem.steps.length === 0) return { lines: [], ends: [], cost: 0, bound: 0, schedule: { start: [], painter: [] }, problem }
   for (;;)
     try {
-      const { start, painter, cost, bound } = planWorkshop(problem, options)
+      const { start, painter, cost, bound } = planWithoutRuin(problem, options)
       return viewOf({ ...workshop, problem }, { start, painter }, { cost, bound })
     } catch (trouble) {
       const less = trouble instanceof NoSchedule ? givingUp(problem, trouble.step) : null
