@@ -2,7 +2,6 @@
  * The workshop's week: rules of thumb, then the dates that pieces are worked towards, then the row of their chains;
  * or, where a week is gone on from, who gives way in it. A bound beside it. The method stands in docs/schedule.md. Seeded, without a clock of its own; pure.
  */
-import { lowerBound } from './bound'
 import { searchChains } from './byChains'
 import { tryEveryRow } from './byEveryRow'
 import { searchPromises } from './byPromises'
@@ -84,7 +83,7 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions): P
   const { best } = search
   if (!best) return refuse(problem, 0)
   const { cost, missed } = checkWeek(problem, best)
-  const plain = lowerBound(problem, search.earliest)
+  const { bound: plain } = search
   const byPrices = sought < 1 ? boundByPrices(problem, search.earliest, { cost, spent: () => search.spent(), until: 1 }) : plain
   return { ...best, cost, bound: Math.max(plain, Math.floor(byPrices + 1e-6)), missed }
 }

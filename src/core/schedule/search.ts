@@ -1,6 +1,6 @@
 /** What every kind of search shares: the board, chance from a seed, the time that is over, the best week so far. Pure. */
 import { randomFrom } from '@/core/measure/random'
-import { type Earliest, earliestOf } from './bound'
+import { type Earliest, earliestOf, lowerBound } from './bound'
 import { never } from './calendar'
 import { checkWeek } from './check'
 import { EndBound } from './endBound'
@@ -41,6 +41,8 @@ export type PlanOptions = Asked & ({ elapsedMs: () => number; budgetMs: number }
 export class Search {
   readonly random: () => number
   readonly earliest: Earliest
+  /** no week costs less */
+  readonly bound: number
   /** what is held to a minute */
   readonly pins: ReadonlyMap<number, Fit>
   /** with whole chains */
@@ -62,6 +64,7 @@ export class Search {
   ) {
     this.random = randomFrom(options.seed)
     this.earliest = earliestOf(problem)
+    this.bound = lowerBound(problem, this.earliest)
     const pins = pinsOf(problem, this.earliest.calendars, options.from)
     this.pins = pins
     const endBound = new EndBound(problem, this.earliest.calendars)
@@ -83,9 +86,10 @@ export class Search {
     this.grains = isTight ? [coarse, grainOf(fine.units, true), fine, grainOf(coarse.units, true)] : [coarse, fine]
   }
 
-  /** The share of the time that is over; each asking is a round. */
+  /** The share of the time that is over; each asking is a round. All of it, where nothing cheaper can be, and nothing is gone on from. */
   spent(): number {
     this.rounds += 1
+    if (this.cost <= this.bound && !this.options.from) return 1
     return 'rounds' in this.options ? this.rounds / this.options.rounds : this.options.elapsedMs() / this.options.budgetMs
   }
   pick<T>(from: readonly T[]): T {
