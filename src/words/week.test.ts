@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { Pin } from '@/core/week/place'
-import { lostWords } from './week'
+import { planStep } from '@/core/testing/piece'
+import { lostWords, noWeekWords } from './week'
 
 describe('what can’t be held', () => {
   const nowMs = Date.parse('2026-05-04T08:00:00Z')
@@ -12,4 +13,18 @@ describe('what can’t be held', () => {
     expect(said({ at: null, personId: 'a' })).toBe('held to Wenna, which can’t be kept')
     expect(said({ at: null, personId: 'gone' })).toBe('held to somebody, which can’t be kept')
   })
+})
+
+test('no week: who is wanting, or which step of what has no place', () => {
+  const none = { why: 'nobody', place: null, minutes: 0, pieceName: null, partName: null } as const
+  expect(noWeekWords(none)).toBe('Nobody works in the weeks ahead: say in House when people work.')
+  const place = {
+    pieceId: 'p',
+    partId: 'top',
+    step: planStep('off', { operation: 'clean', coat: null, colour: null }),
+    figures: null,
+  }
+  expect(noWeekWords({ why: 'no-place', place, minutes: 95, pieceName: 'Tea table', partName: 'Top' })).toMatch(
+    /^Clean off grease and polish, top, Tea table: its 95 min find no place in anybody’s hours\./,
+  )
 })

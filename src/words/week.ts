@@ -1,6 +1,6 @@
 /** The week in words: why a step stands where it does, what a change costs. */
 import type { Writing } from '@/core/measure/number'
-import type { OutlookLine, PieceOutlook, WeekOutlook } from '@/core/week/ask'
+import type { NoWeek, OutlookLine, PieceOutlook, WeekOutlook } from '@/core/week/ask'
 import { grid } from '@/core/week/figures'
 import type { LineFigures, Pin, Place } from '@/core/week/place'
 import type { WeekReason } from '@/core/week/planWeek'
@@ -11,6 +11,14 @@ import { momentWords, spanWords, type Wall } from './time'
 export const placeTitle = ({ step, side }: Place): string => {
   if (!step) return 'Put together, look over'
   return side === 2 ? `${stepTitle(step)}, turned` : stepTitle(step)
+}
+
+/** Why no week can be planned, and what helps. */
+export function noWeekWords({ why, place, minutes, pieceName, partName }: NoWeek): string {
+  if (why === 'nobody') return 'Nobody works in the weeks ahead: say in House when people work.'
+  if (!place) return 'A step finds no place in anybody’s hours: make a day longer, or the step shorter.'
+  const named = [placeTitle(place), partName?.toLowerCase(), pieceName].filter(Boolean).join(', ')
+  return `${named}: its ${minutes} min find no place in anybody’s hours. Say in House on which days more is worked, or make the step shorter.`
 }
 
 const plain: Record<WeekReason, string> = {

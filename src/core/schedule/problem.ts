@@ -76,11 +76,12 @@ export const isFirm = ({ hard, lost }: Pick<Lag, 'hard' | 'lost'>): boolean => h
 /** Whether a wait is the one minute that a step is held to, not a window that closes as it opens. */
 export const isHeld = ({ from, min, max, held }: Lag): boolean => held ?? (from === null && min === max)
 
-/** Thrown where no week can hold a step; it names the step. */
+/** Thrown where no week can hold a step; it names the step, and says whether nobody works so long in one go. */
 export class NoSchedule extends Error {
   constructor(
     readonly step: number,
     why: string,
+    readonly isTooLong = false,
   ) {
     super(why)
     this.name = 'NoSchedule'

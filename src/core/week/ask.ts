@@ -1,7 +1,7 @@
 /** What is asked of the week, and the answer: plain data both ways, so that it may be reckoned beside the page. Pure; time is told. */
 import { readBench } from '@/core/bench/benchData'
 import type { Entry } from '@/core/log/entry'
-import type { PieceId, StepId } from '@/core/measure/named'
+import type { PieceId } from '@/core/measure/named'
 import type { Journey } from '@/core/piece/journey'
 import { NoSchedule } from '@/core/schedule/problem'
 import { lineKey, type Place } from './place'
@@ -60,7 +60,15 @@ export interface WeekOutlook {
   stuck: Place[]
   hands: (string | null)[]
 }
-export type WeekAnswer = { outlook: WeekOutlook } | { stepId: StepId | null; partId: string | null; why: 'nobody' | 'no-place' }
+/** Why there is no week: nobody works, or a step has no place in the hours of those who do. */
+export interface NoWeek {
+  why: 'nobody' | 'no-place'
+  place: Place | null
+  minutes: number
+  pieceName: string | null
+  partName: string | null
+}
+export type WeekAnswer = { outlook: WeekOutlook } | NoWeek
 
 const minuteMs = 60_000
 
@@ -130,8 +138,13 @@ export function answerWeek(
     }
   } catch (trouble) {
     if (!(trouble instanceof NoSchedule)) throw trouble
-    const place = workshop.places[trouble.step]
-    const works = problem.painters.some(({ work }) => work.length > 0)
-    return { stepId: place?.step?.id ?? null, partId: place?.partId ?? null, why: works ? 'no-place' : 'nobody' }
+    const place = workshop.places[trouble.step] ?? null
+    return {
+      why: problem.painters.some(({ work }) => work.length > 0) ? 'no-place' : 'nobody',
+      place,
+      minutes: problem.steps[trouble.step]?.dur ?? 0,
+      pieceName: journeys.find(({ file }) => file.piece.id === place?.pieceId)?.file.piece.name ?? null,
+      partName: partNames.get(place?.partId ?? null) ?? null,
+    }
   }
 }

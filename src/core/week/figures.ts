@@ -33,11 +33,10 @@ export const onGrid = (minutes: number) => Math.max(grid, Math.ceil(minutes / gr
 const product = ({ family, colour, mix, amount }: PlannedStep) =>
   family === null || amount === null ? null : `${family} ${colour?.hex ?? ''} ${mix ?? ''}`
 
-/** A step of a plan as work: what is wet has its set-up where the brush changes; what fits into nobody's day goes over a break. */
-export function workOf(step: PlanStep, hands: readonly Hand[], pace: Pace): Omit<WorkStep, 'piece' | 'part' | 'painters'> {
+/** A step of a plan as work: what is wet has its set-up where the brush changes, and is not laid down at a break. */
+export function workOf(step: PlanStep, pace: Pace): Omit<WorkStep, 'piece' | 'part' | 'painters'> {
   const wet = product(step)
-  const longest = Math.max(...hands.map(({ hours }) => hours.to - hours.from))
   const minutes = minutesHere(step, pace)
   const dur = onGrid(wet === null ? minutes : Math.max(grid, minutes - setUp))
-  return { name: step.operation, dur, split: wet === null || dur > longest, product: wet, spray: isSprayed(step) }
+  return { name: step.operation, dur, split: wet === null, product: wet, spray: isSprayed(step) }
 }

@@ -1,12 +1,15 @@
 /**
- * What a week is planned without where nothing can be planned with it: what a step is held to first, then windows that nobody can
- * keep, then what its part and its piece are held to. Pure.
+ * What a week is planned without where nothing can be planned with it: what a step is held to first (that it is worked in one go, where nobody works
+ * so long), then windows that nobody can keep, then what its part and its piece are held to, and that they are worked in one go last. Pure.
  */
 import { losing } from '@/core/schedule/lost'
-import { isHeld, type WorkshopProblem } from '@/core/schedule/problem'
+import { isHeld, type NoSchedule, type WorkshopProblem } from '@/core/schedule/problem'
 
 /** The problem with less of it, where a step found no place; null where nothing is left that could be given up. */
-export function givingUp(problem: WorkshopProblem, step: number): WorkshopProblem | null {
+export function givingUp(
+  problem: WorkshopProblem,
+  { step, isTooLong }: Pick<NoSchedule, 'step' | 'isTooLong'>,
+): WorkshopProblem | null {
   const { steps, lags, painters } = problem
   const part = steps[step]
   const ofPiece = (k: number) => steps[k]?.piece === part?.piece
@@ -19,10 +22,16 @@ export function givingUp(problem: WorkshopProblem, step: number): WorkshopProble
       ...problem,
       steps: steps.map((each, k) => (isHis(k) ? { ...each, painters: painters.map((_, by) => by) } : each)),
     }
+  const overBreak = (isHis: (k: number) => boolean) => () =>
+    steps.some(({ split }, k) => isHis(k) && !split) && {
+      ...problem,
+      steps: steps.map((each, k) => (isHis(k) ? { ...each, split: true } : each)),
+    }
   const missing = (isHis: (k: number) => boolean) => () => losing(problem, isHis)
   const ways = [
     letGo(itself),
     byAnybody(itself),
+    ...(isTooLong ? [overBreak(itself)] : []),
     letGo(ofPart),
     missing(ofPart),
     byAnybody(ofPart),
@@ -31,6 +40,8 @@ export function givingUp(problem: WorkshopProblem, step: number): WorkshopProble
     letGo(() => true),
     missing(() => true),
     byAnybody(() => true),
+    overBreak(itself),
+    overBreak(ofPiece),
   ]
   for (const way of ways) {
     const less = way()

@@ -86,8 +86,8 @@ export function goingOn({ places, hands, startMs, problem }: Workshop, kept: rea
 }
 
 /**
- * Plans a week. Throws {@link NoSchedule} where a step fits into nobody's hours; what can't be held to is let go, and what of windows can't
- * be kept is missed and said.
+ * Plans a week. Throws {@link NoSchedule} where a step finds no place in anybody's hours, over a break neither; what can't be held to is let go, and
+ * what of windows can't be kept is missed and said.
  */
 export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekView {
   let { problem } = workshop
@@ -97,7 +97,7 @@ export function planWeek(workshop: Workshop, options: PlanOptions): PlannedWeekV
       const { start, painter, cost, bound } = planWithoutRuin(problem, options)
       return viewOf({ ...workshop, problem }, { start, painter }, { cost, bound })
     } catch (trouble) {
-      const less = trouble instanceof NoSchedule ? givingUp(problem, trouble.step) : null
+      const less = trouble instanceof NoSchedule ? givingUp(problem, trouble) : null
       if (!less) throw trouble
       problem = less
     }

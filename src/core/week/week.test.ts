@@ -137,6 +137,33 @@ describe('a week from the studio', () => {
     expect(answerWeek(ask(dataOf([twoCoats('table')], { hands: [idle] })), clock())).toMatchObject({ why: 'nobody' })
     expect(outlookOf(dataOf([])).lines).toEqual([])
   })
+  test('a coat that is longer than anybody’s evening goes on the next one, however long a day is that nobody works, or that is over by then', () => {
+    const evenings = { ...ada, hours: { from: 1140, to: 1200, days: [1, 2, 3, 4, 5] } }
+    const idle = { ...ben, hours: { ...ben.hours, days: [] } }
+    const wet = { clock: 'evaporation', opens: [1200, 1200], source: 'craft' } as const
+    const file = fileWith([partWith([planStep('on', { window: wet }), planStep('all over', { minutes: 90, window: null })])], [])
+    const others: OtherDay[] = [{ day: '2026-05-04', personId: 'a', hours: { from: 540, to: 1020 } }]
+    for (const long of [[], others]) {
+      const week = outlookOf(dataOf([file], { hands: [evenings, idle], others: long }))
+      const [, coat] = week.lines
+      // eighty minutes with the brush, sixty of them on the first evening
+      expect([coat?.startMs, coat?.endMs]).toEqual([ms('19:00', 5), ms('19:20', 6)])
+    }
+  })
+  test('after the last day on which anybody works: which step has no place, of which piece', () => {
+    const data = dataOf([twoCoats('table', { name: 'Tea table' })], {
+      hands: [{ ...ada, hours: { ...ada.hours, days: [] } }],
+      others: [{ day: '2026-05-04', personId: 'a', hours: { from: 540, to: 560 } }],
+    })
+    const answer = answerWeek(ask(data), clock())
+    expect(answer).toMatchObject({
+      why: 'no-place',
+      place: { step: { id: 'table 2' } },
+      minutes: 10,
+      pieceName: 'Tea table',
+      partName: 'Top',
+    })
+  })
   test('a studio that works nights goes on after midnight', () => {
     const nights = { ...ada, hours: { from: 1320, to: 1800, days: [1, 2, 3, 4, 5] } }
     expect(said(outlookOf(dataOf([twoCoats('table')], { hands: [nights] }))).map(([, time]) => time)).toEqual([

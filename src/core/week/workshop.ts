@@ -194,7 +194,7 @@ class Build {
         this.stuck.push(placeOf(half, after))
         continue
       }
-      const node = this.add(placeOf(half, after), workOf(half.step, this.around.hands, pace), index)
+      const node = this.add(placeOf(half, after), workOf(half.step, pace), index)
       if (last !== null || ready.opens > 0 || ready.closes < Infinity)
         this.lag(last, node, ready, this.around.places !== null && last !== null && ready.opens > 0, before)
       first ??= node
@@ -220,6 +220,7 @@ class Build {
       const until = Math.max(0, ...this.running.filter((each) => each.hand === k).map((each) => each.until))
       return { id: hand.id ?? '', work: without(all, 0, until) }
     })
+    const longest = Math.max(0, ...painters.flatMap(({ work: hours }) => hours.map(([from, to]) => to - from)))
     const horizon = days * dayMinutes
     return {
       problem: {
@@ -229,7 +230,8 @@ class Build {
         pools: { spray: 1, rack: places ?? this.steps.length },
         setup: setUp,
         pieces: this.pieces.map((piece) => ({ ...piece, due: Math.min(piece.due, horizon) })),
-        steps: this.steps,
+        // what fits into nobody's day goes over a break
+        steps: this.steps.map((step) => ({ ...step, split: step.split || step.dur > longest })),
         lags: this.lags,
         cost: { tardy, flow: 1 },
       },

@@ -158,7 +158,7 @@ function Days({ scale, high, today, flagged }: { scale: DayScale; high: number; 
               fill="var(--ink)"
               className="[font-stretch:86%]"
             >
-              {day === today ? 'Today' : shortDayWords(day, house, to - from > 86)}
+              {day === today ? 'Today' : shortDayWords(day, house, to - from > 72)}
             </text>
           )}
         </g>

@@ -13,7 +13,7 @@ import { NotReckoned } from '@/ui/time/NotReckoned'
 import { useBeat } from '@/ui/time/now'
 import { capital } from '@/words/text'
 import { dayWords, hoursWords, momentWords } from '@/words/time'
-import { placeTitle } from '@/words/week'
+import { noWeekWords, placeTitle } from '@/words/week'
 import { LineList } from './LineList'
 import { Promises } from './Promises'
 import { ThoughtLine } from './ThoughtLine'
@@ -174,17 +174,25 @@ function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; firs
 }
 
 function Nothing({ answer }: { answer: Week['answer'] }) {
-  const why = answer && 'why' in answer ? answer.why : null
+  const none = answer && 'why' in answer ? answer : null
   return (
     <section className="py-14">
       <h1 className="title text-5xl">The week</h1>
       <p className="mt-4 max-w-prose text-xl">
-        {why === 'nobody'
-          ? 'Nobody works in the weeks ahead: say in House when people work.'
-          : why === 'no-place'
-            ? 'A step finds no place in anybody’s hours: make a day longer, or the step shorter.'
-            : 'Nothing is ahead. Choose a finish for a piece, and its days stand here.'}
+        {none ? noWeekWords(none) : 'Nothing is ahead. Choose a finish for a piece, and its days stand here.'}
       </p>
+      {none && (
+        <p className="mt-6 flex flex-wrap gap-3">
+          <Link href="/house" className="press press-now">
+            When people work
+          </Link>
+          {none.place && (
+            <Link href={`/pieces/${none.place.pieceId}`} className="press">
+              The piece
+            </Link>
+          )}
+        </p>
+      )}
     </section>
   )
 }

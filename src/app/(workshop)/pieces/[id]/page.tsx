@@ -22,7 +22,7 @@ import { drawnPiece, snagOnOf } from '@/ui/piece/drawnPiece'
 import { LogList } from '@/ui/piece/LogList'
 import { PartProgress } from '@/ui/piece/PartProgress'
 import { PieceDrawing } from '@/ui/piece/PieceDrawing'
-import { PieceLinks } from '@/ui/piece/PieceLinks'
+import { PieceLinks, type PieceLinksProps } from '@/ui/piece/PieceLinks'
 import { nextWords } from '@/ui/piece/PieceRow'
 import { RestList } from '@/ui/piece/RestList'
 import { StageLine } from '@/ui/piece/StageLine'
@@ -54,11 +54,12 @@ export default async function PiecePage({ params }: Params) {
   const stock = { ...shelf, waiting: new Set(waiting.map(({ pieceId }) => pieceId)) }
   const snagOn = new Map(journey.parts.map((part) => [part.part.id, snagOnOf(journey, part)]))
   const wholeProps = { journey, stock, house: studio, nowMs }
+  const links = linksOf(view, may)
   const first = photos.find(({ moment }) => moment === 'before')
   const after = photos.findLast(({ moment }) => moment === 'after')
   return (
     <DoneSheetProvider air={air}>
-      <Head view={view} may={may} />
+      <Head view={view} links={links} />
       {chosen.length > 0 && <PlanChosen pieceId={piece.id} ways={chosen} />}
       {waiting.length > 0 && (
         <p role="status" className="mb-6 max-w-prose border-l-4 border-late pl-4 text-lg font-semibold">
@@ -83,6 +84,8 @@ export default async function PiecePage({ params }: Params) {
             />
           ))}
           {!isFirst(journey) && <WholeProgress {...wholeProps} />}
+          {/* in the hand what is to be done comes first */}
+          <PieceLinks pieceId={piece.id} links={links} className="flex border-t-2 border-ink pt-5 sm:hidden" />
           {journey.file.takenOut.length > 0 && (
             <p className="border-t border-line pt-3 text-soft">
               Taken out:{' '}
@@ -153,14 +156,14 @@ function AsItStands({ journey, on }: { journey: Journey; on: ReadonlyMap<PartId,
   )
 }
 
-/** What it is, how far it is, what it has taken; where else to go with it. */
-function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may: (what: string) => boolean }) {
+/** Where else to go with it. */
+function linksOf({ studio, journey }: PieceView, may: (what: string) => boolean): PieceLinksProps['links'] {
   const { piece, parts } = journey.file
-  const soFar = ledgerSoFar(journey, studio)
   const isOpen = journey.ending === null
+  const isPainted = ['resting', 'ready', 'listed'].includes(journey.stage)
   const quoted = may('quote') && !studio.hidesMoney && (piece.client !== null || piece.source === 'commission')
-  const links = [
-    !studio.hidesMoney && { to: 'money', words: isOpen ? 'Price it' : 'What it earned' },
+  return [
+    !studio.hidesMoney && { to: 'money', words: isOpen ? 'Price it' : 'What it earned', isNow: isPainted },
     isOpen && { to: 'way', words: 'Its way' },
     isOpen && { to: 'tag', words: 'Tag (PDF)' },
     { to: 'story', words: 'Its story' },
@@ -171,6 +174,12 @@ function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may:
     may('part') && { to: 'part', words: 'Add a part' },
     may('part') && isOpen && parts.some(({ count }) => count > 1) && { to: 'split', words: 'Split the set' },
   ].filter((link) => link !== false)
+}
+
+/** What it is, how far it is, what it has taken. */
+function Head({ view: { studio, journey, nowMs }, links }: { view: PieceView } & Pick<PieceLinksProps, 'links'>) {
+  const { piece } = journey.file
+  const soFar = ledgerSoFar(journey, studio)
   return (
     <header className="pt-6">
       <p className="flex flex-wrap items-center gap-3 text-soft">
@@ -194,7 +203,7 @@ function Head({ view: { studio, journey, nowMs }, may }: { view: PieceView; may:
         {!studio.hidesMoney && <Figure words="in it so far" figure={formatMoney(soFar.total, studio, { short: true })} />}
         <Figure words="worked" figure={hoursWords(soFar.hours, studio)} />
         <Figure words="still to come" figure={hoursWords(journey.minutesLeft / 60, studio)} />
-        <PieceLinks pieceId={piece.id} links={links} />
+        <PieceLinks pieceId={piece.id} links={links} className="hidden sm:flex" />
       </div>
     </header>
   )
