@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import type { Pin } from '@/core/week/place'
 import { planStep } from '@/core/testing/piece'
+import type { Pin } from '@/core/week/place'
 import { lostWords, noWeekWords } from './week'
 
 describe('what can’t be held', () => {
