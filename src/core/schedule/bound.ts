@@ -56,7 +56,7 @@ export function earliestOf(problem: WorkshopProblem): Earliest {
       throw new NoSchedule(
         k,
         `Step ${k} (${step.name}) of ${step.dur} min fits into nobody's hours: a longer day, or a shorter step.`,
-        true,
+        { isTooLong: true },
       )
     end[k] = Math.min(...ends)
   }

@@ -7,6 +7,15 @@ import type { Search } from './search'
 /** The problem in which windows of such steps may be missed; null where none of them is held to. */
 export const losing = (problem: WorkshopProblem, isHis: (step: number) => boolean): WorkshopProblem | null =>
   without(problem, ({ to }) => isHis(to))
+/** The same, of all of the parts that some steps are of. */
+export const losingParts = (problem: WorkshopProblem, some: readonly number[]): WorkshopProblem | null =>
+  losing(problem, isOfPartOf(problem, some))
+/** Whether a step is of the same part as any of some. */
+export function isOfPartOf({ steps }: Pick<WorkshopProblem, 'steps'>, some: readonly number[]): (step: number) => boolean {
+  const keyOf = (k: number) => `${steps[k]?.piece} ${steps[k]?.part}`
+  const keys = new Set(some.map(keyOf))
+  return (step) => keys.has(keyOf(step))
+}
 /** The same of all that close before anybody could begin what must be begun by then. */
 export function losingWhatIsOver(problem: WorkshopProblem): WorkshopProblem {
   const closing = (lag: Lag) => lag.from === null && lag.max !== null && isFirm(lag)
@@ -21,8 +30,9 @@ function without(problem: WorkshopProblem, isOf: (lag: Lag) => boolean): Worksho
   return { ...problem, lags: problem.lags.map((lag) => (isLost(lag) ? { ...lag, lost: true } : lag)) }
 }
 
-/** The step for which its part finds no place, were there nothing else to do than what is held to a minute; null where each part does. The board is empty before and after. */
-export function hopelessAlone({ coarse: { layout, units } }: Search): number | null {
+/** The steps for which their parts find no place, were there nothing else to do than what is held to a minute: one of each. The board is empty before and after. */
+export function hopelessAlone({ coarse: { layout, units } }: Search): number[] {
+  const none: number[] = []
   for (const [unit, { chains, after }] of units.entries()) {
     if (after.length > 0) continue
     let came: ReturnType<typeof layout.lay> = laid
@@ -31,7 +41,7 @@ export function hopelessAlone({ coarse: { layout, units } }: Search): number | n
     if (came !== laid) count -= 1
     const next = layout.nextOf(unit)
     for (; count > 0; count -= 1) layout.take(unit)
-    if (came === hopeless) return next
+    if (came === hopeless) none.push(next)
   }
-  return null
+  return none
 }

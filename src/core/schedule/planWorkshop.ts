@@ -9,7 +9,7 @@ import { searchRules } from './byRules'
 import { searchStaying } from './byStaying'
 import { checkWeek } from './check'
 import { goOnFrom } from './goOn'
-import { hopelessAlone, losing, losingWhatIsOver } from './lost'
+import { hopelessAlone, losing, losingParts, losingWhatIsOver } from './lost'
 import { boundByPrices } from './priceBound'
 import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { type Grain, type PlanOptions, Search } from './search'
@@ -48,10 +48,7 @@ export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): Pl
     try {
       return planWithoutRuin(asked, options)
     } catch (trouble) {
-      const { step } = trouble instanceof NoSchedule ? trouble : { step: -1 }
-      const { piece, part } = problem.steps[step] ?? {}
-      const isOfPart = (k: number) => problem.steps[k]?.piece === piece && problem.steps[k]?.part === part
-      const less = step < 0 ? null : (losing(asked, isOfPart) ?? losing(asked, () => true))
+      const less = trouble instanceof NoSchedule ? (losingParts(asked, trouble.steps) ?? losing(asked, () => true)) : null
       if (!less) throw trouble
       asked = less
     }
@@ -61,7 +58,7 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions): P
   const problem = losingWhatIsOver(asked)
   const search = new Search(problem, options)
   const alone = hopelessAlone(search)
-  if (alone !== null) refuse(problem, alone)
+  if (alone.length > 0) refuse(problem, alone)
   const sought = boundFrom(problem, options)
   const { from } = options
   const row = from ? goOnFrom(search, from) : null
@@ -72,16 +69,16 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions): P
   } else {
     const failed = searchRules(search)
     // something happened, and this can't be kept any more: that is the first answer
-    if (failed !== null && from && losing(problem, () => true)) refuse(problem, failed)
+    if (failed !== null && from && losing(problem, () => true)) refuse(problem, [failed])
     tryEveryRow(search, search.coarse, few)
     // where no window is wide the fine chains are the whole ones
     if (chainsIn(search.fine) > chainsIn(search.coarse)) tryEveryRow(search, search.fine, few)
     searchPromises(search, promisesOf(problem, options) * sought)
     searchChains(search, search.spent(), search.best ? sought : hopeless)
-    if (failed !== null && !search.best) refuse(problem, failed)
+    if (failed !== null && !search.best) refuse(problem, [failed])
   }
   const { best } = search
-  if (!best) return refuse(problem, 0)
+  if (!best) return refuse(problem, [0])
   const { cost, missed } = checkWeek(problem, best)
   const { bound: plain } = search
   const byPrices = sought < 1 ? boundByPrices(problem, search.earliest, { cost, spent: () => search.spent(), until: 1 }) : plain
@@ -100,12 +97,14 @@ function promisesOf({ steps, painters, pieces }: WorkshopProblem, options: PlanO
   const share = (seconds * promises.each) / (steps.length * painters.length * pieces.length)
   return share < promises.least ? 0 : Math.min(promises.most, share)
 }
-function refuse(problem: WorkshopProblem, step: number): never {
+function refuse(problem: WorkshopProblem, steps: readonly number[]): never {
+  const [step = 0] = steps
   const name = problem.steps[step]?.name
   throw new NoSchedule(
     step,
     losing(problem, () => true)
       ? `No order keeps every window that ruins a coat: step ${step} (${name}) has no place.`
       : `Step ${step} (${name}) has no place in any order that was tried: give it more hours, hands or drying places.`,
+    { steps },
   )
 }

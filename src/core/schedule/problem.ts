@@ -76,14 +76,21 @@ export const isFirm = ({ hard, lost }: Pick<Lag, 'hard' | 'lost'>): boolean => h
 /** Whether a wait is the one minute that a step is held to, not a window that closes as it opens. */
 export const isHeld = ({ from, min, max, held }: Lag): boolean => held ?? (from === null && min === max)
 
-/** Thrown where no week can hold a step; it names the step, and says whether nobody works so long in one go. */
+/** Thrown where no week can hold a step. */
 export class NoSchedule extends Error {
+  /** every step of which that is known, the one that is named among them */
+  readonly steps: readonly number[]
+  /** whether nobody works so long in one go */
+  readonly isTooLong: boolean
+
   constructor(
     readonly step: number,
     why: string,
-    readonly isTooLong = false,
+    { steps = [step], isTooLong = false }: { steps?: readonly number[]; isTooLong?: boolean } = {},
   ) {
     super(why)
     this.name = 'NoSchedule'
+    this.steps = steps
+    this.isTooLong = isTooLong
   }
 }

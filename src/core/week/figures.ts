@@ -20,7 +20,7 @@ export const tardy = 10
 export const usualDrying = 0.2
 export const lookOver = 10
 /** Weeks are looked at so far ahead, and so much further than the work alone asks for. */
-const [leastDays, mostDays, slack] = [28, 150, 2]
+const [leastDays, mostDays, slack] = [28, 730, 2]
 /** How many days are looked at. `longest`: the longest wait, or the last promise; minutes, as the work is. */
 export function daysLooked(hands: readonly Hand[], work: number, longest: number): number {
   const perDay = hands.reduce((sum, { hours }) => sum + ((hours.to - hours.from) * hours.days.length) / 7, 0)

@@ -32,7 +32,7 @@ describe('a window that closes as it opens', () => {
     const data = dataOf([file])
     const { problem } = readWeek(data, readBench(data.bench, [], ms('08:00')), ms('08:00'), { pins })
     expect(problem.lags.map(isHeld)).toEqual([true, false])
-    const less = givingUp(problem, { step: 0, isTooLong: false })
+    const less = givingUp(problem, { steps: [0], isTooLong: false })
     expect(less?.lags).toEqual([expect.objectContaining({ min: 120, max: 120 })])
   })
 })

@@ -2,19 +2,19 @@
  * What a week is planned without where nothing can be planned with it: what a step is held to first (that it is worked in one go, where nobody works
  * so long), then windows that nobody can keep, then what its part and its piece are held to, and that they are worked in one go last. Pure.
  */
-import { losing } from '@/core/schedule/lost'
+import { isOfPartOf, losing } from '@/core/schedule/lost'
 import { isHeld, type NoSchedule, type WorkshopProblem } from '@/core/schedule/problem'
 
-/** The problem with less of it, where a step found no place; null where nothing is left that could be given up. */
+/** The problem with less of it, where steps found no place; null where nothing is left that could be given up. */
 export function givingUp(
   problem: WorkshopProblem,
-  { step, isTooLong }: Pick<NoSchedule, 'step' | 'isTooLong'>,
+  { steps: some, isTooLong }: Pick<NoSchedule, 'steps' | 'isTooLong'>,
 ): WorkshopProblem | null {
   const { steps, lags, painters } = problem
-  const part = steps[step]
-  const ofPiece = (k: number) => steps[k]?.piece === part?.piece
-  const ofPart = (k: number) => ofPiece(k) && steps[k]?.part === part?.part
-  const itself = (k: number) => k === step
+  const pieces = new Set(some.map((k) => steps[k]?.piece))
+  const ofPiece = (k: number) => pieces.has(steps[k]?.piece)
+  const ofPart = isOfPartOf(problem, some)
+  const itself = (k: number) => some.includes(k)
   const letGo = (isHis: (k: number) => boolean) => () =>
     lags.some((lag) => isHeld(lag) && isHis(lag.to)) && { ...problem, lags: lags.filter((lag) => !isHeld(lag) || !isHis(lag.to)) }
   const byAnybody = (isHis: (k: number) => boolean) => () =>

@@ -150,6 +150,34 @@ describe('a week from the studio', () => {
       expect([coat?.startMs, coat?.endMs]).toEqual([ms('19:00', 5), ms('19:20', 6)])
     }
   })
+  test('thirty pieces ahead of six hours a week: months of evenings, every step in them, windows that fall into the night missed and said', () => {
+    const evenings = { ...ada, hours: { from: 1140, to: 1260, days: [1, 3, 5] } }
+    const [dry, night] = [{ opens: [240, 240] }, { opens: [240, 240], closes: [380, 380] }] as const
+    const windowOf = (times: object) => ({ clock: 'evaporation', source: 'craft', ...times }) as PlanStep['window']
+    const files = Array.from({ length: 30 }, (_, k) => {
+      const steps = [
+        planStep(`${k} clean`, {
+          minutes: 90,
+          operation: 'clean',
+          family: null,
+          colour: null,
+          amount: null,
+          window: windowOf(dry),
+        }),
+        planStep(`${k} one`, { minutes: 60, window: windowOf(night) }),
+        planStep(`${k} two`, { minutes: 60, window: null }),
+        planStep(`${k} clear`, { minutes: 90, window: null }),
+      ]
+      return fileWith([partWith(steps, { id: `part ${k}` })], [], { id: `p${k}`, name: `p${k}` })
+    })
+    const { lines } = outlookOf(dataOf(files, { hands: [evenings] }))
+    expect([lines.length, new Set(lines.map(({ key }) => key)).size]).toEqual([120, 120])
+    expect(lines.filter(({ missed }) => missed).map(({ step }) => step?.id.replace(/\d+ /, ''))).toEqual(Array(30).fill('two'))
+    // 125 hours with the brush at six a week, and every night between two coats
+    const last = Math.max(...lines.map(({ endMs }) => endMs))
+    expect(last).toBeGreaterThan(ms('08:00') + 20 * 7 * 86_400_000)
+    expect(last).toBeLessThan(ms('08:00') + 40 * 7 * 86_400_000)
+  })
   test('after the last day on which anybody works: which step has no place, of which piece', () => {
     const data = dataOf([twoCoats('table', { name: 'Tea table' })], {
       hands: [{ ...ada, hours: { ...ada.hours, days: [] } }],
