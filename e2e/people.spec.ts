@@ -266,7 +266,26 @@ test('a helper writes clocks and notes, and neither costs nor plans: told so, an
 test('what the house goes by is told as it changes, by whom, and taken along as CSV', async ({ context }) => {
   const owner = await signedIn(context, 'Isolt', words.isolt)
   await owner.goto(`${own.address()}/house`)
+  // what it comes to stands beside it as it is typed: eight hours at 21.50, bought for three of them
   await owner.getByLabel('An hour of work, GBP').fill('21.50')
+  await expect(owner.getByText('A piece of 8 hours, bought for £64.50')).toBeVisible()
+  await expect(owner.getByText(/^That does not pay its hours: they are paid from £\d+\.\d\d on/)).toBeVisible()
+  await owner.getByLabel('How much', { exact: true }).fill('25')
+  await expect(owner.getByRole('row', { name: 'The hours, at their rate £172.00' })).toBeVisible()
+  // half typed it stays as it was
+  await owner.getByLabel('Room to haggle, %').fill('1x')
+  await owner.getByLabel('An hour of work, GBP').fill('22')
+  await expect(owner.getByText('A piece of 8 hours, bought for £64.50')).toBeVisible()
+  await owner.getByLabel('Room to haggle, %').fill('10')
+  await expect(owner.getByText('A piece of 8 hours, bought for £66.00')).toBeVisible()
+  await owner.getByLabel('An hour of work, GBP').fill('21.50')
+  // a day more, drawn
+  const sunday = owner.getByRole('group', { name: 'Days worked' }).first().getByRole('checkbox', { name: 'Sun' })
+  const sundays = owner.locator('[data-works="0"]')
+  await expect(sundays).toHaveCount(0)
+  await sunday.check()
+  await expect(sundays).toHaveCount(1)
+  await sunday.uncheck()
   await owner.getByRole('button', { name: 'Keep it' }).first().click()
   await expect.poll(() => own.ask('select from studio where hour_rate = 2150')).toHaveLength(1)
   await owner.goto(`${own.address()}/house/doors`)

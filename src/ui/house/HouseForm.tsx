@@ -1,7 +1,8 @@
 'use client'
-/** The house: what it reckons in, what it wants an hour to be worth, how it is taxed. */
+/** The house: what it reckons in, what it wants an hour to be worth, when it works; beside each what that comes to, as it is typed. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
+import { type UseFormReturn, useWatch } from 'react-hook-form'
 import type { Studio } from '@/core/house/studio'
 import { studioInput, type StudioText } from '@/core/input/house'
 import { useActions } from '@/ui/form/actions'
@@ -9,15 +10,22 @@ import { ChoiceField, pairs, TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { unitWords } from '@/words/measure'
-import { DaysField } from './DaysField'
+import { hoursWords } from '@/words/time'
 import type { HouseChoices } from './houseChoices'
+import { HourShown, type HouseTyped, WrittenShown } from './HouseShown'
 import { studioText, writingChoices } from './studioText'
+import { WorkedWeek } from './WorkedWeek'
 
 const wishWords = {
   earnedRate: 'a rate earned per hour',
   margin: 'a share of the price, in %',
   profit: 'a profit on each piece',
 } as const
+const taxWords = { none: 'none', inclusive: 'in the price shown', margin: 'on the second-hand margin' } as const
+
+type Typed = Pick<UseFormReturn<StudioText>, 'register' | 'watch'> & {
+  troubleOf: (path: keyof StudioText) => string | undefined
+}
 
 export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio: Studio }) {
   const { changeStudio } = useActions()
@@ -28,15 +36,64 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
     setKept(true)
     router.refresh()
   })
-  const { register, watch } = form
-  const currency = watch('currency')
+  const house = useAsTyped(form, defaults)
+  const hours = { from: house.worksFrom, to: house.worksTo, days: house.worksDays }
+  const typed = { register: form.register, watch: form.watch, troubleOf }
   return (
-    <form
-      onSubmit={(event) => void submit(event)}
-      onChange={() => setKept(false)}
-      noValidate
-      className="mt-5 grid grid-cols-2 gap-4 sm:grid-cols-4"
-    >
+    <form onSubmit={(event) => void submit(event)} onChange={() => setKept(false)} noValidate className="mt-6 space-y-10">
+      <Choices title="How it writes" shown={<WrittenShown house={house} />}>
+        <Written {...typed} {...{ zones, currencies }} />
+      </Choices>
+      <Choices title="What an hour is worth" shown={<HourShown house={house} />}>
+        <Worth {...typed} />
+      </Choices>
+      <Choices
+        title="When hands are on"
+        shown={<WorkedWeek field={form.register('worksDays')} trouble={troubleOf('worksDays')} hours={hours} />}
+      >
+        <TextField label="Work begins" type="time" {...form.register('worksFrom')} trouble={troubleOf('worksFrom')} />
+        <TextField
+          label={house.worksTo > 1440 ? 'Work ends, the next morning' : 'Work ends'}
+          type="time"
+          {...form.register('worksTo')}
+          trouble={troubleOf('worksTo')}
+        />
+        <p className="col-span-2">
+          <span className="figure text-5xl">{hoursWords(((hours.to - hours.from) * hours.days.length) / 60, studio)}</span>
+          <span className="ml-2 text-lg">a week</span>
+        </p>
+      </Choices>
+      <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} />
+    </form>
+  )
+}
+
+/** The house as it is typed; while something can't be read, as it was before that. */
+function useAsTyped({ control }: UseFormReturn<StudioText>, defaults: StudioText): HouseTyped {
+  const values = useWatch({ control, defaultValue: defaults })
+  const [read, setRead] = useState({ text: '', house: studioInput.parse(defaults) })
+  const text = JSON.stringify(values)
+  if (text === read.text) return read.house
+  const { data = read.house } = studioInput.safeParse(values)
+  setRead({ text, house: data })
+  return data
+}
+
+function Choices({ title, shown, children }: { title: string; shown: ReactNode; children: ReactNode }) {
+  return (
+    <fieldset className="min-w-0">
+      <legend className="title float-left mb-4 w-full border-t-2 border-ink pt-4 text-3xl">{title}</legend>
+      <div className="clear-both grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
+        <div className="grid grid-cols-2 content-start gap-4">{children}</div>
+        {shown}
+      </div>
+    </fieldset>
+  )
+}
+
+function Written({ register, troubleOf, zones, currencies }: Typed & HouseChoices) {
+  return (
+    <>
       <TextField label="The studio’s name" {...register('name')} trouble={troubleOf('name')} className="col-span-2" />
       <ChoiceField
         label="Currency"
@@ -54,48 +111,30 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
         options={zones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
         className="col-span-2"
       />
-      <TextField
-        label={`An hour of work, ${currency}`}
-        inputMode="decimal"
-        {...register('hourRate')}
-        trouble={troubleOf('hourRate')}
-      />
-      <TextField
-        label={`Overhead an hour, ${currency}`}
-        inputMode="decimal"
-        hint="Rent, booth, power."
-        {...register('overheadRate')}
-        trouble={troubleOf('overheadRate')}
-      />
-      <ChoiceField label="The wish" {...register('wishKind')} options={Object.entries(wishWords)} className="col-span-2" />
-      <TextField label="How much" inputMode="decimal" {...register('wishValue')} trouble={troubleOf('wishValue')} />
-      <TextField label="Room to haggle, %" inputMode="decimal" {...register('haggleShare')} trouble={troubleOf('haggleShare')} />
+    </>
+  )
+}
+
+function Worth({ register, watch, troubleOf }: Typed) {
+  const currency = watch('currency')
+  const figure = (label: string, name: keyof StudioText, hint?: string) => (
+    <TextField {...{ label, hint }} inputMode="decimal" {...register(name)} trouble={troubleOf(name)} />
+  )
+  return (
+    <>
+      {figure(`An hour of work, ${currency}`, 'hourRate')}
+      {figure(`Overhead an hour, ${currency}`, 'overheadRate', 'Rent, booth, power.')}
       <ChoiceField
-        label="Tax"
-        {...register('taxMode')}
-        options={[
-          ['none', 'none'],
-          ['inclusive', 'in the price shown'],
-          ['margin', 'on the second-hand margin'],
-        ]}
-        className="col-span-2"
+        label="The wish"
+        {...register('wishKind')}
+        options={Object.entries(wishWords)}
+        className="col-span-2 sm:col-span-1"
       />
-      <TextField label="Tax, %" inputMode="decimal" {...register('taxShare')} trouble={troubleOf('taxShare')} />
-      <TextField
-        label={`Ask rounds up to, ${currency}`}
-        inputMode="decimal"
-        {...register('priceStep')}
-        trouble={troubleOf('priceStep')}
-      />
-      <TextField label="Work begins" type="time" {...register('worksFrom')} trouble={troubleOf('worksFrom')} />
-      <TextField
-        label={watch('worksTo') < watch('worksFrom') ? 'Work ends, the next morning' : 'Work ends'}
-        type="time"
-        {...register('worksTo')}
-        trouble={troubleOf('worksTo')}
-      />
-      <DaysField field={register('worksDays')} trouble={troubleOf('worksDays')} />
-      <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} className="col-span-2 sm:col-span-4" />
-    </form>
+      {figure('How much', 'wishValue')}
+      {figure('Room to haggle, %', 'haggleShare')}
+      {figure(`Ask rounds up to, ${currency}`, 'priceStep')}
+      <ChoiceField label="Tax" {...register('taxMode')} options={Object.entries(taxWords)} />
+      {figure('Tax, %', 'taxShare')}
+    </>
   )
 }

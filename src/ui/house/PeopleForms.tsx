@@ -18,7 +18,7 @@ import { TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { minuteText } from '@/words/time'
-import { DaysField } from './DaysField'
+import { WorkedWeek } from './WorkedWeek'
 
 /** A form that says when what stands in it is kept. */
 function useKept() {
@@ -43,13 +43,15 @@ export function HoursForm({ person, own, usual }: { person: Person; own: Working
   })
   const { form, submit, pending, issue, troubleOf } = useEntryForm(personHoursInput, defaults, keepPersonHours, stored)
   const { register, watch } = form
+  const typed = personHoursInput.safeParse(watch()).data
+  const hours = typed ?? own ?? usual
   return (
     <form
       onSubmit={(event) => void submit(event)}
       onChange={changed}
       noValidate
       aria-label={`When ${person.name} works`}
-      className="grid grid-cols-2 items-end gap-4 border-b border-line py-4 sm:grid-cols-4"
+      className="grid grid-cols-2 items-start gap-4 border-b border-line py-4 sm:grid-cols-4"
     >
       <label className="col-span-2 flex min-h-12 items-center gap-3 text-lg font-semibold sm:col-span-4">
         <input type="checkbox" {...register('own')} className="size-6 accent-now" />
@@ -64,7 +66,9 @@ export function HoursForm({ person, own, usual }: { person: Person; own: Working
             {...register('to')}
             trouble={troubleOf('to')}
           />
-          <DaysField field={register('days')} trouble={troubleOf('days')} />
+          <div className="col-span-2">
+            <WorkedWeek field={register('days')} trouble={troubleOf('days')} hours={hours} />
+          </div>
         </>
       )}
       <FormFoot {...{ issue, pending }} words="Keep the hours" kept={kept && 'Kept.'} className="col-span-2 sm:col-span-4" />

@@ -28,7 +28,10 @@ export function PartProgress(props: PartProps & { snagOn: SnagOn | null }) {
   const card = journey.ending ? null : currentCard(props, around)
   const current = card?.step
   return (
-    <section aria-labelledby={`part-${facts.id}`} className="grid gap-x-8 gap-y-4 border-t-2 border-ink pt-5 sm:grid-cols-[13rem_1fr]">
+    <section
+      aria-labelledby={`part-${facts.id}`}
+      className="grid gap-x-8 gap-y-4 border-t-2 border-ink pt-5 sm:grid-cols-[13rem_1fr]"
+    >
       <div className="flex items-start gap-4 sm:block">
         <SectionHere model={card?.section ?? sectionOf(part)} className="w-28 shrink-0 sm:w-full" />
         <p className="text-soft sm:mt-3">
