@@ -1,7 +1,9 @@
 import { expect, test } from 'vitest'
-import { exampleOf, type Terms } from './example'
+import type { PricingTerms } from '@/core/piece/ledger'
+import { usualPricing } from '@/core/price/pricing'
+import { exampleOf } from './example'
 
-const terms: Terms = {
+const terms: PricingTerms = {
   ...{ hourRate: 1800, overheadRate: 160, taxMode: 'none', taxShare: 0, haggle: 0.1, step: 500 },
   wish: { earnedRate: 2200 },
 }
@@ -18,12 +20,16 @@ test('eight hours at 18.00, bought for three of them: what brings the wish, what
   ])
 })
 test('tax in the price: a sixth of it at a fifth; on the margin only of what it brings above its buying', () => {
-  const taxOf = (taxMode: Terms['taxMode']) =>
+  const taxOf = (taxMode: PricingTerms['taxMode']) =>
     exampleOf({ ...terms, taxMode, taxShare: 0.2 }).asked?.shares.find(({ kind }) => kind === 'tax')?.amount
   // 242.80 must be left: 291.36 with the tax, asked 325.00, a sixth of that
   expect(taxOf('inclusive')).toBe(5417)
   // 54.00 untaxed, and 188.80 to be left of the rest: 280.56, asked 315.00, a sixth of 261.00
   expect(taxOf('margin')).toBe(4350)
+})
+test('overhead by the house’s rule: two days of 9.00 in place of the hours', () => {
+  const pricing = { ...usualPricing, overheadPer: 'day', overheadDay: 900 } as const
+  expect(exampleOf({ ...terms, pricing }).asked?.shares[1]).toEqual({ kind: 'overhead', amount: 1800 })
 })
 test('a wish that is more than any price leaves none', () => {
   expect(exampleOf({ ...terms, wish: { margin: 1 } }).asked).toBeNull()

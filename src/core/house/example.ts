@@ -1,20 +1,14 @@
-/** What the house's terms come to, by one piece: eight hours in it, bought for what three of them are worth. Money in minor units; pure. */
+/** What the house's terms come to, by one piece: eight hours in it, over two days, bought for what three of them are worth. Money in minor units; pure. */
 import { roundMoney } from '@/core/measure/money'
-import { type Price, priceFor, PriceImpossible, type Tax, type Wish } from '@/core/price/priceFor'
+import { type PricingTerms, taxFor } from '@/core/piece/ledger'
+import { type Price, priceFor, PriceImpossible } from '@/core/price/priceFor'
+import { overheadOf, usualPricing } from '@/core/price/pricing'
 import { type PriceShare, sharesOf } from '@/core/price/ways'
 
 const hours = 8
+const days = 2
 const boughtHours = 3
 
-export interface Terms {
-  hourRate: number
-  overheadRate: number
-  taxMode: Tax['mode']
-  taxShare: number
-  wish: Wish
-  haggle: number
-  step: number
-}
 export interface Example {
   hours: number
   bought: number
@@ -22,14 +16,17 @@ export interface Example {
   asked: { price: Price; shares: PriceShare[] } | null
 }
 
-export function exampleOf({ hourRate, overheadRate, taxMode, taxShare, wish, haggle, step }: Terms): Example {
+export function exampleOf(terms: PricingTerms): Example {
+  const { hourRate, overheadRate, wish, haggle, step, pricing = usualPricing } = terms
   const bought = roundMoney(boughtHours * hourRate)
   const costs = [
     { kind: 'bought', amount: bought },
-    { kind: 'overhead', amount: roundMoney(hours * overheadRate) },
+    {
+      kind: 'overhead',
+      amount: overheadOf(overheadRate, pricing, { hours, days, labour: roundMoney(hours * hourRate), material: 0 }),
+    },
   ]
-  const tax: Tax = taxMode === 'none' ? { mode: 'none' } : { mode: taxMode, share: taxShare, bought }
-  const sold = { channel: { feeShare: 0, feeFixed: 0 }, tax, hours, rate: hourRate }
+  const sold = { channel: { feeShare: 0, feeFixed: 0 }, tax: taxFor(terms, bought), hours, rate: hourRate }
   try {
     const price = priceFor({ ...sold, costs, wish, haggle, step })
     return { hours, bought, asked: { price, shares: sharesOf(price.ask, costs, sold).shares } }

@@ -23,7 +23,7 @@ export function goOnFrom(search: Search, from: WorkshopSchedule): readonly numbe
   const laid = [search.fine, search.coarse].map((grain) => {
     const begun = [Infinity, 0].map((isNew) => rowOf(search, grain, { from, isNew }))
     grain.layout.stayAsIn(from)
-    const rows = [...begun, ...begun.flatMap((row) => [givenWay(search, grain, { row, from }) ?? row])]
+    const rows = [...begun, ...begun.map((row) => givenWay(search, grain, { row, from }) ?? row)]
     const stays = rows.map((row) => ({ row, worth: take(layInRow(grain, row)) }))
     grain.layout.stayAsIn(null)
     begun.forEach((row) => take(layInRow(grain, row)))

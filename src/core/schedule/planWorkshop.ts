@@ -46,15 +46,18 @@ const hopeless = 0.3
 export function planWorkshop(problem: WorkshopProblem, options: PlanOptions): PlannedWeek {
   for (let asked = problem; ;)
     try {
-      return planWithoutRuin(asked, options)
+      return planWithoutRuin(asked, options, { isHasty: options.from !== undefined })
     } catch (trouble) {
       const less = trouble instanceof NoSchedule ? (losingParts(asked, trouble.steps) ?? losing(asked, () => true)) : null
       if (!less) throw trouble
       asked = less
     }
 }
-/** The same, and throws where a window that ruins a coat can be kept by no order, unless it is over already or known to be lost. */
-export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions): PlannedWeek {
+/**
+ * The same, and throws where a window that ruins a coat can be kept by no order, unless it is over already or known to be lost; `isHasty`: where
+ * none is at hand, without a search for one.
+ */
+export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions, { isHasty = false } = {}): PlannedWeek {
   const problem = losingWhatIsOver(asked)
   const search = new Search(problem, options)
   const alone = hopelessAlone(search)
@@ -68,8 +71,7 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions): P
     searchChains(search, search.spent(), sought)
   } else {
     const failed = searchRules(search)
-    // something happened, and this can't be kept any more: that is the first answer
-    if (failed !== null && from && losing(problem, () => true)) refuse(problem, [failed])
+    if (isHasty && failed !== null && losing(problem, () => true)) refuse(problem, [failed])
     tryEveryRow(search, search.coarse, few)
     // where no window is wide the fine chains are the whole ones
     if (chainsIn(search.fine) > chainsIn(search.coarse)) tryEveryRow(search, search.fine, few)

@@ -44,7 +44,7 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
       <Choices title="How it writes" shown={<WrittenShown house={house} />}>
         <Written {...typed} {...{ zones, currencies }} />
       </Choices>
-      <Choices title="What an hour is worth" shown={<HourShown house={house} />}>
+      <Choices title="What an hour is worth" shown={<HourShown house={house} pricing={studio.pricing} />}>
         <Worth {...typed} />
       </Choices>
       <Choices

@@ -7,6 +7,7 @@ import { formatAmount } from '@/core/measure/amount'
 import { formatLength } from '@/core/measure/length'
 import { formatMoney } from '@/core/measure/money'
 import { dayOf } from '@/core/measure/time'
+import type { Pricing } from '@/core/price/pricing'
 import { SawnBoard, SawnRows } from '@/ui/money/SawnBoard'
 import { useBeat } from '@/ui/time/now'
 import { shareWords } from '@/words/piece'
@@ -34,11 +35,11 @@ export function WrittenShown({ house }: { house: HouseTyped }) {
 }
 
 /** A piece of eight hours, and where what is asked for it goes. */
-export function HourShown({ house }: { house: HouseTyped }) {
+export function HourShown({ house, pricing }: { house: HouseTyped; pricing: Pricing }) {
   const { wishKind, wishValue, haggleShare, priceStep, ...rates } = house
   const wish =
     wishKind === 'margin' ? { margin: wishValue } : wishKind === 'profit' ? { profit: wishValue } : { earnedRate: wishValue }
-  const { hours, bought, asked } = exampleOf({ ...rates, wish, haggle: haggleShare, step: priceStep })
+  const { hours, bought, asked } = exampleOf({ ...rates, wish, haggle: haggleShare, step: priceStep, pricing })
   const money = (minor: number) => formatMoney(minor, house)
   return (
     <figure>
