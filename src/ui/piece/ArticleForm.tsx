@@ -62,7 +62,7 @@ export function ArticleForm({ article, choose, change, all, setAll }: Props) {
         ))}
       </div>
       {article && (
-        <div className="grid items-center gap-x-10 gap-y-4 border-y border-line py-4 md:grid-cols-2">
+        <div className="grid items-center gap-x-10 gap-y-4 border-t border-line py-4 md:grid-cols-2">
           <ArticleDrawing
             words={getArticle(article.code).words}
             front={getArticle(article.code).front(article.facts)}

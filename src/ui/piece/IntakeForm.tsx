@@ -84,7 +84,7 @@ export function IntakeForm({ method, looks }: { method: HouseMethod; looks: read
           all={form.watch('parts')[0] ?? newPart(null, house)}
           setAll={setAll}
         />
-        <div className={article ? 'mt-2' : 'mt-6 space-y-8'}>
+        <div className={article ? 'border-b border-line' : 'mt-6 space-y-8'}>
           {parts.fields.map((field, index) => (
             <PartShell key={field.key} isShut={article !== null && !form.formState.errors.parts?.[index]} part={field}>
               <PartFields
