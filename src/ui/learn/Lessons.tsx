@@ -5,6 +5,7 @@ import type { Instant } from '@/core/measure/named'
 import { timesWords } from '@/words/measure'
 import { capital } from '@/words/text'
 import { dateWords, spanWords, type Wall } from '@/words/time'
+import { DriesBeside } from './DriesBeside'
 import { TakeUp } from './TakeUp'
 
 export interface LessonLine {
@@ -53,7 +54,7 @@ export function Lessons({
           const same = inForce && Math.abs(inForce.p50 - p50) < 0.005 && Math.abs(inForce.p80 - p80) < 0.005
           return (
             <li key={family} className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-line py-3">
-              <div>
+              <div className="min-w-0 grow">
                 <strong className="text-lg">{capital(getFamily(family).words)}</strong>
                 <p>
                   The label says {rangeWords(label[0], label[1])}. Seen {count === 1 ? 'once' : `${count} times`}: usually{' '}
@@ -65,6 +66,12 @@ export function Lessons({
                     : 'In force: the label.'}{' '}
                   {!same && `It would open after ${rangeWords(label[0] * p50, label[1] * p80)} at 21 °C and 50 %.`}
                 </p>
+                <DriesBeside
+                  lines={[
+                    { words: 'the label', opens: label },
+                    { words: 'here', opens: [label[0] * p50, label[1] * p80] },
+                  ]}
+                />
               </div>
               <TakeUp family={family} canTake={!same} isEnough={count >= enough} isTaken={inForce !== undefined} />
             </li>
