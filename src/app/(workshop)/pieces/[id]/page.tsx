@@ -32,7 +32,7 @@ import { stageWords } from '@/words/piece'
 import { dateWords, dayDateWords, hoursWords } from '@/words/time'
 
 /** the story has the rest */
-const lastLines = 10
+const lastLines = 8
 
 type Params = { params: Promise<{ id: string }> }
 
