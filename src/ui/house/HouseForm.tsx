@@ -37,14 +37,14 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
     router.refresh()
   })
   const house = useAsTyped(form, defaults)
-  const hours = { from: house.worksFrom, to: house.worksTo, days: house.worksDays }
+  const hours = house ? { from: house.worksFrom, to: house.worksTo, days: house.worksDays } : studio.hours
   const typed = { register: form.register, watch: form.watch, troubleOf }
   return (
     <form onSubmit={(event) => void submit(event)} onChange={() => setKept(false)} noValidate className="mt-6 space-y-10">
-      <Choices title="How it writes" shown={<WrittenShown house={house} />}>
+      <Choices title="How it writes" shown={house && <WrittenShown house={house} />}>
         <Written {...typed} {...{ zones, currencies }} />
       </Choices>
-      <Choices title="What an hour is worth" shown={<HourShown house={house} pricing={studio.pricing} />}>
+      <Choices title="What an hour is worth" shown={house && <HourShown house={house} pricing={studio.pricing} />}>
         <Worth {...typed} />
       </Choices>
       <Choices
@@ -53,7 +53,7 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
       >
         <TextField label="Work begins" type="time" {...form.register('worksFrom')} trouble={troubleOf('worksFrom')} />
         <TextField
-          label={house.worksTo > 1440 ? 'Work ends, the next morning' : 'Work ends'}
+          label={hours.to > 1440 ? 'Work ends, the next morning' : 'Work ends'}
           type="time"
           {...form.register('worksTo')}
           trouble={troubleOf('worksTo')}
@@ -68,10 +68,10 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
   )
 }
 
-/** The house as it is typed; while something can't be read, as it was before that. */
-function useAsTyped({ control }: UseFormReturn<StudioText>, defaults: StudioText): HouseTyped {
+/** The house as it is typed; while something can't be read, as it was before that. Null as long as nothing could be. */
+function useAsTyped({ control }: UseFormReturn<StudioText>, defaults: StudioText): HouseTyped | null {
   const values = useWatch({ control, defaultValue: defaults })
-  const [read, setRead] = useState({ text: '', house: studioInput.parse(defaults) })
+  const [read, setRead] = useState<{ text: string; house: HouseTyped | null }>({ text: '', house: null })
   const text = JSON.stringify(values)
   if (text === read.text) return read.house
   const { data = read.house } = studioInput.safeParse(values)
