@@ -40,6 +40,12 @@ export const minuteOfDayText = z
   .transform((text) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3)))
   .refine((minutes) => minutes <= 1440, 'Write a time like 09:00.')
 
+/** Two times as they are typed, as one stretch; null where they can't be read, or are shorter than `shortest`. */
+export function stretchTyped(from: string, to: string, shortest = shortestDay): ReturnType<typeof stretchOf> {
+  const [begins, ends] = [minuteOfDayText.safeParse(from), minuteOfDayText.safeParse(to)]
+  return begins.success && ends.success ? stretchOf(begins.data, ends.data, shortest) : null
+}
+
 /** Days of the week, 0 for Sunday, as a form names them. */
 export const workedDays = z
   .array(z.enum(['0', '1', '2', '3', '4', '5', '6']).transform(Number))

@@ -4,7 +4,7 @@ import { daysBetween, isDay } from '@/core/measure/time'
 import { stretchOf } from '@/core/measure/workingHours'
 import { chosen } from './entry'
 import { figure, id, words } from './fields'
-import { minuteOfDayText, shortestDay, tooShortADay, workedDays } from './house'
+import { minuteOfDayText, shortestDay, stretchTyped, tooShortADay, workedDays } from './house'
 
 const side = z.union([z.literal(1), z.literal(2)]).nullable()
 /** ms since 1970, of the years that are believed */
@@ -45,8 +45,7 @@ export const otherDayInput = z
   })
   .transform(({ kind, from, to, ...rest }, context) => {
     if (kind !== 'hours') return { ...rest, hours: kind === 'usual' ? ('usual' as const) : null }
-    const [begins, ends] = [minuteOfDayText.safeParse(from), minuteOfDayText.safeParse(to)]
-    const hours = begins.success && ends.success ? stretchOf(begins.data, ends.data, shortest) : null
+    const hours = stretchTyped(from, to, shortest)
     if (hours) return { ...rest, hours }
     context.addIssue({ code: 'custom', path: ['to'], message: 'Times like 09:00 to 17:30; a night is no longer than 14 hours.' })
     return z.NEVER

@@ -5,7 +5,7 @@ import type { Entry } from '@/core/log/entry'
 import type { PlanStep } from '@/core/piece/piece'
 import { checkWeek } from '@/core/schedule/check'
 import { entry, fileWith, ms, partWith, planStep } from '@/core/testing/piece'
-import { ask, dataOf } from '@/core/testing/studioWeek'
+import { ada, ask, dataOf } from '@/core/testing/studioWeek'
 import { answerWeek, type WeekAsk, type WeekOutlook } from './ask'
 import type { Hand } from './hands'
 import type { Pin } from './place'
@@ -28,14 +28,32 @@ const otherDay = fc.record({
 })
 const pin = fc.record({ which: fc.nat(40), at: fc.option(fc.integer({ min: -2000, max: 9000 })), personId: who })
 const step = fc.record({
-  minutes: fc.integer({ min: 1, max: 200 }),
+  minutes: fc.integer({ min: 1, max: 700 }),
   opens: fc.option(fc.integer({ min: 0, max: 900 })),
-  lasts: fc.option(fc.integer({ min: 1, max: 400 })),
+  lasts: fc.option(fc.integer({ min: 1, max: 900 })),
   wet: fc.boolean(),
   // how it stands: behind, running, or ahead
   ago: fc.option(fc.integer({ min: 1, max: 900 })),
 })
 const parts = fc.array(fc.array(step, { minLength: 1, maxLength: 5 }), { minLength: 1, maxLength: 3 })
+
+/** Each window falls into the night after a day that is too short for it, but the last. */
+const nightsBetween = [
+  [361, 111, false],
+  [1, 231, false],
+  [251, 231, true],
+  [1, 471, false],
+  [1, null, false],
+] as const
+const inNights = nightsBetween.map(([minutes, opens, wet]) => ({
+  minutes,
+  opens,
+  wet,
+  lasts: opens === null ? null : 5,
+  ago: null,
+}))
+
+const nineToFive = { ...ada.hours, days: [...ada.hours.days] }
 
 type DrawnStep = typeof step extends fc.Arbitrary<infer S> ? S : never
 function planned(id: string, { minutes, opens, lasts, wet }: DrawnStep): PlanStep {
@@ -109,5 +127,5 @@ test('whoever works whenever, whatever is held, runs or dries: every step ahead 
         outlookAt({ from: outlook.kept, nowMs: nowMs + 60 * minute })
       },
     ),
-    { numRuns: 40 },
+    { numRuns: 60, examples: [[[[inNights]], [nineToFive, nineToFive], [], [], 'UTC', null, 7]] },
   ))

@@ -1,13 +1,11 @@
-import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { readBench } from '@/core/bench/benchData'
 import type { PlanStep } from '@/core/piece/piece'
-import { checkWeek } from '@/core/schedule/check'
 import { at, entry, fileWith, ms, onStep, partWith, planStep } from '@/core/testing/piece'
 import { ada, ask, ben, clock, dataOf, outlookOf, said, twoCoats } from '@/core/testing/studioWeek'
 import { answerWeek, type WeekAsk } from './ask'
 import type { Hand, OtherDay } from './hands'
-import { goingOn, planWeek } from './planWeek'
+import { goingOn } from './planWeek'
 import { isSupposed, readWeek, type WeekData } from './weekData'
 
 describe('a week from the studio', () => {
@@ -206,66 +204,4 @@ describe('a week from the studio', () => {
       '10T12:10',
     ])
   })
-})
-
-const within5 = (opens: number) => ({ opens, closes: 5 })
-/** Each window falls into the night after a day that is too short for it, but the last. */
-const nightsBetween = [
-  { minutes: 361, window: within5(111), wet: false },
-  { minutes: 1, window: within5(231), wet: false },
-  { minutes: 251, window: within5(231), wet: true },
-  { minutes: 1, window: within5(471), wet: false },
-  { minutes: 1, window: null, wet: false },
-]
-test('whatever is ahead, whoever works: the week may be worked, and every step of it stands there once', () => {
-  const step = fc.record({
-    minutes: fc.integer({ min: 1, max: 700 }),
-    window: fc.option(
-      fc.record({ opens: fc.integer({ min: 0, max: 900 }), closes: fc.option(fc.integer({ min: 5, max: 900 })) }),
-    ),
-    wet: fc.boolean(),
-  })
-  fc.assert(
-    fc.property(
-      fc.array(fc.array(fc.array(step, { maxLength: 5 }), { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 4 }),
-      fc.integer(),
-      (pieces, seed) => {
-        let count = 0
-        const files = pieces.map((parts, p) =>
-          fileWith(
-            parts.map((steps, q) =>
-              partWith(
-                steps.map(({ minutes, window, wet }): PlanStep => {
-                  count += 1
-                  return planStep(`s${count}`, {
-                    minutes,
-                    ...(wet ? {} : { operation: 'clean', family: null, colour: null, amount: null }),
-                    window: window && {
-                      clock: 'evaporation',
-                      opens: [window.opens, window.opens],
-                      ...(window.closes !== null && {
-                        closes: [window.opens + window.closes, window.opens + window.closes] as [number, number],
-                      }),
-                      source: 'craft',
-                    },
-                  })
-                }),
-                { id: `p${p} ${q}` },
-              ),
-            ),
-            [],
-            { id: `p${p}`, name: `p${p}` },
-          ),
-        )
-        const data = dataOf(files, { hands: [ada, ben] })
-        const workshop = readWeek(data, readBench(data.bench, [], ms('08:00')), ms('08:00'))
-        const week = planWeek(workshop, { seed, rounds: 30 })
-        expect(checkWeek(workshop.problem, week.schedule).faults).toEqual([])
-        expect(week.lines.flatMap(({ step: own }) => own?.id ?? []).sort()).toEqual(
-          files.flatMap(({ parts }) => parts.flatMap(({ plan }) => plan?.steps.map(({ id }) => id) ?? [])).sort(),
-        )
-      },
-    ),
-    { numRuns: 60, examples: [[[[nightsBetween, []]], 7]] },
-  )
 })

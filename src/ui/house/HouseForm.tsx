@@ -14,7 +14,7 @@ import { hoursWords } from '@/words/time'
 import type { HouseChoices } from './houseChoices'
 import { HourShown, type HouseTyped, WrittenShown } from './HouseShown'
 import { studioText, writingChoices } from './studioText'
-import { WorkedWeek } from './WorkedWeek'
+import { hoursTyped, WorkedWeek } from './WorkedWeek'
 
 const wishWords = {
   earnedRate: 'a rate earned per hour',
@@ -37,7 +37,7 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
     router.refresh()
   })
   const house = useAsTyped(form, defaults)
-  const hours = house ? { from: house.worksFrom, to: house.worksTo, days: house.worksDays } : studio.hours
+  const hours = hoursTyped(...form.watch(['worksFrom', 'worksTo', 'worksDays']), studio.hours)
   const typed = { register: form.register, watch: form.watch, troubleOf }
   return (
     <form onSubmit={(event) => void submit(event)} onChange={() => setKept(false)} noValidate className="mt-6 space-y-10">
@@ -59,8 +59,8 @@ export function HouseForm({ studio, zones, currencies }: HouseChoices & { studio
           trouble={troubleOf('worksTo')}
         />
         <p className="col-span-2">
-          <span className="figure text-5xl">{hoursWords(((hours.to - hours.from) * hours.days.length) / 60, studio)}</span>
-          <span className="ml-2 text-lg">a week</span>
+          <span className="figure text-5xl">{hoursWords(((hours.to - hours.from) * hours.days.length) / 60, studio)}</span>{' '}
+          <span className="ml-1 text-lg">a week</span>
         </p>
       </Choices>
       <FormFoot {...{ issue, pending }} words="Keep it" kept={kept && 'Kept.'} />

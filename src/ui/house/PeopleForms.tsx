@@ -18,7 +18,7 @@ import { TextField } from '@/ui/form/Field'
 import { FormFoot } from '@/ui/form/FormFoot'
 import { useEntryForm } from '@/ui/form/useEntryForm'
 import { minuteText } from '@/words/time'
-import { WorkedWeek } from './WorkedWeek'
+import { hoursTyped, WorkedWeek } from './WorkedWeek'
 
 /** A form that says when what stands in it is kept. */
 function useKept() {
@@ -43,8 +43,7 @@ export function HoursForm({ person, own, usual }: { person: Person; own: Working
   })
   const { form, submit, pending, issue, troubleOf } = useEntryForm(personHoursInput, defaults, keepPersonHours, stored)
   const { register, watch } = form
-  const typed = personHoursInput.safeParse(watch()).data
-  const hours = typed ?? own ?? usual
+  const hours = hoursTyped(...watch(['from', 'to', 'days']), usual)
   return (
     <form
       onSubmit={(event) => void submit(event)}
@@ -61,7 +60,7 @@ export function HoursForm({ person, own, usual }: { person: Person; own: Working
         <>
           <TextField label="Begins" type="time" {...register('from')} trouble={troubleOf('from')} />
           <TextField
-            label={watch('to') < watch('from') ? 'Ends, the next morning' : 'Ends'}
+            label={hours.to > 1440 ? 'Ends, the next morning' : 'Ends'}
             type="time"
             {...register('to')}
             trouble={troubleOf('to')}

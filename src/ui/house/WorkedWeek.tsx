@@ -1,9 +1,16 @@
 /** The week as hands are on it: its days to be ticked, a stroke a day from when work begins until it ends; a night runs on into the next morning. */
 import type { UseFormRegisterReturn } from 'react-hook-form'
+import { stretchTyped } from '@/core/input/house'
 import type { WorkingHours } from '@/core/measure/workingHours'
 import { Trouble } from '@/ui/form/Field'
 import { useHouse } from '@/ui/form/house'
 import { minuteWords } from '@/words/time'
+
+/** The hours as they are typed: while the times can't be read the usual ones, on the days that are ticked. */
+export const hoursTyped = (from: string, to: string, days: readonly string[], usual: WorkingHours): WorkingHours => ({
+  ...(stretchTyped(from, to) ?? { from: usual.from, to: usual.to }),
+  days: days.map(Number),
+})
 
 /** Monday first, by the number a date gives its day. */
 const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].map((words, k) => ({ code: (k + 1) % 7, words }))
