@@ -210,7 +210,8 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
   // another one is bought
   await page.goto('/shelf')
   const kelp = page.getByRole('listitem').filter({ hasText: /^Kelp Jar/ })
-  // a double tap opens it and does not close it again
+  // a double tap opens what it opens and does not close it again
+  await kelp.getByRole('button', { name: /^Kelp Jar/ }).dblclick()
   await kelp.getByRole('button', { name: /^Another tin of/ }).dblclick()
   await kelp.getByLabel('Stamped on it').fill('8080')
   await kelp.getByRole('button', { name: 'Put it on the shelf' }).click()
@@ -245,6 +246,7 @@ test('a mix is made up at its step, its coats are taken from it, and the tin on 
   await sheet.getByRole('button', { name: 'All well, write it down' }).click()
   await expect(page.locator('ol').getByText(/50 ml .*from a mix/)).toBeVisible()
   await page.goto('/shelf')
+  await kelp.getByRole('button', { name: /^Kelp Jar/ }).click()
   await expect(kelp.getByRole('listitem').filter({ hasText: 'Tin 8080' })).toContainText('940 ml left')
   // the old one is thrown away
   await kelp.getByRole('button', { name: /^It is empty: Tin 0932/ }).click()

@@ -153,5 +153,6 @@ test('what one is changes what is seen at once', async ({ browser }) => {
   const seen = await joss.newPage()
   await seen.goto(`${own.address()}/sign-in?to=/shelf`)
   await seen.getByRole('button', { name: /Joss/ }).click()
-  await expect(seen.getByText(/£.* a coat of 1 m²/).first()).toBeVisible()
+  await seen.getByRole('button', { name: /^Barley Lamp/ }).click()
+  await expect(seen.getByText(/£.* a coat of 1 m²/)).toBeVisible()
 })

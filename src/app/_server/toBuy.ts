@@ -1,10 +1,12 @@
 /** What has to be bought for all planned pieces: what they still take, what stands on the shelf, in what it is sold. */
 import 'server-only'
+import type { FamilyCode } from '@/core/craft/families'
 import { shines } from '@/core/craft/sheen'
 import { takeOf, takesBy } from '@/core/learn/takes'
 import { latelyOr, makeLately } from '@/core/measure/kept'
 import type { StudioId } from '@/core/measure/named'
 import { needsOf, type PiecesNeed } from '@/core/piece/needs'
+import { takenAhead } from '@/core/stock/ahead'
 import { type Need, type Offer, type ToBuy, toBuy } from '@/core/stock/buy'
 import { labelledTins, type Product, type ShelfLot, shelfOf } from '@/core/stock/product'
 import { listOpenPieces } from '@/db/piece'
@@ -44,6 +46,15 @@ function offersFor({ family, hex, sheen }: Need, products: readonly Product[], l
     }
   return [...offers.values()]
 }
+/** What all planned pieces still take, what stands on the shelf, and what coats took here lately. */
+async function readNeeds(client: Client, studioId: StudioId, nowMs: number) {
+  const files = await readPieceFiles(client, await listOpenPieces(client))
+  const [products, lots] = [await listProducts(client), await listLots(client)]
+  const week = await findWeek(client)
+  const takes = await loadTakes(client, studioId, nowMs)
+  const needs = needsOf(files, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])), labelledTins(products))
+  return { needs, products, lots, takeOf: (family: FamilyCode) => takeOf(takes, family) }
+}
 export interface Shopping {
   lines: ToBuy<PiecesNeed, ShopOffer>[]
   readAt: string
@@ -52,17 +63,15 @@ export interface Shopping {
 export async function loadToBuy(share: number): Promise<Shopping> {
   const nowMs = Date.now()
   return readStudio(async (client, studioId) => {
-    const files = await readPieceFiles(client, await listOpenPieces(client))
-    const [products, lots] = [await listProducts(client), await listLots(client)]
-    const week = await findWeek(client)
-    const takes = await loadTakes(client, studioId, nowMs)
-    const needs = needsOf(files, new Map(week?.lines.map(({ stepId, at }) => [stepId, at])), labelledTins(products))
-    const lines = toBuy(needs, {
-      shelf: shelfOf(products, lots),
-      offersFor: (need) => offersFor(need, products, lots),
-      takeOf: (family) => takeOf(takes, family),
-      share,
-    })
+    const { needs, products, lots, ...rest } = await readNeeds(client, studioId, nowMs)
+    const shelf = shelfOf(products, lots)
+    const lines = toBuy(needs, { ...rest, shelf, share, offersFor: (need) => offersFor(need, products, lots) })
     return { lines, readAt: new Date(nowMs).toISOString() }
   })
 }
+/** The shelf, and what the plans ahead take of it in so many of such jobs at most. */
+export const loadShelf = (share: number) =>
+  readStudio(async (client, studioId, nowMs) => {
+    const { needs, products, lots, ...rest } = await readNeeds(client, studioId, nowMs)
+    return { products, lots, ahead: takenAhead(needs, { ...rest, products, lots, share }) }
+  })

@@ -11,6 +11,11 @@ import { randomFrom } from '@/core/measure/random'
 import { mostAskedFirst, serve, type Shelf } from '@/core/plan/amounts'
 import { quantile, shareWithin } from '@/core/price/spread'
 
+/** How sure it is to be that there is enough: in so many of such jobs. */
+export const chances = { half: 0.5, most: 0.8, all: 0.95 } as const
+export type Chance = keyof typeof chances
+export const usualChance: Chance = 'most'
+
 /** What coats ahead take of a product: each by itself, at the middle. */
 export interface Need {
   family: FamilyCode
@@ -117,43 +122,63 @@ export function cheapestTins<O extends Offer>(amount: number, offers: readonly O
   return counts.flatMap((count, index) => (count > 0 ? [{ offer: sold[index] as O, count }] : []))
 }
 
-export interface ToBuy<N extends Need = Need, O extends Offer = Offer> {
+/** Of which thing on the shelf, by its place there, how much serves a need. */
+interface ServedOf {
+  index: number
+  amount: number
+}
+export interface ServedNeed<N extends Need = Need> {
   need: N
   /** what is wanted, at the chance that was asked for; what stands there for it; what is short */
   wanted: number
   there: number
   short: number
+  of: ServedOf[]
+}
+interface Taking {
+  shelf: Shelf
+  takeOf: (family: FamilyCode) => Take
+  /** in how many of such jobs it is to be enough */
+  share: number
+}
+/** What stands there for each need, in their order; what has its own colour is served by that colour alone, its own sheen by that, the rest by what is left. */
+export function serveNeeds<N extends Need>(needs: readonly N[], { shelf, takeOf, share }: Taking): ServedNeed<N>[] {
+  const left = shelf.map(({ amount }) => amount)
+  const served = new Map(
+    mostAskedFirst(needs).map((need) => {
+      const before = [...left]
+      const wanted = enoughFor(need.uses, share, takeOf(need.family))
+      const there = serve(shelf, left, need, wanted)
+      // a hair of what was summed is nothing
+      const short = Math.max(0, Math.ceil(wanted - there - 1e-9))
+      const of = before
+        .map((amount, index) => ({ index, amount: amount - (left[index] as number) }))
+        .filter(({ amount }) => amount > 0)
+      return [need, { need, wanted, there, short, of }] as const
+    }),
+  )
+  return needs.map((need) => served.get(need) as ServedNeed<N>)
+}
+
+export interface ToBuy<N extends Need = Need, O extends Offer = Offer> extends Omit<ServedNeed<N>, 'of'> {
   /** null where nobody knows in what it is sold */
   tins: Tins<O>[] | null
   cost: number
   /** the chance that what stands there and what is bought are enough */
   enough: number
 }
-interface Around<O extends Offer> {
-  shelf: Shelf
-  offersFor: (need: Need) => readonly O[]
-  takeOf: (family: FamilyCode) => Take
-  /** in how many of such jobs it is to be enough */
-  share: number
-}
-/** All that is needed, with what is short; what has its own colour is served by that colour alone, its own sheen by that, the rest by what is left. */
+/** All that is needed, with what is short and in which tins it is bought. */
 export function toBuy<N extends Need, O extends Offer>(
   needs: readonly N[],
-  { shelf, offersFor, takeOf, share }: Around<O>,
+  { offersFor, ...taking }: Taking & { offersFor: (need: Need) => readonly O[] },
 ): ToBuy<N, O>[] {
-  const left = shelf.map(({ amount }) => amount)
-  const lines = new Map(
-    mostAskedFirst(needs).map((need) => {
-      const take = takeOf(need.family)
-      const wanted = enoughFor(need.uses, share, take)
-      const there = serve(shelf, left, need, wanted)
-      // a hair of what was summed is nothing
-      const short = Math.max(0, Math.ceil(wanted - there - 1e-9))
-      const tins = cheapestTins(short, offersFor(need))
-      const bought = (tins ?? []).reduce((sum, { offer, count }) => sum + offer.size * count, 0)
-      const cost = (tins ?? []).reduce((sum, { offer, count }) => sum + offer.price * count, 0)
-      return [need, { need, wanted, there, short, tins, cost, enough: chanceEnough(need.uses, there + bought, take) }] as const
-    }),
-  )
-  return needs.map((need) => lines.get(need) as ToBuy<N, O>)
+  return serveNeeds(needs, taking).map(({ need, wanted, there, short }) => {
+    const tins = cheapestTins(short, offersFor(need))
+    const bought = (tins ?? []).reduce((sum, { offer, count }) => sum + offer.size * count, 0)
+    const cost = (tins ?? []).reduce((sum, { offer, count }) => sum + offer.price * count, 0)
+    return {
+      ...{ need, wanted, there, short, tins, cost },
+      enough: chanceEnough(need.uses, there + bought, taking.takeOf(need.family)),
+    }
+  })
 }

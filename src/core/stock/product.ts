@@ -60,20 +60,21 @@ export function productFor(
   )
 }
 
-/** What is left in all tins together, by family and colour. */
-export function shelfOf(products: readonly Product[], lots: readonly ShelfLot[]): Shelf {
+/** What is left in all tins of each product together. */
+export function stockOf(products: readonly Product[], lots: readonly ShelfLot[]): (Shelf[number] & { id: ProductId })[] {
   const left = new Map<string, number>()
   for (const { productId, remaining } of lots) left.set(productId, (left.get(productId) ?? 0) + remaining)
   // a mix without a colour of its own stands for no product
   const told = products.filter((product) => isBought(product) || product.colourHex !== null)
   return told.map(({ id, family, colourHex, colourName, sheen }) => ({
-    family,
-    hex: colourHex,
-    name: colourName,
+    ...{ id, family, hex: colourHex, name: colourName },
     ...(sheen && { sheen }),
     amount: left.get(id) ?? 0,
   }))
 }
+/** The same, of no product by name: what a plan is drawn from. */
+export const shelfOf = (products: readonly Product[], lots: readonly ShelfLot[]): Shelf =>
+  stockOf(products, lots).map(({ id: _, ...rest }) => rest)
 
 /** Minor units per ml or g of each family, from the cheapest tin of it on the shelf. */
 export function unitPricesOf(products: readonly Product[]): Partial<Record<FamilyCode, number>> {

@@ -5,6 +5,7 @@ import { getFamily } from '@/core/craft/families'
 import { amountText, formatAmount, parseAmount } from '@/core/measure/amount'
 import type { Product, ShelfLot } from '@/core/stock/product'
 import { useHouse } from '@/ui/form/house'
+import { Tin } from './Tin'
 
 interface Props {
   product: Product
@@ -32,20 +33,12 @@ export function TinGauge({ product, lot, found, set }: Props) {
   const name = `${product.colourName ?? product.name}${lot.code ? `, tin ${lot.code}` : ''}`
   return (
     <div className="grid grid-cols-[4rem_minmax(0,1fr)] items-center gap-x-4">
-      <svg viewBox="0 0 40 48" aria-hidden className="h-20 w-16">
-        <rect x="3" y="6" width="34" height="40" fill="var(--sheet)" />
-        <rect x="3" y={46 - 40 * level} width="34" height={40 * level} fill={product.colourHex ?? 'var(--line)'} />
-        <path d="M3 6v40h34V6" fill="none" stroke="var(--ink)" strokeWidth="2" />
-        {counted && (
-          // what the log thought
-          <path
-            d={`M0 ${46 - 40 * Math.min(1, lot.remaining / lot.size)}h40`}
-            stroke="var(--now)"
-            strokeWidth="2"
-            strokeDasharray="4 3"
-          />
-        )}
-      </svg>
+      <span className="w-16">
+        <Tin
+          {...{ size: lot.size, remaining: level * lot.size, hex: product.colourHex }}
+          {...(counted && { thought: lot.remaining })}
+        />
+      </span>
       <div>
         <p className="leading-snug">
           <span className="font-semibold">{name}</span>

@@ -1,18 +1,18 @@
-/** The shelf: what stands there, by family, how full each tin is, and what a coat of it costs. */
+/** The shelf: what stands there, how full each tin is, what plans ahead take of it, and what a coat of it costs. */
 import { whatMay } from '@/app/_server/may'
-import { loadStudio, readStudio } from '@/app/_server/session'
-import { type FamilyCode, getFamily, safeCoverage } from '@/core/craft/families'
+import { loadStudio } from '@/app/_server/session'
+import { loadShelf } from '@/app/_server/toBuy'
+import { safeCoverage } from '@/core/craft/families'
 import { coatVolumes } from '@/core/measure/coatVolumes'
 import { sqFtPerM2 } from '@/core/measure/length'
 import { formatMoney } from '@/core/measure/money'
 import type { UnitSystem } from '@/core/measure/units'
+import { chances, usualChance } from '@/core/stock/buy'
+import { compareLots } from '@/core/stock/drawFromLots'
 import type { Product } from '@/core/stock/product'
-import { listLots } from '@/db/stock'
-import { listProducts } from '@/db/studio'
 import { Link } from '@/ui/frame/Link'
-import { LotList } from '@/ui/house/LotList'
 import { ProductForm } from '@/ui/house/ProductForm'
-import { capital } from '@/words/text'
+import { Planks } from '@/ui/shelf/Planks'
 
 export const metadata = { title: 'Shelf' }
 
@@ -23,11 +23,7 @@ const costedWords = (units: UnitSystem) => (units === 'metric' ? '1 m²' : '10 s
 export default async function Shelf() {
   const studio = await loadStudio()
   const may = await whatMay()
-  const { products, lots } = await readStudio(async (client) => ({
-    products: await listProducts(client),
-    lots: await listLots(client),
-  }))
-  const byFamily = groupByFamily(products)
+  const { products, lots, ahead } = await loadShelf(chances[usualChance])
   const coatCost = ({ family, price, size }: Product) =>
     formatMoney(
       Math.round(
@@ -39,7 +35,7 @@ export default async function Shelf() {
   return (
     <div className="pt-6">
       <h1 className="title text-5xl">Shelf</h1>
-      <p className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-2">
+      <p className="mt-4 flex flex-wrap items-center gap-x-3 gap-y-2">
         {may('product') && !studio.hidesMoney && (
           <Link href="/shelf/buy" className="press">
             To buy
@@ -69,24 +65,15 @@ export default async function Shelf() {
           Nothing stands here yet. Put the tins you have on it: plans then know their colours, and every coat its cost.
         </p>
       )}
-      <div className="mt-6 grid gap-x-12 gap-y-8 lg:grid-cols-2">
-        {[...byFamily].map(([family, tins]) => (
-          <section key={family} className="border-t-2 border-ink pt-3">
-            <h2 className="title text-2xl">{capital(getFamily(family).words)}</h2>
-            <ul>
-              {tins.map((tin) => (
-                <li key={tin.id} className="border-b border-line py-4">
-                  <LotList
-                    product={tin}
-                    lots={lots.filter(({ productId }) => productId === tin.id)}
-                    coatCost={studio.hidesMoney ? null : `${coatCost(tin)} a coat of ${costedWords(studio.units)}`}
-                  />
-                </li>
-              ))}
-            </ul>
-          </section>
-        ))}
-      </div>
+      <Planks
+        bays={products.map((product) => ({
+          product,
+          lots: lots.filter(({ productId }) => productId === product.id).sort(compareLots),
+          coatCost: studio.hidesMoney ? null : `${coatCost(product)} a coat of ${costedWords(studio.units)}`,
+          ahead: ahead.byProduct[product.id] ?? null,
+        }))}
+        neverHere={ahead.neverHere}
+      />
       {may('product') && (
         <section aria-labelledby="add" className="mt-12 border-t-2 border-ink pt-4">
           <h2 id="add" className="title text-3xl">
@@ -102,10 +89,4 @@ export default async function Shelf() {
       )}
     </div>
   )
-}
-
-function groupByFamily(products: readonly Product[]): Map<FamilyCode, Product[]> {
-  const groups = new Map<FamilyCode, Product[]>()
-  for (const product of products) groups.set(product.family, [...(groups.get(product.family) ?? []), product])
-  return groups
 }

@@ -2,14 +2,13 @@
 import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { loadToBuy } from '@/app/_server/toBuy'
+import { type Chance, chances, usualChance } from '@/core/stock/buy'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
 import { type BuyLine, BuyList } from '@/ui/shelf/BuyList'
 
 export const metadata = { title: 'To buy' }
 
-const chances = { half: 0.5, most: 0.8, all: 0.95 } as const
-type Chance = keyof typeof chances
 const isChance = (asked: string | undefined): asked is Chance => asked !== undefined && asked in chances
 const chanceWords: Record<Chance, string> = {
   half: 'just enough',
@@ -22,7 +21,7 @@ export default async function Buy({ searchParams }: { searchParams: Promise<{ be
   const may = await whatMay()
   if (studio.hidesMoney || !may('product')) return <NotYours what="What has to be bought" back="/shelf" to="To the shelf" />
   const asked = (await searchParams).be
-  const chosen = isChance(asked) ? asked : 'most'
+  const chosen = isChance(asked) ? asked : usualChance
   const { lines, readAt } = await loadToBuy(chances[chosen])
   return (
     <div className="pt-6">

@@ -1,0 +1,70 @@
+/** A product's place on the plank: its tins, and on the plank's edge what it is, what is left, and what plans take of it. */
+import { getFamily } from '@/core/craft/families'
+import { formatAmount } from '@/core/measure/amount'
+import type { TakenAhead } from '@/core/stock/ahead'
+import type { Product, ShelfLot } from '@/core/stock/product'
+import { useHouse } from '@/ui/form/house'
+import { NoTin, Tin, tinWidth } from './Tin'
+
+export interface BayOf {
+  product: Product
+  lots: readonly ShelfLot[]
+  /** null where money is not shown */
+  coatCost: string | null
+  /** null: nothing is planned that takes of it */
+  ahead: TakenAhead | null
+}
+/** more of them stand behind */
+const inFront = 3
+
+export function Bay({ bay: { product, lots, ahead }, isOpen }: { bay: BayOf; isOpen: boolean }) {
+  const house = useHouse()
+  const amount = (value: number) => formatAmount(value, product.unit, house)
+  const left = lots.reduce((sum, { remaining }) => sum + remaining, 0)
+  return (
+    <>
+      <span className="flex h-27 items-end gap-1.5 pl-2">
+        {lots.slice(0, inFront).map((lot) => (
+          <span key={lot.id} className="aspect-[44/56] shrink-0" style={{ width: tinWidth(lot.size) }}>
+            <Tin
+              size={lot.size}
+              remaining={lot.remaining}
+              hex={product.colourHex}
+              lid={lot.openedAt === null}
+              planned={ahead?.ofLots[lot.id] ?? 0}
+            />
+          </span>
+        ))}
+        {lots.length === 0 && <NoTin hex={product.colourHex} />}
+        {lots.length > inFront && <span className="pb-1 font-semibold text-soft">+ {lots.length - inFront}</span>}
+      </span>
+      <Plank />
+      <span className="block px-2 pt-2 pb-3 leading-tight">
+        <span className={`block font-semibold text-lg leading-tight group-hover:underline ${isOpen ? 'underline' : ''}`}>
+          {product.colourName ?? product.name}
+        </span>
+        {product.colourName && <span className="block text-sm text-soft">{getFamily(product.family).words}</span>}
+        {left > 0 ? (
+          <span className="mt-1 block">
+            <span className="figure text-2xl">{amount(left)}</span> left
+          </span>
+        ) : (
+          <span className="mt-1 block font-semibold text-late">none left</span>
+        )}
+        {ahead && ahead.short > 0 ? (
+          <span className="block font-semibold text-late">{amount(ahead.short)} short</span>
+        ) : (
+          ahead && <span className="block text-sm text-soft">plans take {amount(ahead.amount)}</span>
+        )}
+      </span>
+    </>
+  )
+}
+
+/** The plank's front runs on to the end of the shelf, whatever stands there. */
+export const Plank = () => (
+  <span
+    aria-hidden
+    className="relative block h-2.5 before:absolute before:inset-y-0 before:left-0 before:w-[200vw] before:border-t-2 before:border-ink before:bg-line"
+  />
+)
