@@ -29,12 +29,12 @@ export function LogRow({ line, beside }: { line: Line; beside?: ReactNode }) {
   const { href, at, when, what, on, said, who, before } = line
   const alone = beside === undefined
   return (
-    <li className={`log-line ${alone ? '' : 'grid-cols-[3.2rem_4rem_1fr] sm:grid-cols-[5rem_5rem_1fr_auto]'}`}>
+    <li className={`log-line ${alone ? '' : 'grid-cols-[4rem_1fr] sm:grid-cols-[5rem_5rem_1fr_auto]'}`}>
       <time dateTime={at} className="text-soft">
         {when}
       </time>
-      {!alone && <div className="row-span-2 self-start">{beside}</div>}
-      <p className="min-w-0">
+      {!alone && <div className="col-start-1 row-start-2 self-start sm:col-start-2 sm:row-start-1 sm:row-span-2">{beside}</div>}
+      <p className={`min-w-0 ${alone ? '' : 'col-start-2 row-start-1 row-span-2 sm:col-start-3'}`}>
         <strong>{what}</strong> {on}
         {said && <span className="block">{said}</span>}
         {who && <span className="block text-soft">{who}</span>}
@@ -48,7 +48,7 @@ export function LogRow({ line, beside }: { line: Line; beside?: ReactNode }) {
       {href !== null && (
         <Link
           href={href}
-          className={alone ? undefined : 'col-start-3 sm:col-start-auto'}
+          className={alone ? undefined : 'col-start-2 sm:col-start-4 sm:row-start-1'}
           aria-label={`Put right: ${what}, ${when}`}
         >
           Put right

@@ -59,7 +59,7 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
       <ClientsTell {...told} studio={studio} nowMs={nowMs} />
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="title text-5xl">Pieces</h1>
-        <form role="search" className="flex flex-1 flex-wrap justify-end gap-3">
+        <form role="search" className="flex w-full flex-wrap gap-3 sm:w-auto sm:flex-1 sm:justify-end">
           <label className="sr-only" htmlFor="q">
             Look for a piece
           </label>
@@ -70,7 +70,7 @@ export default async function Pieces({ searchParams }: { searchParams: Promise<R
             placeholder="Look for a piece"
             maxLength={mostSought}
             defaultValue={sought}
-            className="field max-w-64"
+            className="field sm:max-w-64"
           />
           {may('bid') && !studio.hidesMoney && (
             <Link href="/kerb" className="press">

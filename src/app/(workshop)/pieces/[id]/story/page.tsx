@@ -52,7 +52,7 @@ export default async function StoryPage({
           ))}
         </nav>
         <div className="flex flex-wrap items-center gap-2">
-          <PrintButton />
+          <PrintButton isAside />
           <a className="press" href={`/api/pieces/${piece.id}/export?as=csv`} download>
             As CSV
           </a>
