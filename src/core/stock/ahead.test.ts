@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { LotId, PieceId, ProductId } from '@/core/measure/named'
+import type { LotId, ProductId } from '@/core/measure/named'
 import { type NeedOf, takenAhead } from './ahead'
 import { enoughFor } from './buy'
 import type { Product, ShelfLot } from './product'
@@ -9,16 +9,16 @@ const take = { factor: 1, scatter: 0 }
 const around = { takeOf: () => take, share: 0.8 }
 const [soot, lamp] = ['#20242a', '#d8b05c']
 const product = (id: string, over: Partial<Product> = {}): Product => ({
-  ...{ id: id as ProductId, name: id, family: 'clay', colourName: id, colourHex: soot, size: 500, unit: 'ml', price: 2_000 },
+  ...{ id: id, name: id, family: 'clay', colourName: id, colourHex: soot, size: 500, unit: 'ml', price: 2_000 },
   ...over,
 })
 const tin = (id: string, of: string, remaining: number, openedAt: string | null = null): ShelfLot => ({
-  ...{ id: id as LotId, productId: of as ProductId, code: id, size: 500, remaining, price: 2_000 },
-  ...{ openedAt: openedAt as ShelfLot['openedAt'], boughtAt: '2026-03-01T09:00:00Z' as ShelfLot['boughtAt'] },
+  ...{ id: id, productId: of, code: id, size: 500, remaining, price: 2_000 },
+  ...{ openedAt: openedAt, boughtAt: '2026-03-01T09:00:00Z' },
 })
 const need = (hex: string | null, uses: number[], name = 'Chest'): NeedOf => ({
   ...{ family: 'clay', hex, name: hex, uses },
-  pieces: [{ id: name as PieceId, name }],
+  pieces: [{ id: name, name }],
 })
 
 describe('what plans take of the shelf', () => {
