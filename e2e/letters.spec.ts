@@ -36,6 +36,11 @@ async function sendTo(page: Page, to: string) {
   await page.getByLabel('Send it by mail to').fill(to)
   await page.getByRole('button', { name: 'Send the letter' }).click()
 }
+/** The same, and it is written down that it goes. */
+async function mail(page: Page, to: string) {
+  await sendTo(page, to)
+  await expect(page.getByText(`On its way to ${to}.`)).toBeVisible()
+}
 
 test('an invitation goes by mail and lets its reader in; where no mail goes it waits, and what is refused is told', async ({
   browser,
@@ -47,8 +52,7 @@ test('an invitation goes by mail and lets its reader in; where no mail goes it w
   await sendTo(page, 'not an address')
   await expect(page.getByText('An address of mail, like name@mill.example.')).toBeVisible()
   await expect(page.getByLabel('Send it by mail to')).toHaveValue('not an address')
-  await sendTo(page, 'ada@mill.example')
-  await expect(page.getByText('On its way to ada@mill.example.')).toBeVisible()
+  await mail(page, 'ada@mill.example')
   await expectAxeClean(page)
   await expect.poll(async () => (await came()).length).toBe(1)
   const [letter] = await came()
@@ -61,7 +65,7 @@ test('an invitation goes by mail and lets its reader in; where no mail goes it w
   // nobody takes it: it is sent again, by itself, once
   await fault('down')
   await madeLink(page)
-  await sendTo(page, 'bo@mill.example')
+  await mail(page, 'bo@mill.example')
   await expect
     .poll(async () => (await own.ask<{ tries: number }>('select tries from door.letter where next_try is not null'))[0]?.tries)
     .toBe(1)
@@ -71,7 +75,7 @@ test('an invitation goes by mail and lets its reader in; where no mail goes it w
 
   await fault('refuse')
   await madeLink(page)
-  await sendTo(page, 'nobody@mill.example')
+  await mail(page, 'nobody@mill.example')
   await expect.poll(async () => (await own.ask('select from door.letter where failed is not null')).length).toBe(1)
   await page.reload()
   const letters = page.getByRole('region', { name: 'Letters' })
@@ -83,7 +87,7 @@ test('an invitation goes by mail and lets its reader in; where no mail goes it w
   // one that comes twice is the same letter
   await fault('twice')
   await madeLink(page)
-  await sendTo(page, 'cy@mill.example')
+  await mail(page, 'cy@mill.example')
   await expect.poll(async () => (await came()).filter(({ to }) => to === 'cy@mill.example').length).toBe(2)
   expect(new Set((await came()).filter(({ to }) => to === 'cy@mill.example').map(({ id }) => id)).size).toBe(1)
   await fault('none')

@@ -36,7 +36,10 @@ export function WeekView({ written }: { written: WrittenWeek }) {
   const { answer, outlook } = week
   if (answer && !outlook) return <Nothing answer={answer} />
   if (!outlook && week.failed) return <NotReckoned again={week.again} />
-  if (!outlook) return <p className="py-16 text-2xl">Reckoning the week…</p>
+  if (!outlook) {
+    const planned = data.bench.files.filter(({ parts }) => parts.some(({ plan }) => plan !== null))
+    return <Reckoned names={planned.map(({ piece }) => piece.name)} />
+  }
   if (outlook.lines.length === 0) return <Nothing answer={null} />
   const shown = week.weighed && week.weighed !== 'refused' ? week.weighed.then : outlook
   const hours = hoursOfAll(data.hands)
@@ -169,6 +172,27 @@ function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; firs
           </button>
         )}
       </div>
+    </div>
+  )
+}
+
+/** Until the first week is there: the lines of its pieces, empty. */
+function Reckoned({ names }: { names: readonly string[] }) {
+  return (
+    <div className="pt-5">
+      <h1 className="title text-5xl">The week</h1>
+      <p role="status" className="mt-2 text-xl">
+        Being reckoned…
+      </p>
+      {names.length > 0 && (
+        <ul className="mt-8 bg-sheet px-2 pb-8 text-sm font-semibold">
+          {names.map((name, nth) => (
+            <li key={nth} className="flex h-14 items-end border-b border-line sm:h-18">
+              {name}
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   )
 }
