@@ -27,14 +27,13 @@ export const LogRows = ({ lines }: { lines: readonly (Line & { id: EntryId })[] 
 )
 export function LogRow({ line, beside }: { line: Line; beside?: ReactNode }) {
   const { href, at, when, what, on, said, who, before } = line
-  const alone = beside === undefined
   return (
-    <li className={`log-line ${alone ? '' : 'grid-cols-[4rem_1fr] sm:grid-cols-[5rem_5rem_1fr_auto]'}`}>
+    <li className={beside === undefined ? 'log-line' : 'log-line log-drawn'}>
       <time dateTime={at} className="text-soft">
         {when}
       </time>
-      {!alone && <div className="col-start-1 row-start-2 self-start sm:col-start-2 sm:row-start-1 sm:row-span-2">{beside}</div>}
-      <p className={`min-w-0 ${alone ? '' : 'col-start-2 row-start-1 row-span-2 sm:col-start-3'}`}>
+      {beside && <div>{beside}</div>}
+      <p>
         <strong>{what}</strong> {on}
         {said && <span className="block">{said}</span>}
         {who && <span className="block text-soft">{who}</span>}
@@ -46,11 +45,7 @@ export function LogRow({ line, beside }: { line: Line; beside?: ReactNode }) {
         ))}
       </p>
       {href !== null && (
-        <Link
-          href={href}
-          className={alone ? undefined : 'col-start-2 sm:col-start-4 sm:row-start-1'}
-          aria-label={`Put right: ${what}, ${when}`}
-        >
+        <Link href={href} aria-label={`Put right: ${what}, ${when}`}>
           Put right
         </Link>
       )}
