@@ -14,7 +14,8 @@ import { NoTin } from './Tin'
 const TinSheet = later(async () => (await import('./TinSheet')).TinSheet)
 
 export function Planks({ bays, neverHere }: { bays: readonly BayOf[]; neverHere: readonly NeverHere[] }) {
-  const [open, setOpen] = useState<string | null>(null)
+  // each by itself: what is half typed in one outlives a look at another
+  const [open, setOpen] = useState<readonly string[]>([])
   const { guard, stir } = useTapGuard()
   const onPlank = (words: PlankWords) => ({
     words,
@@ -29,16 +30,17 @@ export function Planks({ bays, neverHere }: { bays: readonly BayOf[]; neverHere:
         <h2 className="title text-2xl leading-tight lg:pt-19">{words}</h2>
         <ul className="grid grid-flow-dense grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-x-0 overflow-x-clip">
           {here.map((bay) => {
-            const isOpen = open === bay.product.id
+            const { id } = bay.product
+            const isOpen = open.includes(id)
             return (
-              <li key={bay.product.id} className="contents">
+              <li key={id} className="contents">
                 <button
                   type="button"
                   aria-expanded={isOpen}
                   className={`group flex cursor-pointer flex-col justify-start text-left ${bay.lots.length > 2 ? 'col-span-2' : ''}`}
                   {...guard(() => {
                     stir()
-                    setOpen(isOpen ? null : bay.product.id)
+                    setOpen(isOpen ? open.filter((each) => each !== id) : [...open, id])
                   })}
                 >
                   <Bay bay={bay} isOpen={isOpen} />
