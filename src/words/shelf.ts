@@ -1,5 +1,6 @@
-/** What stands together on the shelf, plank by plank. */
+/** The shelf: what stands together, plank by plank, and of how many jobs something is said. */
 import type { FamilyRole } from '@/core/craft/families'
+import type { Chance } from '@/core/stock/chance'
 
 export const planks = ['Paints', 'Clears, waxes and oils', 'Primers', 'Stains, glazes and strippers'] as const
 export type Plank = (typeof planks)[number]
@@ -15,3 +16,5 @@ export const plankOf: Record<FamilyRole, Plank> = {
   stripper: 'Stains, glazes and strippers',
   cleaner: 'Stains, glazes and strippers',
 }
+
+export const ofJobs: Record<Chance, string> = { half: 'one of two', most: 'four of five', all: 'nineteen of twenty' }

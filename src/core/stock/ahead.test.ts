@@ -45,6 +45,14 @@ describe('what plans take of the shelf', () => {
     })
     expect(neverHere).toEqual([{ family: 'clay', hex: '#aa3311', name: '#aa3311', short: wanted }])
   })
+  test('of one family, satin and matt that were never here are two, and told apart', () => {
+    const clear = (sheen: 'satin' | 'matt'): NeedOf => ({ ...need(null, [100]), family: 'water-clear', sheen })
+    const { neverHere } = takenAhead([clear('satin'), clear('matt')], { ...around, products: [], lots: [] })
+    expect(neverHere.map(({ family, sheen }) => [family, sheen])).toEqual([
+      ['water-clear', 'satin'],
+      ['water-clear', 'matt'],
+    ])
+  })
   test('what is wanted in any colour takes what its colours leave, of several if it must; each piece is told once', () => {
     const products = [product('soot'), product('plain', { colourHex: null })]
     const lots = [tin('a', 'soot', 300), tin('b', 'plain', 60)]

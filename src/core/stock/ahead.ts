@@ -17,10 +17,7 @@ export interface TakenAhead {
   ofLots: Record<LotId, number>
 }
 /** What is wanted and was never on the shelf. */
-export interface NeverHere {
-  family: Need['family']
-  hex: string | null
-  name: string | null
+export interface NeverHere extends Pick<Need, 'family' | 'hex' | 'name' | 'sheen'> {
   short: number
 }
 
@@ -51,7 +48,7 @@ export function takenAhead(
     const { family, hex, name, sheen } = need
     const own = productFor(products, family, hex, sheen)
     if (own && (hex === null || own.colourHex === hex)) of(own.id, need).short += short
-    else neverHere.push({ family, hex, name, short })
+    else neverHere.push({ family, hex, name, short, ...(sheen && { sheen }) })
   }
   for (const [id, taken] of Object.entries(byProduct) as [ProductId, TakenAhead][])
     for (const { lot, amount } of drawFromLots({ lots: lotsInTurn(lots, id), amount: taken.amount }).draws)

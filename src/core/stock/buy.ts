@@ -11,11 +11,6 @@ import { randomFrom } from '@/core/measure/random'
 import { mostAskedFirst, serve, type Shelf } from '@/core/plan/amounts'
 import { quantile, shareWithin } from '@/core/price/spread'
 
-/** How sure it is to be that there is enough: in so many of such jobs. */
-export const chances = { half: 0.5, most: 0.8, all: 0.95 } as const
-export type Chance = keyof typeof chances
-export const usualChance: Chance = 'most'
-
 /** What coats ahead take of a product: each by itself, at the middle. */
 export interface Need {
   family: FamilyCode

@@ -2,13 +2,14 @@
 /** The shelf as a shelf: tins on planks; a tap on one shows its tins one by one, below where it stands. */
 import { useState } from 'react'
 import { getFamily, unitOf } from '@/core/craft/families'
+import { sheens } from '@/core/craft/sheen'
 import { formatAmount } from '@/core/measure/amount'
 import type { NeverHere } from '@/core/stock/ahead'
 import { useHouse } from '@/ui/form/house'
 import { useTapGuard } from '@/ui/form/useTapGuard'
 import { later } from '@/ui/frame/later'
 import { type Plank as PlankWords, plankOf, planks } from '@/words/shelf'
-import { Bay, type BayOf, Plank } from './Bay'
+import { Bay, type BayOf, Stand } from './Bay'
 import { NoTin } from './Tin'
 
 const TinSheet = later(async () => (await import('./TinSheet')).TinSheet)
@@ -37,7 +38,7 @@ export function Planks({ bays, neverHere }: { bays: readonly BayOf[]; neverHere:
                 <button
                   type="button"
                   aria-expanded={isOpen}
-                  className={`group flex cursor-pointer flex-col justify-start text-left ${bay.lots.length > 2 ? 'col-span-2' : ''}`}
+                  className={`group flex cursor-pointer flex-col -outline-offset-2 justify-start text-left ${bay.lots.length > 2 ? 'col-span-2' : ''}`}
                   {...guard(() => {
                     stir()
                     setOpen(isOpen ? open.filter((each) => each !== id) : [...open, id])
@@ -50,7 +51,7 @@ export function Planks({ bays, neverHere }: { bays: readonly BayOf[]; neverHere:
             )
           })}
           {wanted.map((each) => (
-            <li key={`${each.family} ${each.hex}`}>
+            <li key={`${each.family} ${each.hex} ${each.sheen}`}>
               <Wanted {...each} />
             </li>
           ))}
@@ -60,19 +61,16 @@ export function Planks({ bays, neverHere }: { bays: readonly BayOf[]; neverHere:
 }
 
 /** What is planned and was never here: its place is kept. */
-function Wanted({ family, hex, name, short }: NeverHere) {
+function Wanted({ family, hex, name, sheen, short }: NeverHere) {
   const house = useHouse()
+  const { words } = getFamily(family)
   return (
-    <>
-      <span className="flex h-27 items-end pl-2">
-        <NoTin hex={hex} />
-      </span>
-      <Plank />
-      <span className="block px-2 pt-2 pb-4 leading-tight">
-        <span className="block font-semibold text-lg leading-tight">{name ?? getFamily(family).words}</span>
-        {name && <span className="block text-sm text-soft">{getFamily(family).words}</span>}
-        <span className="mt-1 block font-semibold text-late">{formatAmount(short, unitOf(family), house)} wanted, none here</span>
-      </span>
-    </>
+    <Stand
+      tins={<NoTin hex={hex} />}
+      name={name ?? words}
+      family={[name && words, sheen && sheens[sheen]].filter(Boolean).join(', ')}
+    >
+      <span className="mt-1 block font-semibold text-late">{formatAmount(short, unitOf(family), house)} wanted, none here</span>
+    </Stand>
   )
 }

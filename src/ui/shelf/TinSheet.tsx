@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
 import { getFamily } from '@/core/craft/families'
 import { formatAmount } from '@/core/measure/amount'
+import { usualChance } from '@/core/stock/chance'
 import type { ShelfLot } from '@/core/stock/product'
 import { useActions } from '@/ui/form/actions'
 import { Trouble } from '@/ui/form/Field'
@@ -13,6 +14,7 @@ import { useTapGuard } from '@/ui/form/useTapGuard'
 import { useWrite } from '@/ui/form/useWrite'
 import { Link } from '@/ui/frame/Link'
 import { useNow } from '@/ui/time/now'
+import { ofJobs } from '@/words/shelf'
 import { capital } from '@/words/text'
 import { loggedWords } from '@/words/time'
 import { AnotherTin } from './AnotherTin'
@@ -38,7 +40,11 @@ export function TinSheet({ bay: { product, lots, coatCost, ahead } }: { bay: Bay
           </p>
           {ahead && (
             <p className="mt-1">
-              {ahead.amount > 0 && <>Plans take {amount(ahead.amount)} of it, in four of five such jobs no more</>}
+              {ahead.amount > 0 && (
+                <>
+                  Plans take {amount(ahead.amount)} of it, in {ofJobs[usualChance]} such jobs no more
+                </>
+              )}
               {ahead.amount > 0 && ahead.short > 0 && '; '}
               {ahead.short > 0 && <strong className="text-late">{amount(ahead.short)} more are wanted</strong>}:{' '}
               {ahead.pieces.map(({ id, name }, index) => (

@@ -38,7 +38,7 @@ export function WeekView({ written }: { written: WrittenWeek }) {
   if (!outlook && week.failed) return <NotReckoned again={week.again} />
   if (!outlook) {
     const planned = data.bench.files.filter(({ parts }) => parts.some(({ plan }) => plan !== null))
-    return <Reckoned names={planned.map(({ piece }) => piece.name)} />
+    return <BeingReckoned names={planned.map(({ piece }) => piece.name)} />
   }
   if (outlook.lines.length === 0) return <Nothing answer={null} />
   const shown = week.weighed && week.weighed !== 'refused' ? week.weighed.then : outlook
@@ -177,7 +177,7 @@ function Head({ week, outlook, first }: { week: Week; outlook: WeekOutlook; firs
 }
 
 /** Until the first week is there: the lines of its pieces, empty. */
-function Reckoned({ names }: { names: readonly string[] }) {
+function BeingReckoned({ names }: { names: readonly string[] }) {
   return (
     <div className="pt-5">
       <h1 className="title text-5xl">The week</h1>

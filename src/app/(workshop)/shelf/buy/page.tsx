@@ -2,19 +2,15 @@
 import { whatMay } from '@/app/_server/may'
 import { loadStudio } from '@/app/_server/session'
 import { loadToBuy } from '@/app/_server/toBuy'
-import { type Chance, chances, usualChance } from '@/core/stock/buy'
+import { type Chance, chances, usualChance } from '@/core/stock/chance'
 import { Link } from '@/ui/frame/Link'
 import { NotYours } from '@/ui/frame/NotYours'
 import { type BuyLine, BuyList } from '@/ui/shelf/BuyList'
+import { ofJobs } from '@/words/shelf'
 
 export const metadata = { title: 'To buy' }
 
 const isChance = (asked: string | undefined): asked is Chance => asked !== undefined && asked in chances
-const chanceWords: Record<Chance, string> = {
-  half: 'just enough',
-  most: 'enough in four of five',
-  all: 'enough in nineteen of twenty',
-}
 
 export default async function Buy({ searchParams }: { searchParams: Promise<{ be?: string }> }) {
   const studio = await loadStudio()
@@ -37,7 +33,7 @@ export default async function Buy({ searchParams }: { searchParams: Promise<{ be
             aria-current={each === chosen ? 'true' : undefined}
             className={`press ${each === chosen ? 'press-now' : ''}`}
           >
-            {chanceWords[each]}
+            {each === 'half' ? 'just enough' : `enough in ${ofJobs[each]}`}
           </Link>
         ))}
       </nav>
