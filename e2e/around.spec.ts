@@ -83,7 +83,7 @@ test('what is counted is planned before the paint and after, worked, and changed
   await expect(minutesOf(page, 'Steam the dents out')).toHaveValue('20')
   await more(page, 'Loose joints', 1)
   await page.getByRole('button', { name: 'This is the work' }).click()
-  await expect(around.getByText('Glue loose joints, clamped over night')).toBeVisible()
+  await expect(around.getByText('Glue loose joints, old glue and wax off first, clamped over night')).toBeVisible()
   await expect(around.getByText('One step behind it')).toBeVisible()
   await page.getByRole('link', { name: 'Its way' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Its way' })).toBeVisible()

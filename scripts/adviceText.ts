@@ -17,6 +17,7 @@ import { abrasionRules } from '@/core/stack/rules/abrasion'
 import { colourRules } from '@/core/stack/rules/colour'
 import { effectRules } from '@/core/stack/rules/effects'
 import { endingRules } from '@/core/stack/rules/endings'
+import { materialRules } from '@/core/stack/rules/materials'
 import { preparationRules } from '@/core/stack/rules/preparation'
 import type { EndingRule, MeetingRule } from '@/core/stack/rules/rule'
 import { sealingRules } from '@/core/stack/rules/sealing'
@@ -31,6 +32,7 @@ const kinds = [...new Set<SubstrateKind>(Object.values(substrates).map(({ kind }
 const chapters: [string, Record<string, MeetingRule | EndingRule>][] = [
   ['Before colour', preparationRules],
   ['Abrasives, blades and wool', abrasionRules],
+  ['Cane, board and slick things', materialRules],
   ['Cloth and leather', softRules],
   ['Colour on colour', colourRules],
   ['Effects', effectRules],

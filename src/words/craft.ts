@@ -81,6 +81,7 @@ export const reasonWords: Record<ReasonCode, string> = {
   'unknown-safe': 'What is on it is not known: the safe side is a primer that blocks and grips.',
   slick: 'Slick: no paint grips here by itself, whatever its label promises.',
   rust: 'Rust goes on under paint and lifts it.',
+  'edges-drink': 'Cut edges of board drink: shut first, or every coat sinks into them.',
   'metal-rusts': 'Bare metal rusts under anything with water in it: a primer made for metal first.',
   'lead-covered': 'Possible lead is covered, not abraded.',
 }
@@ -179,8 +180,11 @@ export const sourceWords = {
 } as const
 
 /** "Coat 2 of 3, Ferry Slate": what to do, short. */
-export function stepTitle(step: Pick<PlannedStep, 'operation' | 'coat' | 'colour' | 'words'>): string {
+export function stepTitle(
+  step: Pick<PlannedStep, 'operation' | 'coat' | 'colour' | 'words'> & Partial<Pick<PlannedStep, 'reason'>>,
+): string {
   if (step.words) return step.words
+  if (step.reason === 'edges-drink') return 'Shut the cut edges'
   const coat = step.coat ? ` ${step.coat.number} of ${step.coat.of}` : ''
   const titles: Partial<Record<typeof step.operation, string>> = {
     coat: `Coat${coat}`,

@@ -85,6 +85,7 @@ export const reasonCodes = [
   'rust',
   'metal-rusts',
   'lead-covered',
+  'edges-drink',
   // colour
   'cover',
   'under-colour',

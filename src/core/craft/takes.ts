@@ -19,6 +19,7 @@ const paints = familyCodes.filter((code) => getFamily(code).role === 'paint')
 const chalky: readonly FamilyCode[] = ['chalk-style', 'chalk-mineral', 'clay', 'home-chalky']
 /** What stays supple on cloth and leather. */
 const supple: readonly FamilyCode[] = [
+  'salve',
   'chalk-style',
   'chalk-mineral',
   'clay',
@@ -31,6 +32,7 @@ const supple: readonly FamilyCode[] = [
 
 const brush = 'bristle brush'
 const takes: Partial<Record<OperationCode, Takes>> = {
+  strip: { on: ['wood', 'board', 'slick'] },
   knotting: { families: ['knotting'], on: ['wood'] },
   'block-prime': { families: ['blocking-primer'], on: hard },
   'adhesion-prime': { families: ['adhesion-primer', 'metal-primer'], on: hard },

@@ -15,7 +15,7 @@ import { type Place, places } from '@/core/finish/touch'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { endings, intentOf, meetings } from '@/core/stack/checkStack'
 import { afterActIn, foundSurfaces, statesMet } from '@/core/stack/places'
-import type { ConflictCode, Intent } from '@/core/stack/rules'
+import type { ConflictCode, Intent, Remedy } from '@/core/stack/rules'
 import type { Act, SurfaceState } from '@/core/stack/surface'
 
 export interface Wanted<T extends PlannedStep> {
@@ -182,7 +182,7 @@ const oneMore: ConflictCode = 'sheen-missed'
 /** The steps of a remedy on this part; none where its material takes none of them. */
 function askedBy(
   rule: ConflictCode,
-  remedies: readonly RemedyStep[],
+  remedies: readonly Remedy[],
   { part, wish, method, seal }: Intent,
   on: SurfaceState,
   optional = false,
@@ -193,10 +193,11 @@ function askedBy(
   const top = on.layers.at(-1)?.act
   const asked = remedies
     .filter(({ operation }) => operation !== 'dewax' || !smeared)
-    .map((step): Line => ({
+    .map(({ in: only, ...step }): Line => ({
       ...addedLine(inHouse(step, method)),
       ...(rubsOff.includes(step.operation) && top?.family && { family: top.family }),
       ...(optional && { optional }),
+      ...(only && { where: { places: only } }),
     }))
   const topcoat = sealing.has(rule) || rule === oneMore ? topcoatLines(part, wish, method, seal) : []
   const sealed = rule === oneMore ? topcoat.filter(({ operation }) => operation === 'clear-coat').slice(-1) : topcoat
@@ -206,7 +207,7 @@ function askedBy(
     in_.length < places.length &&
     operation !== 'knotting' &&
     (getOperation(operation).layer !== undefined || rubsOff.includes(operation))
-  const placed = lines.map((line) => (goes(line) ? { ...line, where: { places: in_ } } : line))
+  const placed = lines.map((line) => (!line.where && goes(line) ? { ...line, where: { places: in_ } } : line))
   return toSteps(part, placed, { method, primed: true, proves: false }).map((step) => ({ ...step, rule }))
 }
 

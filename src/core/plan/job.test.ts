@@ -32,6 +32,10 @@ describe('what is counted asks for its work, in its order', () => {
     const [, , , glue, fill] = proposeJob(chest, false).map((step) => jobPlanStep(step, false))
     expect(glue?.window).toMatchObject({ clock: 'reaction', opens: [720, 720] })
     expect(fill?.window?.opens).toEqual([30, 120])
+    expect(glue?.cautions).toEqual(['blade'])
+    // a pilot hole goes through whatever is on it
+    const fit = { operation: 'hardware', side: 'after', words: null, minutes: 12 } as const
+    expect([jobPlanStep(fit, false).cautions, jobPlanStep(fit, true).cautions]).toEqual([['dust'], ['lead', 'dust']])
     const cut = { operation: 'cut-down', side: 'before', words: null, minutes: 32 } as const
     expect([jobPlanStep(cut, false).cautions, jobPlanStep(cut, true).cautions]).toEqual([
       ['blade', 'dust'],

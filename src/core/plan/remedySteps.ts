@@ -17,7 +17,7 @@ import { type PlannedStep, toSteps } from '@/core/finish/step'
 import { aimsOf, touchesOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { afterActIn, foundSurfaces } from '@/core/stack/places'
-import { isEffect } from '@/core/stack/rules/ask'
+import { isEffect, openBelow } from '@/core/stack/rules/ask'
 import { type Act, isPainted, type SurfaceState } from '@/core/stack/surface'
 
 /** Where a repair begins: the part, what it is meant to be, what lies on it. */
@@ -64,6 +64,8 @@ function planned(wish: FinishWish, method: HouseMethod): Act {
   return { ...byHand, operation: 'coat', family, colour, grit: null, applicator: null }
 }
 
+const withoutWax = (on: SurfaceState): SurfaceState => ({ ...on, layers: on.layers.filter(({ role }) => role !== 'wax') })
+
 function linesFor(
   remedy: Remedy,
   part: FinishablePart,
@@ -80,6 +82,8 @@ function linesFor(
     oil: top?.role === 'oil',
     crackle: top?.act.operation === 'crackle-coat',
     wash: top !== undefined && isEffect(top.act),
+    // wax comes off before a place is washed
+    open: openBelow(withoutWax(on)) !== undefined,
     set: top?.act.family !== undefined && top.act.family !== null && !getFamily(top.act.family).rewets,
   }
   const own = (Object.keys(kinds) as TopKind[]).find((kind) => kinds[kind] && remedy.onTop?.[kind])

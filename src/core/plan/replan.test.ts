@@ -45,6 +45,24 @@ describe('a mind changed half-way', () => {
     const stops = checkStack({ part, wish: { ...solid, colours: { a: salt }, seal: 'wax' }, acts: [...waxed, ...rest] })
     expect(stops.filter(({ severity }) => severity === 'stop')).toEqual([])
   })
+  test('painted, and stripped again: every coat is to come, and what primed it is gone too', () => {
+    const stripping = stepsOf({ ...solid, look: 'whitewash' }).filter(({ operation }) =>
+      ['strip', 'scrape', 'neutralise'].includes(operation),
+    )
+    const rest = ahead(solid, [...stepsOf(solid), ...stripping])
+    expect(rest.filter(({ operation }) => operation === 'coat')).toHaveLength(2)
+    expect(rest.filter(({ operation }) => operation === 'clear-coat')).toHaveLength(2)
+    expect(operations(rest).slice(0, 2)).toEqual(['sand', 'dust-off'])
+    const [dark, pale] = [{ ...part, substrate: 'red-wood' } as const, { ...solid, colours: { a: salt } }]
+    expect(operations(ahead(pale, [...stepsOf(pale, dark), ...stripping], dark))).toContain('block-prime')
+  })
+  test('the wax wiped off with spirits: it is waxed again', () => {
+    const wish: FinishWish = { ...solid, seal: 'wax' }
+    const wiped = stepsOf(wish, { ...part, existing: 'fresh-oil' }).filter(({ operation }) => operation === 'wipe-spirits')
+    expect(wiped).toHaveLength(1)
+    const rest = ahead(wish, [...stepsOf(wish), ...wiped])
+    expect(operations(rest).filter((each) => each !== 'wipe-spirits')).toEqual(['clear-wax', 'wax-off', 'buff'])
+  })
   test('worn back as well, after two solid coats: only the wear and the wax are more', () => {
     const done = upTo('coat')
     const rest = ahead({ ...solid, look: 'light-distress' }, done)

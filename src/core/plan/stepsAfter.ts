@@ -7,6 +7,7 @@ import { inSheen } from '@/core/finish/sheen'
 import { type PlannedStep, toSteps } from '@/core/finish/step'
 import { chooseTopcoat } from '@/core/finish/topcoat'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { lyingFrom } from '@/core/stack/afterAct'
 import type { Act } from '@/core/stack/surface'
 import { complete } from './complete'
 
@@ -34,15 +35,18 @@ export function positionAfter(steps: readonly Act[], done: readonly Act[]): numb
   const colours = new Set(steps.map(({ colour }) => colour?.hex))
   const firstColour = steps.findIndex(hides)
   let position = 0
-  for (const act of done) {
+  const lying = lyingFrom(done)
+  done.forEach((act, nth) => {
+    // stripped off again, nothing of it is behind but the stripping itself
+    if (nth === lying) position = lyingFrom(steps.slice(0, position))
     if (hides(act) && firstColour >= 0 && !colours.has(act.colour?.hex)) {
       position = Math.min(position, firstColour)
-      continue
+      return
     }
     const found = steps.findIndex((step, k) => k >= position && same(step, act))
     if (found >= 0 && steps.slice(position, found).every(({ colour }) => colour === null)) position = found + 1
-  }
-  return position
+  })
+  return lying < done.length ? position : lyingFrom(steps.slice(0, position))
 }
 
 /** The steps still to be worked; those of the whole plan where nothing is done. */
@@ -51,7 +55,8 @@ export function stepsAfter(done: readonly Act[], part: FinishablePart, wish: Fin
     const whole = wantedSteps(part, wish, method, primed)
     return inSheen(complete({ part, wish, method, done, wanted: whole.slice(positionAfter(whole, done)) }), wish.sheen)
   }
-  const first = plan(isPrimed(done))
+  const lies = isPrimed(done.slice(lyingFrom(done)))
+  const first = plan(lies)
   // over a primer colours cover otherwise, and milk paint is mixed otherwise
-  return !isPrimed(done) && isPrimed(first) ? plan(true) : first
+  return !lies && isPrimed(first) ? plan(true) : first
 }

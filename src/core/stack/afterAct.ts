@@ -64,8 +64,11 @@ const changes: Partial<Record<OperationCode, Change>> = {
     unbuffed: false,
   }),
   // what takes off wax or oil leaves a film of it to be washed off; else it cleans, after a fashion
-  'wipe-spirits': ({ wax, soiled, oily }) => ({
-    wax: wax === 'thick' ? 'thick' : 'none',
+  'wipe-spirits': ({ wax, soiled, oily, layers }) => ({
+    // wax of one's own goes with it, but for a smear
+    ...(layers.at(-1)?.role === 'wax'
+      ? { layers: withoutTopWax(layers), wax: 'smear', excess: 'none', unbuffed: false }
+      : { wax: wax === 'thick' ? 'thick' : 'none' }),
     oily: false,
     ownOil: false,
     soiled: soiled === 'soiled' && wax === 'none' && !oily ? 'wiped' : soiled,
@@ -111,6 +114,20 @@ const changes: Partial<Record<OperationCode, Change>> = {
   'wipe-oil': ({ excess }) => ({ excess: excess === 'oil' ? 'none' : excess }),
   // a salve is taken off again with spirits
   salve: () => ({ ownOil: true }),
+}
+
+/**
+ * The first of some acts that what lies now may have come of: all that was done before has been stripped off again. What mends a spot, or
+ * goes to some places alone, strips no part.
+ */
+export function lyingFrom(acts: readonly Act[]): number {
+  let [from, soaks] = [0, false]
+  acts.forEach(({ operation, mends, where }, k) => {
+    if (mends || where) return
+    if (operation === 'scrape' && soaks) from = k + 1
+    if (['strip', 'scrape', 'neutralise'].includes(operation)) soaks = operation === 'strip'
+  })
+  return from
 }
 
 /** Milk paint without its bonding agent lets go wherever it does not soak in. */

@@ -16,6 +16,7 @@ import { sealingMore } from './cases/sealingMore'
 import { partOf, type Timed, type WrongStack } from './cases/stacks'
 import { times } from './cases/times'
 import { wearAndCloth } from './cases/wearAndCloth'
+import { whole } from './cases/whole'
 import { checkStack } from './checkStack'
 import type { Act } from './surface'
 
@@ -59,6 +60,16 @@ describe('wrong stacks', () => {
   test.each(wrong.map((each) => [each[0], each] as const))('%s', (name, each) => {
     if (name in arguedWrong) expect(spokenOf(each)).toEqual([])
     else expect(spokenOf(each)).not.toEqual([])
+  })
+})
+
+describe('stacks written out whole', () => {
+  test.each(whole.map((each) => [each[0], each] as const))('%s', (_, [, part, wish, acts, code]) => {
+    const found = checkStack({ part: partOf(part), wish, method: defaultMethod, acts })
+      .filter(({ severity }) => severity !== 'advice')
+      .map((conflict) => conflict.code)
+    if (code === null) expect(found).toEqual([])
+    else expect(found).toContain(code)
   })
 })
 

@@ -11,6 +11,7 @@ import { chooseTopcoat } from '@/core/finish/topcoat'
 import { type Place, places } from '@/core/finish/touch'
 import { aimsOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
+import { lyingFrom } from './afterAct'
 import { afterActIn, foundSurfaces, statesMet } from './places'
 import {
   type ConflictCode,
@@ -60,7 +61,7 @@ export function checkStack(input: StackInput): Conflict[] {
     for (const { on, in: of } of statesMet(surfaces, act)) {
       const below = on.layers.at(-1)?.index
       const concerned = below === undefined ? [index] : [below, index]
-      const meeting = { ...intent, act, index, on, ahead: () => acts.slice(index + 1) }
+      const meeting = { ...intent, act, index, on, in: of, ahead: () => acts.slice(index + 1) }
       for (const [code, { severity, remedies, meets }] of meetings)
         if (meets(meeting)) tell(found, { code, severity, remedies, acts: concerned }, of)
       for (const off of timesOff(acts, index, on, part, method)) tell(found, off, of)
@@ -96,7 +97,15 @@ function tell(found: Conflict[], conflict: Conflict, of: readonly Place[]) {
 export function intentOf(part: FinishablePart, wish: FinishWish, acts: readonly Act[], method: HouseMethod): Intent {
   const seal = chooseTopcoat(part, wish, method)
   const touches = orderedTouches(part, wish, method, seal)
-  return { part, wish, method, seal, touches, aims: aimsOf(touches), cover: coverOf(part, touches, isPrimed(acts)) }
+  return {
+    part,
+    wish,
+    method,
+    seal,
+    touches,
+    aims: aimsOf(touches),
+    cover: coverOf(part, touches, isPrimed(acts.slice(lyingFrom(acts)))),
+  }
 }
 
 /** The act before this one that its time hangs on, with the window between the two. */

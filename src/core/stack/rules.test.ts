@@ -226,6 +226,20 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     wish: { look: 'painted-leather' },
     wrong: putAfter('coat', act('heat-gun', { cautions: ['heat'] })),
   },
+  'stripper-spoils': { part: { substrate: 'laminate', existing: 'water-paint' }, wrong: putBefore('clean', act('strip')) },
+  'cane-harmed': { part: { substrate: 'cane' }, wrong: change('scuff', { grit: '120' }) },
+  'cane-thick': { part: { substrate: 'cane' }, wrong: change('coat', { film: 'heavy' }) },
+  'no-grain': {
+    part: { substrate: 'board', existing: 'bare' },
+    wrong: putBefore('coat', act('wash', { family: 'stain', colour: slate })),
+  },
+  'glass-scratched': {
+    part: { substrate: 'glass', existing: 'bare' },
+    wrong: putBefore('adhesion-prime', act('scuff', { grit: '320' })),
+  },
+  'not-on-this': { part: { substrate: 'metal' }, wrong: putBefore('coat', act('knotting', { family: 'knotting' })) },
+  'edges-drink': { part: { substrate: 'board', existing: 'bare' }, wrong: leaveOut('block-prime') },
+  'water-on-open': { wish: { paint: 'clay' }, wrong: putAfter('coat', act('rinse')) },
   'over-salve': {
     part: { existing: 'bare' },
     wish: oiledCasein,

@@ -6,6 +6,7 @@ import { abrasionRules } from '@/core/stack/rules/abrasion'
 import { colourRules } from '@/core/stack/rules/colour'
 import { effectRules } from '@/core/stack/rules/effects'
 import { endingRules } from '@/core/stack/rules/endings'
+import { materialRules } from '@/core/stack/rules/materials'
 import { preparationRules } from '@/core/stack/rules/preparation'
 import { sealingRules } from '@/core/stack/rules/sealing'
 import { softRules } from '@/core/stack/rules/soft'
@@ -24,6 +25,7 @@ export { endingRules }
 export const meetingRules = {
   ...preparationRules,
   ...abrasionRules,
+  ...materialRules,
   ...softRules,
   ...colourRules,
   ...effectRules,

@@ -3,6 +3,20 @@ import { addedLine, cleaned, waxed } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
 import { again, block, cover, dust, layers, lays, lint, type Remedy, rub, wearAgain, worn } from './remedy'
 
+/** No more water than that on paint that it lifts. */
+const wrungOut: RecipeLine = {
+  phase: 'finish',
+  operation: 'rinse',
+  applicator: 'cloth wrung out to barely damp, dried at once',
+  reason: 'even-water',
+}
+const loosened: RecipeLine = {
+  phase: 'prep',
+  operation: 'sand',
+  grit: '150 → 220',
+  applicator: 'loose paint off, edges feathered',
+  reason: 'even-wood',
+}
 const damped: RecipeLine = {
   phase: 'finish',
   operation: 'rinse',
@@ -127,19 +141,14 @@ export const colourRemedies = {
     after: lays,
     share: 0.5,
     steps: [
-      {
-        phase: 'prep',
-        operation: 'sand',
-        grit: '150 → 220',
-        applicator: 'loose paint off, edges feathered',
-        reason: 'even-wood',
-      },
+      loosened,
       dust,
       ...cleaned,
       addedLine({ operation: 'adhesion-prime' }),
       cover,
     ],
     onTop: {
+      open: [loosened, dust, wrungOut, addedLine({ operation: 'adhesion-prime' }), cover],
       soft: [...cleaned, { take: 'again', line: { film: 'thin', mix: 'undiluted' } }, again],
     },
   },
@@ -177,6 +186,7 @@ export const colourRemedies = {
     after: ['clean'],
     share: 1,
     steps: [...cleaned],
+    onTop: { open: [wrungOut] },
   },
   'still-shiny': {
     words: 'It still shines in places',
@@ -193,6 +203,7 @@ export const colourRemedies = {
     after: ['rinse', 'neutralise'],
     share: 1,
     steps: [{ phase: 'prep', operation: 'rinse', reason: 'degreaser-defeats-paint' }],
+    onTop: { open: [wrungOut] },
   },
   binds: {
     words: 'A drawer or door binds',

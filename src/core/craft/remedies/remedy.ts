@@ -4,8 +4,8 @@ import { addedLine } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
 import { deLint } from '@/core/craft/topcoats'
 
-/** What lies on top where the mistake is. `set`: paint that water no longer moves. */
-export type TopKind = 'clear' | 'wax' | 'oil' | 'wash' | 'crackle' | 'set' | 'bare-look' | 'soft'
+/** What lies on top where the mistake is. `set`: paint that water no longer moves; `open`: paint that it lifts, and nothing seals yet. */
+export type TopKind = 'clear' | 'wax' | 'oil' | 'wash' | 'crackle' | 'set' | 'open' | 'bare-look' | 'soft'
 /**
  * What is laid again in a repair: the layer on top as it was laid; as many coats of it as it needs over a primer; every layer of
  * colour from the lowest; the layer below the top, in its colour; the wear as it was worn; the tinted wax as it was tinted.

@@ -1,6 +1,6 @@
 /** What an abrasive, a blade or wool may not do: to veneer, along or across the grain, where lead may be. Source: the craft, on preparation and harm. */
 import { readGrit } from '@/core/craft/grit'
-import { abrasive, byMachine, gritOf, isVeneer, isWet, leadUnder, rubs } from './ask'
+import { abrasive, byMachine, gritOf, isVeneer, isWet, leadUnder, rubs, withWool } from './ask'
 import type { Meeting, MeetingRule } from './rule'
 
 export const abrasionRules = {
@@ -47,8 +47,7 @@ export const abrasionRules = {
     meets: (m) => {
       if (!leadUnder(m)) return false
       if (['scrape', 'heat-gun', 'scrape-distress'].includes(m.act.operation)) return true
-      if (m.act.operation === 'dewax') return !/no wool/.test(m.act.applicator ?? '')
-      return rubs.includes(m.act.operation) && !isWet(m.act)
+      return withWool(m.act) || (rubs.includes(m.act.operation) && !isWet(m.act))
     },
   },
 } as const satisfies Record<string, MeetingRule>

@@ -21,6 +21,8 @@ export const isCoat = (act: Act) => ['coat', 'undercoat', 'crackle-coat', 'fabri
 export const isEffect = (act: Act) => ['wash', 'glaze', 'dry-brush', 'spray-runs'].includes(act.operation)
 export const lays = (act: Act) => isLaid(act) && !['wax', 'tint'].includes(act.operation)
 export const paintsOn = (on: SurfaceState): Laid[] => on.layers.filter(({ act }) => isPainted(act))
+/** The first colour on this ground. */
+export const firstPaint = ({ act, on }: Meeting) => isPainted(act) && paintsOn(on).length === 0
 export const lastPaint = (on: SurfaceState): Laid | undefined => paintsOn(on).at(-1)
 /** The colours that a next layer would touch: the last, and what a layer here and there leaves open. */
 export function openPaints(on: SurfaceState): Laid[] {
@@ -71,6 +73,8 @@ export const isOtherSheen = ({ sheen }: Act, wish: Pick<FinishWish, 'sheen'>) =>
 export const gritOf = (act: Act) => coarsest(readGrit(act.grit, act.applicator))
 export const isWet = (act: Act) => readGrit(act.grit, act.applicator).wet
 export const byMachine = (act: Act) => readGrit(act.grit, act.applicator).machine
+/** Taken off with wool, unless it is said that it is not. */
+export const withWool = ({ operation, applicator }: Act) => operation === 'dewax' && !/no wool/.test(applicator ?? '')
 export const rubs: readonly OperationCode[] = ['scuff', 'sand', 'dry-distress', 'smooth']
 export const abrasive: readonly OperationCode[] = [...rubs, 'scrape-distress']
 

@@ -10,6 +10,7 @@ import { decidesSheen } from '@/core/finish/sheen'
 import { sealsItself } from '@/core/finish/topcoat'
 import type { Touch } from '@/core/finish/touch'
 import type { FinishablePart } from '@/core/finish/wish'
+import { lyingFrom } from '@/core/stack/afterAct'
 import { type Act, isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
 import { clears, finish, gritOf, hardUse, isOtherSheen, isPrimer, lastPaint, openPaints, sealedAbove } from './ask'
 import type { EndingRule, StackEnding } from './rule'
@@ -184,9 +185,10 @@ function coatsShort({ acts, touches, part, seal, cover }: StackEnding): { least:
     const known = wanted.get(name) ?? { least: 0, usual: 0 }
     wanted.set(name, { least: known.least + leastOf(touch, usual), usual: known.usual + usual })
   }
+  const lying = acts.slice(lyingFrom(acts))
   const short = { least: 0, usual: 0 }
   for (const [name, { least, usual }] of wanted) {
-    const done = acts.filter((act) => key(act.operation, act.colour?.hex) === name).length
+    const done = lying.filter((act) => key(act.operation, act.colour?.hex) === name).length
     short.least += Math.max(0, least - done)
     short.usual += Math.max(0, usual - done)
   }

@@ -6,7 +6,20 @@ import { getFamily } from '@/core/craft/families'
 import { getExistingFinish, getSubstrate, isBareMetal, isSoft, kindOf } from '@/core/craft/parts'
 import { bleedsThrough } from '@/core/finish/ground'
 import { isPainted, topLayer } from '@/core/stack/surface'
-import { abrasive, bareLook, chips, firstLaid, grips, isPrimer, isVeneer, lays, leadUnder, paintsOn, waxedOff } from './ask'
+import {
+  abrasive,
+  bareLook,
+  chips,
+  firstLaid,
+  firstPaint,
+  grips,
+  isPrimer,
+  isVeneer,
+  lays,
+  leadUnder,
+  paintsOn,
+  waxedOff,
+} from './ask'
 import type { Meeting, MeetingRule } from './rule'
 
 /** Not everything said of a material fits each: cloth and leather take no primer. */
@@ -16,7 +29,6 @@ const shutsKnots = (m: Meeting) =>
   firstPaint(m) ||
   (m.act.operation === 'adhesion-prime' && !blocksAhead(m)) ||
   (firstLaid(m) && !isPainted(m.act) && !isPrimer(m.act) && m.ahead().some(isPainted))
-const firstPaint = (m: Meeting) => isPainted(m.act) && paintsOn(m.on).length === 0
 /** Colours that will lie on this ground. */
 const hexesFrom = ({ act, ahead, on }: Meeting): string[] =>
   (paintsOn(on).length === 0 ? [act, ...ahead().filter(isPainted)] : [act]).flatMap(({ colour }) => colour?.hex ?? [])

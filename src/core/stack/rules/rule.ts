@@ -1,14 +1,15 @@
 /** What a stack rule is, and what it is asked with. Types only. */
 import type { HouseMethod } from '@/core/craft/method'
-import type { RemedyStep } from '@/core/craft/preparation'
+import type { RemedyStep as Step } from '@/core/craft/preparation'
 import type { TopcoatCode } from '@/core/craft/topcoats'
 import type { CoverByTouch } from '@/core/finish/lines'
-import type { LookTouch } from '@/core/finish/touch'
+import type { LookTouch, Place } from '@/core/finish/touch'
 import type { Aims } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { Act, SurfaceState } from '@/core/stack/surface'
 
-export type { RemedyStep } from '@/core/craft/preparation'
+/** A step that mends; where it was wrong, unless it belongs to some places alone. */
+export type RemedyStep = Step & { in?: readonly Place[] }
 
 /** `stop`: it will fail. `caution`: it may, or costs more. `advice`: it will look other than hoped. */
 export type ConflictSeverity = 'stop' | 'caution' | 'advice'
@@ -29,6 +30,8 @@ export interface Meeting extends Intent {
   index: number
   /** the surface that the act meets */
   on: SurfaceState
+  /** where on the part that surface is */
+  in: readonly Place[]
   /** what is still to come after this act */
   ahead: () => readonly Act[]
 }

@@ -1,8 +1,13 @@
 /** Cloth and leather. Source: the craft, on looks; what was settled of materials. */
-import { isSoft, kindOf } from '@/core/craft/parts'
-import { isPainted } from '@/core/stack/surface'
-import { abrasive, gritOf, isClear, isPrimer, misted, thinned, waterShare } from './ask'
+import { isSoft, kindOf, type SubstrateKind } from '@/core/craft/parts'
+import { canBeOn, familiesFor } from '@/core/craft/takes'
+import { type Act, isLaid, isPainted } from '@/core/stack/surface'
+import { abrasive, gritOf, misted, thinned, waterShare, withWool } from './ask'
 import type { MeetingRule } from './rule'
+
+/** Whether a product stays supple there. */
+const suits = ({ operation, family }: Act, kind: SubstrateKind) =>
+  family !== null && familiesFor(operation, kind).includes(family)
 
 export const softRules = {
   'fabric-pile': {
@@ -17,14 +22,17 @@ export const softRules = {
     instead: true,
     meets: (m) =>
       isSoft(m.part.substrate) &&
-      (m.act.family === 'alkyd' || m.act.family === 'hard-clear' || isClear(m.act) || isPrimer(m.act)),
+      kindOf(m.part) !== 'pile' &&
+      isLaid(m.act) &&
+      !(canBeOn(m.act.operation, kindOf(m.part)) && suits(m.act, kindOf(m.part))),
   },
   'cloth-abraded': {
     severity: 'stop',
     remedies: [],
     instead: true,
     meets: (m) =>
-      isSoft(m.part.substrate) && (m.act.operation === 'scrape' || (abrasive.includes(m.act.operation) && gritOf(m.act) < 400)),
+      isSoft(m.part.substrate) &&
+      (m.act.operation === 'scrape' || withWool(m.act) || (abrasive.includes(m.act.operation) && gritOf(m.act) < 400)),
   },
   'cloth-degreased': {
     severity: 'advice',

@@ -1,10 +1,24 @@
 /** Wear: what a cloth, an abrasive, a blade or heat does to which layer. Source: the craft, on families and looks. */
 import { getFamily } from '@/core/craft/families'
-import { topLayer } from '@/core/stack/surface'
-import { lastPaint, sealedAbove, topRole, waxedOff } from './ask'
+import { readGrit } from '@/core/craft/grit'
+import { type Act, topLayer } from '@/core/stack/surface'
+import { lastPaint, openBelow, sealedAbove, topRole, waxedOff } from './ask'
 import type { MeetingRule } from './rule'
 
+/** Work with plenty of water; a damp sponge over the whole face evens a mark out. */
+const washes = ({ operation, family, grit, applicator }: Act) =>
+  !/damp/.test(applicator ?? '') &&
+  ((operation === 'clean' && family !== 'spirits') ||
+    ['rinse', 'neutralise'].includes(operation) ||
+    (operation === 'smooth' && readGrit(grit, applicator).wet))
+
 export const wearRules = {
+  'water-on-open': {
+    severity: 'stop',
+    remedies: [],
+    instead: true,
+    meets: (m) => washes(m.act) && m.on.stripper === 'none' && openBelow(m.on) !== undefined,
+  },
   'wet-distress-will-not-lift': {
     severity: 'stop',
     remedies: [{ operation: 'dry-distress' }],
