@@ -25,6 +25,8 @@ export interface Family {
   rewets?: 'freely' | 'slightly'
   /** `tops`: only where it gets wear */
   needsTopcoat?: boolean | 'tops'
+  /** its own finish counts as so many clears, where a use asks for them */
+  ownClears?: number
   /** the uses in which it stands without one */
   alone?: readonly UseCode[]
   /** share of water it may be thinned by; 0 forbids it */
@@ -96,6 +98,7 @@ export const families = {
     grips: 'scuffed',
     waterShare: 0,
     alone: useCodes,
+    ownClears: 1,
     cureDays: [30, 30],
   },
   casein: {

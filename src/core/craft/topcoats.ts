@@ -118,6 +118,14 @@ export function getTopcoat(code: TopcoatCode): Topcoat {
 export const sheensUnder = (code: TopcoatCode, paint: FamilyCode): readonly Sheen[] =>
   sheensOf(getTopcoat(code).recipe.findLast(({ family }) => family !== undefined)?.family ?? paint)
 
+const ownClears = (paint: FamilyCode) => getFamily(paint).ownClears ?? 0
+/** How many clears a use asks for over a paint, as usual and at least. */
+export const clearsFor = (code: TopcoatCode, use: UseCode, paint: FamilyCode): number =>
+  Math.max(1, (getTopcoat(code).coats[use] ?? 2) - ownClears(paint))
+export const leastClears = (code: TopcoatCode, use: UseCode, paint: FamilyCode): number | undefined =>
+  // what stands alone there is the better for them, and does without
+  ownClears(paint) > 0 && topcoatFits('none', use, paint) ? 0 : getTopcoat(code).least[use]
+
 /** Wax stands no heat, standing water or weather, whatever lies below it. */
 export const noWax: readonly UseCode[] = ['heat', 'damp', 'outdoors']
 /** Whether a topcoat stands up to a use and holds on a paint. */

@@ -1,10 +1,11 @@
 /** Touches as lines of work: how many coats of each colour, the topcoat among them, each coat a line of its own. Pure. */
 import { type Cover, coverFor, hidesBadly, lchOf } from '@/core/craft/colour'
+import type { FamilyCode } from '@/core/craft/families'
 import type { HouseMethod } from '@/core/craft/method'
-import { getOperation, type OperationCode } from '@/core/craft/operations'
+import { getOperation, laysColour, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate, type UseCode } from '@/core/craft/parts'
 import { type PhaseCode, phases, type RecipeLine } from '@/core/craft/recipe'
-import { getTopcoat, type TopcoatCode } from '@/core/craft/topcoats'
+import { clearsFor, leastClears, type TopcoatCode } from '@/core/craft/topcoats'
 import { isSprayed, passesPerCoat, standsOpen } from '@/core/craft/ways'
 import type { Colour } from './shade'
 import { lastPaintOf, ownTopcoat } from './topcoat'
@@ -59,12 +60,19 @@ export interface Line extends Pick<
   touch?: string | undefined
 }
 
+/** What coats are counted by; `paint`: what the topcoat lies on. */
+export interface Counting {
+  use: UseCode
+  seal: TopcoatCode
+  cover: CoverByTouch
+  paint: FamilyCode
+}
 /** How often a touch is worked on this part. */
-export function timesOf(touch: Touch, use: UseCode, seal: TopcoatCode, cover: CoverByTouch): number {
+export function timesOf(touch: Touch, { use, seal, cover, paint }: Counting): number {
   const { id, repeat } = touch
   // what is left open is counted in brushed coats
   const passes = isSprayed(touch) ? passesPerCoat : 1
-  if (repeat === 'by-use') return (getTopcoat(seal).coats[use] ?? 2) * passes
+  if (repeat === 'by-use') return clearsFor(seal, use, paint) * passes
   if (repeat === 'as-it-covers') return (cover[id]?.coats ?? 1) * passes
   return repeat ?? 1
 }
@@ -131,7 +139,7 @@ export function orderedTouches(part: FinishablePart, wish: FinishWish, method: H
 }
 
 /** Touches worked out for one part: coats counted, each coat a line of its own. */
-export function linesOf(touches: readonly LookTouch[], use: UseCode, seal: TopcoatCode, cover: CoverByTouch): Line[] {
+export function linesOf(touches: readonly LookTouch[], counting: Counting): Line[] {
   return touches.flatMap((touch) => {
     const {
       id,
@@ -148,9 +156,9 @@ export function linesOf(touches: readonly LookTouch[], use: UseCode, seal: Topco
       optional,
       reason = 'as-wished',
     } = touch
-    const of = timesOf(touch, use, seal, cover)
+    const of = timesOf(touch, counting)
     // a clear more than the use asks for at least is a choice
-    const needed = touch.repeat === 'by-use' ? (getTopcoat(seal).least[use] ?? of) : of
+    const needed = touch.repeat === 'by-use' ? (leastClears(counting.seal, counting.use, counting.paint) ?? of) : of
     const line = { phase, operation, family, colour, where, film, sheen, applicator, mix, grit, optional, reason, touch: id }
     const opened: Line[] = standsOpen(mix) ? [{ phase, operation: 'stand-open', reason: 'thickens-open' }] : []
     const laid = Array.from({ length: of }, (_, k): Line[] => [
@@ -161,6 +169,9 @@ export function linesOf(touches: readonly LookTouch[], use: UseCode, seal: Topco
   })
 }
 
+/** What the topcoat of a list lies on. */
+export const underTopcoat = (touches: readonly Touch[], wish: FinishWish): FamilyCode =>
+  touches.findLast(({ operation, family }) => family && laysColour(operation))?.family ?? lastPaintOf(wish)
 /** The lines of a wish on a part, as if on clean, sound ground. */
 export function wishedLines(
   part: FinishablePart,
@@ -170,7 +181,12 @@ export function wishedLines(
   primed: boolean,
 ): Line[] {
   const touches = orderedTouches(part, wish, method, seal)
-  const lines = linesOf(touches, part.use, seal, coverOf(part, touches, primed))
+  const lines = linesOf(touches, {
+    use: part.use,
+    seal,
+    cover: coverOf(part, touches, primed),
+    paint: underTopcoat(touches, wish),
+  })
   const sprayed = lines.findIndex(isSprayed)
   const first = lines[sprayed]
   // what stays as it is is covered before anything is sprayed
@@ -178,4 +194,7 @@ export function wishedLines(
 }
 /** The lines of a topcoat alone. */
 export const topcoatLines = (part: FinishablePart, wish: FinishWish, method: HouseMethod, seal: TopcoatCode): Line[] =>
-  linesOf(topcoatTouches(seal, wish, lastPaintOf(wish), method), part.use, seal, {})
+  linesOf(topcoatTouches(seal, wish, lastPaintOf(wish), method), {
+    ...{ use: part.use, seal, cover: {} },
+    paint: underTopcoat(touchesOf(wish, method), wish),
+  })

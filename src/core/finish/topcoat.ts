@@ -36,9 +36,13 @@ export function ownTopcoat({ touches }: Pick<FinishWish, 'touches'>): TopcoatCod
   return null
 }
 
-/** What a use asks for before the look does: what is for show is waxed or left; a paint that stands alone anywhere is left so. */
+/**
+ * What a use asks for before the look does: what is for show is waxed or left; a paint that stands alone anywhere is left so, but for one
+ * whose own finish is only the first of the clears that wear asks for.
+ */
 function firstBy(use: UseCode, paint: FamilyCode): TopcoatCode[] {
-  if (sealsItself(paint) && topcoatFits('none', 'heavy', paint)) return ['none']
+  const isWorn = !['display', 'light'].includes(use)
+  if (sealsItself(paint) && topcoatFits('none', 'heavy', paint) && !(isWorn && getFamily(paint).ownClears)) return ['none']
   return use === 'display' ? ['none', 'wax'] : []
 }
 

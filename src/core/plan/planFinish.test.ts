@@ -92,6 +92,17 @@ describe('the topcoat', () => {
     expect(seal('display', { paint: 'latex' })).toBe('none')
     for (const use of ['light', 'heavy', 'heat', 'damp', 'outdoors'] as const) expect(seal(use, { paint: 'alkyd' })).toBe('none')
   })
+  test('a paint with a finish of its own is left so for light use; where it gets wear that counts as one of the clears, and both others are a choice', () => {
+    expect(seal('light', { paint: 'all-in-one' })).toBe('none')
+    for (const use of ['heavy', 'heat'] as const) expect(seal(use, { paint: 'all-in-one' })).toBe('clear')
+    for (const use of ['damp', 'outdoors'] as const) expect(seal(use, { paint: 'all-in-one' })).toBe('hard')
+    const clearsOf = (use: FinishablePart['use'], paint: FinishWish['paint']) =>
+      plannedSteps({ ...part, use }, wish({ paint })).filter(({ operation }) => operation === 'clear-coat')
+    // three are usual on a table top, two outdoors
+    expect(clearsOf('heavy', 'all-in-one').map(({ needed }) => needed)).toEqual([false, false])
+    expect(clearsOf('outdoors', 'all-in-one').map(({ needed }) => needed)).toEqual([false])
+    expect(clearsOf('heavy', 'latex').map(({ needed }) => needed)).toEqual([true, true, false])
+  })
   test('what was wished by hand is kept, or refused with what stands up to it', () => {
     expect(seal('light', { seal: 'wax' })).toBe('wax')
     expect(findRefusal({ ...part, use: 'outdoors' }, wish({ seal: 'wax' }))).toEqual({

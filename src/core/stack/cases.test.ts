@@ -17,6 +17,7 @@ import { partOf, type Timed, type WrongStack } from './cases/stacks'
 import { times } from './cases/times'
 import { wearAndCloth } from './cases/wearAndCloth'
 import { whole } from './cases/whole'
+import { wholeLaid } from './cases/wholeLaid'
 import { checkStack } from './checkStack'
 import type { Act } from './surface'
 
@@ -64,7 +65,7 @@ describe('wrong stacks', () => {
 })
 
 describe('stacks written out whole', () => {
-  test.each(whole.map((each) => [each[0], each] as const))('%s', (_, [, part, wish, acts, code]) => {
+  test.each([...whole, ...wholeLaid].map((each) => [each[0], each] as const))('%s', (_, [, part, wish, acts, code]) => {
     const found = checkStack({ part: partOf(part), wish, method: defaultMethod, acts })
       .filter(({ severity }) => severity !== 'advice')
       .map((conflict) => conflict.code)

@@ -140,13 +140,7 @@ export const colourRemedies = {
     remedy: 'Take it off where it is loose, grip again, thin coats.',
     after: lays,
     share: 0.5,
-    steps: [
-      loosened,
-      dust,
-      ...cleaned,
-      addedLine({ operation: 'adhesion-prime' }),
-      cover,
-    ],
+    steps: [loosened, dust, ...cleaned, addedLine({ operation: 'adhesion-prime' }), cover],
     onTop: {
       open: [loosened, dust, wrungOut, addedLine({ operation: 'adhesion-prime' }), cover],
       soft: [...cleaned, { take: 'again', line: { film: 'thin', mix: 'undiluted' } }, again],

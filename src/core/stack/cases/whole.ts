@@ -1,4 +1,4 @@
-/** Wrong stacks written out whole, and the rule that speaks of each; and right ones beside them. For tests alone. */
+/** Stacks on this or that material, written out whole, with the rule that speaks of each; and right ones beside them. For tests alone. */
 import type { FamilyCode } from '@/core/craft/families'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import type { ConflictCode } from '@/core/stack/rules'
@@ -21,12 +21,12 @@ import { act, coat, type ColourName, colours, oiled, solid, wipeOil, wish } from
 
 export type WholeStack = [words: string, part: Partial<FinishablePart>, wish: FinishWish, acts: Act[], code: ConflictCode | null]
 
-const two = (family: FamilyCode, colour: ColourName = 'slate') => [coat(family, colour), coat(family, colour)]
-const clears = [deLinted, clearCoat, clearCoat]
-const waxed = [waxOn, waxRubbed, buffed]
+export const two = (family: FamilyCode, colour: ColourName = 'slate') => [coat(family, colour), coat(family, colour)]
+export const clears = [deLinted, clearCoat, clearCoat]
+export const waxed = [waxOn, waxRubbed, buffed]
 const washedCloth = [act('clean', { family: 'soap' }), rinsed]
-const stripped = [act('strip', { family: 'stripper' }), act('scrape'), act('neutralise')]
-const wash = (family: FamilyCode, colour: ColourName) =>
+export const stripped = [act('strip', { family: 'stripper' }), act('scrape'), act('neutralise')]
+export const wash = (family: FamilyCode, colour: ColourName) =>
   act('wash', { family, colour: colours[colour], mix: family === 'stain' ? null : 'paint : water 1 : 1' })
 const milk = coat('casein', 'rust', { mix: 'powder : water 1 : 1' })
 const onLeather = coat('chalk-mineral', 'soot', { film: 'thin' })
@@ -186,54 +186,4 @@ export const whole: WholeStack[] = [
     'cloth-abraded',
   ],
   ['salve worked into painted leather', hide, leathered, [...washedCloth, onLeather, onLeather, ...waxed], null],
-  // water, spirits and stripper on what was laid
-  [
-    'clay washed down before it is sealed',
-    {},
-    solid('clay'),
-    [...prep, ...two('clay'), cleaned, rinsed, ...clears],
-    'water-on-open',
-  ],
-  [
-    'clay rubbed wet between coats',
-    {},
-    solid('clay'),
-    [...prep, coat('clay'), act('smooth', { grit: 'wet, 320' }), coat('clay'), ...clears],
-    'water-on-open',
-  ],
-  [
-    'sealed clay washed down',
-    {},
-    solid('clay'),
-    [...prep, ...two('clay'), ...clears, act('clean', { family: 'soap' }), rinsed],
-    null,
-  ],
-  [
-    'the wax wiped off with spirits',
-    {},
-    solid('chalk-style'),
-    [...prep, ...two('chalk-style'), ...waxed, wiped],
-    'left-unsealed',
-  ],
-  [
-    'wax wiped off with spirits alone, then clear',
-    {},
-    solid('chalk-style'),
-    [...prep, ...two('chalk-style'), ...waxed, wiped, ...clears],
-    'wax-under-paint',
-  ],
-  [
-    'painted, stripped again, and left',
-    {},
-    solid('latex'),
-    [...prep, ...two('latex'), ...stripped, act('sand', { grit: '150' }), dusted, ...clears],
-    'steps-of-the-look',
-  ],
-  [
-    'painted, stripped, painted again',
-    {},
-    solid('latex'),
-    [...prep, ...two('latex'), ...stripped, act('sand', { grit: '150' }), dusted, ...two('latex'), ...clears],
-    null,
-  ],
 ]

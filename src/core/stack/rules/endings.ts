@@ -1,10 +1,11 @@
 /** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
 import { enoughContrast } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
+import { isCut } from '@/core/craft/mixes'
 import type { OperationCode } from '@/core/craft/operations'
-import { getTopcoat, noWax } from '@/core/craft/topcoats'
+import { leastClears, noWax } from '@/core/craft/topcoats'
 import { adapt } from '@/core/finish/adapt'
-import { leastOf, timesOf } from '@/core/finish/lines'
+import { leastOf, timesOf, underTopcoat } from '@/core/finish/lines'
 import { seenContrast } from '@/core/finish/seen'
 import { decidesSheen } from '@/core/finish/sheen'
 import { sealsItself } from '@/core/finish/topcoat'
@@ -123,9 +124,13 @@ export const endingRules = {
   'topcoat-missing': {
     severity: 'caution',
     remedies: finish,
-    ends: ({ on, seal }) => {
+    ends: ({ on, part, wish, seal }) => {
       const paint = lastPaint(on)
-      return seal !== 'none' && !on.layers.some(({ act, index }) => isTopcoat(act) && index > (paint?.index ?? -1))
+      // one that nobody asked for, over what has a finish of its own
+      const own = paint?.act.family && getFamily(paint.act.family).ownClears
+      if (own && !wish.seal && !wish.touches && standsAlone(on, part)) return false
+      const seals = (act: Act) => isTopcoat(act) || (isWaxedOver(act) && !hardUse(part))
+      return seal !== 'none' && !on.layers.some(({ act, index }) => seals(act) && index > (paint?.index ?? -1))
     },
   },
   'wax-in-hard-use': {
@@ -154,13 +159,16 @@ export const endingRules = {
   'too-few-clears': {
     severity: 'caution',
     remedies: [{ operation: 'clear-coat' }],
-    ends: ({ on, part, seal }) => {
+    ends: ({ on, part, wish, touches, seal }) => {
       // a satin below hard clears is not one of them
       const laid = seal === 'hard' ? on.layers.filter(({ act }) => act.family === 'hard-clear').length : clears(on)
-      return clears(on) > 0 && laid < (getTopcoat(seal).least[part.use] ?? 0)
+      return clears(on) > 0 && laid < (leastClears(seal, part.use, underTopcoat(touches, wish)) ?? 0)
     },
   },
 } as const satisfies Record<string, EndingRule>
+
+/** Tinted wax cut with clear, all over: one of two ways to wax. */
+const isWaxedOver = ({ operation, mix, where }: Act) => operation === 'tinted-wax' && isCut(mix ?? undefined) && !where
 
 /** Whether the last paint, with nothing over it, needs nothing over it in this use. */
 function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
@@ -171,7 +179,7 @@ function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
 /** What the rules ask for is theirs to miss; the rest is told by its colour alone. */
 const notCounted: readonly OperationCode[] = ['dust-off', 'undercoat', 'seal-between', 'mist-fabric']
 /** How many of the coats and steps asked for the acts lack, of as few as may do and of as many as is usual. */
-function coatsShort({ acts, touches, part, seal, cover }: StackEnding): { least: number; usual: number } {
+function coatsShort({ acts, touches, part, wish, seal, cover }: StackEnding): { least: number; usual: number } {
   // by operation and colour, so that a colour used twice counts twice; worn is worn, whatever with
   const key = (operation: OperationCode, hex: string | undefined) =>
     operation.endsWith('-distress') ? 'worn' : `${operation} ${hex ?? ''}`
@@ -181,7 +189,7 @@ function coatsShort({ acts, touches, part, seal, cover }: StackEnding): { least:
     const worked = adapt({ ...touch, reason: touch.reason ?? 'as-wished' }, part)
     if (worked === null) continue
     const name = key(worked.operation, touch.colour?.hex)
-    const usual = timesOf(touch, part.use, seal, cover)
+    const usual = timesOf(touch, { use: part.use, seal, cover, paint: underTopcoat(touches, wish) })
     const known = wanted.get(name) ?? { least: 0, usual: 0 }
     wanted.set(name, { least: known.least + leastOf(touch, usual), usual: known.usual + usual })
   }
