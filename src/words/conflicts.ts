@@ -24,6 +24,7 @@ export const conflictWords: Record<ConflictCode, string> = {
   'glass-scratched': 'Glass is not abraded: the scratches show through. Clean and prime it.',
   'not-on-this': 'This is not done on such a material: it has nothing to soak into or to hold on to.',
   'edges-drink': 'The cut edges of board drink every coat: shut them first.',
+  'wet-rub-smears': 'Rubbed wet, this paint smears until it is sealed: dry, or with a pad that is barely damp.',
   'water-on-open': 'Water lifts this paint until it is sealed: keep it dry.',
   'metal-primer-elsewhere': 'A metal primer is made for metal: another grips this.',
   'slick-unprimed': 'Slick, and no adhesion primer under the paint: it will scratch off.',

@@ -1,5 +1,5 @@
 /** What goes wrong, and the way back: each mistake with its cause, and the steps that mend it. */
-import type { OperationCode } from '@/core/craft/operations'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { colourRemedies } from '@/core/craft/remedies/colour'
 import { effectRemedies } from '@/core/craft/remedies/effect'
 import type { Remedy } from '@/core/craft/remedies/remedy'
@@ -18,8 +18,9 @@ interface Doing {
 }
 /** Whether a mistake can show on a part where this was done and that is still to come. */
 export function canShow(code: RemedyCode, done: readonly Doing[], ahead: readonly Doing[] = []): boolean {
-  const { after, ahead: before }: Remedy = getRemedy(code)
+  const { after, ahead: before, uncovered }: Remedy = getRemedy(code)
   const among = (asked: readonly OperationCode[] | undefined, acts: readonly Doing[]) =>
     !asked || acts.some(({ operation }) => asked.includes(operation))
-  return among(after, done) && among(before, ahead)
+  const lies = uncovered ? done.slice(done.findLastIndex(({ operation }) => getOperation(operation).layer !== undefined)) : done
+  return among(after, lies) && among(before, ahead)
 }

@@ -17,7 +17,7 @@ import { type PlannedStep, toSteps } from '@/core/finish/step'
 import { aimsOf, touchesOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { afterActIn, foundSurfaces } from '@/core/stack/places'
-import { isEffect, openBelow } from '@/core/stack/rules/ask'
+import { isEffect, isVeneer, openBelow } from '@/core/stack/rules/ask'
 import { type Act, isPainted, type SurfaceState } from '@/core/stack/surface'
 
 /** Where a repair begins: the part, what it is meant to be, what lies on it. */
@@ -74,15 +74,18 @@ function linesFor(
   on: SurfaceState,
 ): readonly RemedyLine[] {
   const top = on.layers.at(-1)
+  const { bareWood } = aimsOf(touchesOf(wish, method))
   const kinds: Record<TopKind, boolean> = {
     soft: isSoft(part.substrate),
-    'bare-look': aimsOf(touchesOf(wish, method)).bareWood,
+    'bare-look': bareWood,
     clear: top?.role === 'clear',
     wax: top?.role === 'wax',
     oil: top?.role === 'oil',
     crackle: top?.act.operation === 'crackle-coat',
     wash: top !== undefined && isEffect(top.act),
     // wax comes off before a place is washed
+    veneer: isVeneer(part) && !top && !bareWood,
+    'veneer-kept': isVeneer(part) && !top && bareWood,
     open: openBelow(withoutWax(on)) !== undefined,
     set: top?.act.family !== undefined && top.act.family !== null && !getFamily(top.act.family).rewets,
   }

@@ -50,6 +50,17 @@ const ten: [string, FinishablePart, FinishWish][] = [
     on({ substrate: 'laminate', existing: 'bare', use: 'heavy' }),
     wished('smooth-solid', 'all-in-one'),
   ],
+  ['clay crackle', on(), wished('crackle', 'clay')],
+  ['scraped clay', on({ existing: 'bare' }), wished('scraped-layers', 'clay')],
+  ['stencilled clay on a board top', on({ substrate: 'board', existing: 'bare', use: 'heavy' }), wished('stencilled', 'clay')],
+  [
+    'waxed veneer, painted',
+    on({ substrate: 'veneer', existing: 'shellac', polish: 'wax' }),
+    wished('two-colour-distress', 'chalk-style'),
+  ],
+  ['veneer kept', on({ substrate: 'veneer' }), wished('stained-wood', 'stain')],
+  ['cane', on({ substrate: 'cane' }), wished('light-distress', 'chalk-style')],
+  ['clay over possible lead', on({ existing: 'oil-paint', lead: 'suspected' }), wished('smooth-solid', 'clay')],
   ['over possible lead', on({ existing: 'oil-paint', lead: 'suspected' }), wished('smooth-solid', 'chalk-style')],
 ]
 const name = ({ operation, family, colour }: PlannedStep) => `${operation} ${family ?? ''} ${colour?.hex ?? ''}`

@@ -239,6 +239,7 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
   },
   'not-on-this': { part: { substrate: 'metal' }, wrong: putBefore('coat', act('knotting', { family: 'knotting' })) },
   'edges-drink': { part: { substrate: 'board', existing: 'bare' }, wrong: leaveOut('block-prime') },
+  'wet-rub-smears': { wish: { paint: 'clay' }, wrong: change('smooth', { grit: 'wet, 320' }) },
   'water-on-open': { wish: { paint: 'clay' }, wrong: putAfter('coat', act('rinse')) },
   'over-salve': {
     part: { existing: 'bare' },

@@ -178,6 +178,7 @@ export const colourRemedies = {
     cause: 'Polish or smoke in more than one layer.',
     remedy: 'Clean again with fresh water, and rinse.',
     after: ['clean'],
+    uncovered: true,
     share: 1,
     steps: [...cleaned],
     onTop: { open: [wrungOut] },
@@ -185,16 +186,28 @@ export const colourRemedies = {
   'still-shiny': {
     words: 'It still shines in places',
     cause: 'The abrasive was worn out, or the hand went too fast.',
-    remedy: 'Scuff what shines, dust off.',
+    remedy:
+      'Scuff what shines, dust off. Veneer has had its pass: a primer that grips, or the stripper once more where the wood is kept.',
     after: ['scuff', 'sand'],
+    uncovered: true,
     share: 0.3,
     steps: [{ phase: 'prep', operation: 'scuff', grit: '180–220', reason: 'key' }, dust],
+    // it has had its one pass: painted it is gripped by a primer, kept it is stripped once more
+    onTop: {
+      'veneer-kept': [
+        addedLine({ operation: 'strip' }),
+        addedLine({ operation: 'scrape' }),
+        addedLine({ operation: 'neutralise' }),
+      ],
+      veneer: [addedLine({ operation: 'adhesion-prime', reason: 'slick' })],
+    },
   },
   'residue-left': {
     words: 'Cleaner or stripper is left',
     cause: 'Too little water, or not changed.',
     remedy: 'Rinse again until the last water stays clear.',
     after: ['rinse', 'neutralise'],
+    uncovered: true,
     share: 1,
     steps: [{ phase: 'prep', operation: 'rinse', reason: 'degreaser-defeats-paint' }],
     onTop: { open: [wrungOut] },

@@ -4,8 +4,9 @@ import { addedLine } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
 import { deLint } from '@/core/craft/topcoats'
 
-/** What lies on top where the mistake is. `set`: paint that water no longer moves; `open`: paint that it lifts, and nothing seals yet. */
-export type TopKind = 'clear' | 'wax' | 'oil' | 'wash' | 'crackle' | 'set' | 'open' | 'bare-look' | 'soft'
+/** What lies on top where the mistake is; `veneer`: that itself, to be painted or kept to be seen. `set`: paint that water no longer moves; `open`: paint that it lifts, and nothing seals yet. */
+export type TopKind =
+  'clear' | 'wax' | 'oil' | 'wash' | 'crackle' | 'set' | 'open' | 'veneer' | 'veneer-kept' | 'bare-look' | 'soft'
 /**
  * What is laid again in a repair: the layer on top as it was laid; as many coats of it as it needs over a primer; every layer of
  * colour from the lowest; the layer below the top, in its colour; the wear as it was worn; the tinted wax as it was tinted.
@@ -23,6 +24,8 @@ export interface Remedy {
   onTop?: Partial<Record<TopKind, readonly RemedyLine[]>>
   /** it can show only once one of these was done; any time unless given */
   after?: readonly OperationCode[]
+  /** and only while nothing was laid since */
+  uncovered?: true
   /** and only while one of these is still to come */
   ahead?: readonly OperationCode[]
   /** steps still ahead that the repair does in its own way: the first of each is not worked again */

@@ -91,6 +91,7 @@ export const sealingRemedies = {
     cause: 'The next coat came too late to bite.',
     remedy: 'Scuff lightly, off with the dust, then the next coat.',
     after: ['clear-coat', 'seal-between'],
+    uncovered: true,
     ahead: lays,
     share: 1,
     steps: [rub('320'), dust],

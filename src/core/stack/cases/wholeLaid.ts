@@ -62,7 +62,7 @@ export const wholeLaid: WholeStack[] = [
     {},
     solid('clay'),
     [...prep, coat('clay'), act('smooth', { grit: 'wet, 320' }), coat('clay'), ...clears],
-    'water-on-open',
+    'wet-rub-smears',
   ],
   [
     'sealed clay washed down',

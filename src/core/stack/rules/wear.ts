@@ -1,16 +1,13 @@
 /** Wear: what a cloth, an abrasive, a blade or heat does to which layer. Source: the craft, on families and looks. */
 import { getFamily } from '@/core/craft/families'
-import { readGrit } from '@/core/craft/grit'
 import { type Act, topLayer } from '@/core/stack/surface'
-import { lastPaint, openBelow, sealedAbove, topRole, waxedOff } from './ask'
+import { isWet, lastPaint, openBelow, sealedAbove, topRole, waxedOff } from './ask'
 import type { MeetingRule } from './rule'
 
 /** Work with plenty of water; a damp sponge over the whole face evens a mark out. */
-const washes = ({ operation, family, grit, applicator }: Act) =>
+const washes = ({ operation, family, applicator }: Act) =>
   !/damp/.test(applicator ?? '') &&
-  ((operation === 'clean' && family !== 'spirits') ||
-    ['rinse', 'neutralise'].includes(operation) ||
-    (operation === 'smooth' && readGrit(grit, applicator).wet))
+  ((operation === 'clean' && family !== 'spirits') || ['rinse', 'neutralise'].includes(operation))
 
 export const wearRules = {
   'water-on-open': {
@@ -18,6 +15,12 @@ export const wearRules = {
     remedies: [],
     instead: true,
     meets: (m) => washes(m.act) && m.on.stripper === 'none' && openBelow(m.on) !== undefined,
+  },
+  'wet-rub-smears': {
+    severity: 'caution',
+    remedies: [],
+    instead: true,
+    meets: (m) => m.act.operation === 'smooth' && isWet(m.act) && openBelow(m.on) !== undefined,
   },
   'wet-distress-will-not-lift': {
     severity: 'stop',
