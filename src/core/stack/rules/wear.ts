@@ -6,8 +6,8 @@ import type { MeetingRule } from './rule'
 
 /** Work with plenty of water; a damp sponge over the whole face evens a mark out. */
 const washes = ({ operation, family, applicator }: Act) =>
-  !/damp/.test(applicator ?? '') &&
-  ((operation === 'clean' && family !== 'spirits') || ['rinse', 'neutralise'].includes(operation))
+  (operation === 'rinse' || operation === 'neutralise' || (operation === 'clean' && family !== 'spirits')) &&
+  !/damp/.test(applicator ?? '')
 
 export const wearRules = {
   'water-on-open': {
