@@ -29,6 +29,8 @@ export interface Family {
   ownClears?: number
   /** the uses in which it stands without one */
   alone?: readonly UseCode[]
+  /** dries to a closed film, which another that wants a key does not grip */
+  closed?: true
   /** share of water it may be thinned by; 0 forbids it */
   waterShare?: number
   /** drinks a hard clear: a thin coat first */
@@ -95,6 +97,7 @@ export const families = {
     coverage: [10, 13],
     touchDry: [60, 60],
     recoat: [60, 120],
+    closed: true,
     grips: 'scuffed',
     waterShare: 0,
     alone: useCodes,
@@ -123,6 +126,7 @@ export const families = {
     coverage: [10, 13],
     touchDry: [60, 60],
     recoat: [120, 240],
+    closed: true,
     grips: 'keyed',
     needsTopcoat: 'tops',
     waterShare: 0.1,
@@ -152,6 +156,7 @@ export const families = {
     coverage: [10, 13],
     touchDry: [360, 480],
     recoat: [960, 1440],
+    closed: true,
     grips: 'keyed',
     waterShare: 0,
     alone: useCodes,

@@ -21,6 +21,6 @@ export function canShow(code: RemedyCode, done: readonly Doing[], ahead: readonl
   const { after, ahead: before, uncovered }: Remedy = getRemedy(code)
   const among = (asked: readonly OperationCode[] | undefined, acts: readonly Doing[]) =>
     !asked || acts.some(({ operation }) => asked.includes(operation))
-  const lies = uncovered ? done.slice(done.findLastIndex(({ operation }) => getOperation(operation).layer !== undefined)) : done
-  return among(after, lies) && among(before, ahead)
+  const laid = done.findLastIndex(({ operation }) => getOperation(operation).layer !== undefined)
+  return among(after, uncovered ? done.slice(Math.max(0, laid)) : done) && among(before, ahead)
 }

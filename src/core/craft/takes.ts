@@ -19,7 +19,6 @@ const paints = familyCodes.filter((code) => getFamily(code).role === 'paint')
 const chalky: readonly FamilyCode[] = ['chalk-style', 'chalk-mineral', 'clay', 'home-chalky']
 /** What stays supple on cloth and leather. */
 const supple: readonly FamilyCode[] = [
-  'salve',
   'chalk-style',
   'chalk-mineral',
   'clay',
@@ -28,6 +27,7 @@ const supple: readonly FamilyCode[] = [
   'black-wax',
   'white-wax',
   'metallic-wax',
+  'salve',
 ]
 
 const brush = 'bristle brush'

@@ -17,10 +17,12 @@ import type { FinishablePart, FinishWish } from './wish'
 export const primerHex = '#e9e4d8'
 
 /** So much of a part primed is a primed part. */
-const halfOf = 0.5
+const primedFrom = 0.5
 /** Whether a primer lies under the colour. */
 export const isPrimed = (steps: readonly { operation: OperationCode; where?: Where | null | undefined }[]): boolean =>
-  steps.some(({ operation, where }) => (operation === 'block-prime' || operation === 'adhesion-prime') && shareOf(where) > halfOf)
+  steps.some(
+    ({ operation, where }) => (operation === 'block-prime' || operation === 'adhesion-prime') && shareOf(where) > primedFrom,
+  )
 
 const covering: readonly OperationCode[] = ['coat', 'undercoat', 'texture-coat', 'blend', 'crackle-coat', 'fabric-coat']
 /** Coats by touch, of those that are laid as often as they need to cover. */

@@ -45,6 +45,7 @@ test('what is noted of the ground is noted before anything lies on it, and a cle
   const acts = (...operations: Act['operation'][]) => operations.map((operation) => ({ operation }))
   const shown = (code: RemedyCode, ...operations: Act['operation'][]) => canShow(code, acts(...operations), acts('clear-coat'))
   expect([shown('still-shiny', 'clean', 'scuff'), shown('still-shiny', 'clean', 'scuff', 'coat')]).toEqual([true, false])
+  expect(shown('still-shiny', 'scuff', 'dust-off')).toBe(true)
   expect([shown('still-dirty', 'clean'), shown('still-dirty', 'clean', 'coat')]).toEqual([true, false])
   expect([shown('clear-too-old', 'coat', 'seal-between'), shown('clear-too-old', 'seal-between', 'crackle-medium')]).toEqual([
     true,

@@ -34,19 +34,16 @@ const hides = ({ operation, colour }: Act) =>
 export function positionAfter(steps: readonly Act[], done: readonly Act[]): number {
   const colours = new Set(steps.map(({ colour }) => colour?.hex))
   const firstColour = steps.findIndex(hides)
-  let position = 0
+  const passed = (from: number, acts: readonly Act[]) =>
+    acts.reduce((position, act) => {
+      if (hides(act) && firstColour >= 0 && !colours.has(act.colour?.hex)) return Math.min(position, firstColour)
+      const found = steps.findIndex((step, k) => k >= position && same(step, act))
+      return found >= 0 && steps.slice(position, found).every(({ colour }) => colour === null) ? found + 1 : position
+    }, from)
+  // what was stripped off again is not behind; the stripping itself is, where it is one of the steps
   const lying = lyingFrom(done)
-  done.forEach((act, nth) => {
-    // stripped off again, nothing of it is behind but the stripping itself
-    if (nth === lying) position = lyingFrom(steps.slice(0, position))
-    if (hides(act) && firstColour >= 0 && !colours.has(act.colour?.hex)) {
-      position = Math.min(position, firstColour)
-      return
-    }
-    const found = steps.findIndex((step, k) => k >= position && same(step, act))
-    if (found >= 0 && steps.slice(position, found).every(({ colour }) => colour === null)) position = found + 1
-  })
-  return lying < done.length ? position : lyingFrom(steps.slice(0, position))
+  const stripped = lyingFrom(steps.slice(0, passed(0, done.slice(0, lying))))
+  return passed(stripped, done.slice(lying))
 }
 
 /** The steps still to be worked; those of the whole plan where nothing is done. */

@@ -1,5 +1,5 @@
 /** The surface after one more act: what each operation changes, beside the layer that it lays. Pure. */
-import { type FamilyCode, getFamily } from '@/core/craft/families'
+import { getFamily } from '@/core/craft/families'
 import { coarsest, lastOf, readGrit } from '@/core/craft/grit'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { type Act, isPainted, type Laid, type SurfaceState } from './surface'
@@ -130,9 +130,6 @@ export function lyingFrom(acts: readonly Act[]): number {
   return from
 }
 
-/** What dries to a closed film. */
-const closed: readonly FamilyCode[] = ['alkyd', 'latex', 'all-in-one']
-
 /** Milk paint without its bonding agent lets go wherever it does not soak in. */
 const letsGo = (surface: SurfaceState, act: Act) =>
   act.family === 'casein' &&
@@ -150,7 +147,7 @@ export function afterAct(surface: SurfaceState, act: Act, index: number): Surfac
     ...changed,
     flakes: changed.flakes || letsGo(surface, act),
     layers: [...changed.layers, { act, index, role: getFamily(act.family).role }],
-    sleek: act.operation === 'clear-coat' || closed.includes(act.family),
+    sleek: act.operation === 'clear-coat' || getFamily(act.family).closed === true,
     lint: painted || changed.lint,
     peaks: act.operation === 'texture-coat',
     // what was left below is shut in: it was spoken of when this was laid

@@ -4,7 +4,10 @@ import { addedLine } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
 import { deLint } from '@/core/craft/topcoats'
 
-/** What lies on top where the mistake is; `veneer`: that itself, to be painted or kept to be seen. `set`: paint that water no longer moves; `open`: paint that it lifts, and nothing seals yet. */
+/**
+ * What lies on top where the mistake is. `set`: paint that water no longer moves; `open`: paint that it lifts, and nothing seals yet;
+ * `veneer`: nothing yet, to be painted, or kept to be seen.
+ */
 export type TopKind =
   'clear' | 'wax' | 'oil' | 'wash' | 'crackle' | 'set' | 'open' | 'veneer' | 'veneer-kept' | 'bare-look' | 'soft'
 /**

@@ -45,12 +45,13 @@ export const colourRules = {
     meets: (m) => {
       const top = topLayer(m.on)?.act
       if (!m.on.sleek || !top || (chips(m) && m.act.family === 'casein')) return false
-      // what wants a key of any ground wants one of a closed film, too
-      if (top.family === 'latex' || top.family === 'all-in-one')
-        return m.act.family !== top.family && isCoat(m.act) && grips(m.act) === 'keyed'
       if (top.operation === 'clear-coat') return isPainted(m.act) || isPrimer(m.act) || m.act.operation === 'crackle-medium'
       if (m.act.operation === 'de-lint') return top.family === 'alkyd' && m.ahead().slice(0, 1).some(isClear)
-      return m.act.family !== top.family && (isPainted(m.act) || isPrimer(m.act) || isClear(m.act))
+      if (m.act.family === top.family) return false
+      // enamel sheds whatever it is; of another closed film only what wants a key of any ground wants one, too
+      return top.family === 'alkyd'
+        ? isPainted(m.act) || isPrimer(m.act) || isClear(m.act)
+        : isCoat(m.act) && grips(m.act) === 'keyed'
     },
   },
   'all-in-one-thinned': {

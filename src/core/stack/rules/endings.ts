@@ -183,13 +183,14 @@ function coatsShort({ acts, touches, part, wish, seal, cover }: StackEnding): { 
   // by operation and colour, so that a colour used twice counts twice; worn is worn, whatever with
   const key = (operation: OperationCode, hex: string | undefined) =>
     operation.endsWith('-distress') ? 'worn' : `${operation} ${hex ?? ''}`
+  const counting = { use: part.use, seal, cover, paint: underTopcoat(touches, wish) }
   const wanted = new Map<string, { least: number; usual: number }>()
   for (const touch of touches) {
     if (touch.optional || touch.topcoat || notCounted.includes(touch.operation)) continue
     const worked = adapt({ ...touch, reason: touch.reason ?? 'as-wished' }, part)
     if (worked === null) continue
     const name = key(worked.operation, touch.colour?.hex)
-    const usual = timesOf(touch, { use: part.use, seal, cover, paint: underTopcoat(touches, wish) })
+    const usual = timesOf(touch, counting)
     const known = wanted.get(name) ?? { least: 0, usual: 0 }
     wanted.set(name, { least: known.least + leastOf(touch, usual), usual: known.usual + usual })
   }

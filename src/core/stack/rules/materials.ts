@@ -16,7 +16,7 @@ export const materialRules = {
     remedies: [],
     instead: true,
     meets: (m) =>
-      m.act.operation === 'strip' && (isSoft(m.part.substrate) || ['laminate', 'plastic', 'cane'].includes(m.part.substrate)),
+      m.act.operation === 'strip' && (!canBeOn('strip', kindOf(m.part)) || ['laminate', 'plastic'].includes(m.part.substrate)),
   },
   'cane-harmed': {
     severity: 'stop',
