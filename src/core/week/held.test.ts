@@ -4,7 +4,7 @@ import { defaultMethod } from '@/core/craft/method'
 import { fileWith, ms, partWith, planStep } from '@/core/testing/piece'
 import { answerWeek } from './ask'
 import type { Hand } from './hands'
-import { lostBy, notHeld } from './held'
+import { isWorked, lostBy, notHeld } from './held'
 import type { Pin } from './place'
 
 /** Nine to noon, on weekdays; the other on Tuesdays alone. */
@@ -62,5 +62,28 @@ describe('what a step is held to', () => {
       asked: [],
       kept: [],
     })
+  })
+})
+
+describe('whether anybody works', () => {
+  const others = [
+    { day: '2026-03-03', personId: null, hours: { from: 1320, to: 1500 } },
+    { day: '2026-03-03', personId: 'b', hours: null },
+    { day: '2026-03-05', personId: null, hours: null },
+  ]
+  test.each([
+    ['the minute the hours begin', '2026-03-04T09:00Z', true],
+    ['a minute before', '2026-03-04T08:59Z', false],
+    ['the minute they end', '2026-03-04T12:00Z', false],
+    ['on a day said otherwise, in its usual hours', '2026-03-03T10:00Z', false],
+    ['over midnight', '2026-03-04T00:59Z', true],
+    ['when that night’s work is over', '2026-03-04T01:00Z', false],
+    ['on a day on which nobody works', '2026-03-05T10:00Z', false],
+    ['on a Saturday', '2026-03-07T10:00Z', false],
+  ])('%s', (_, moment, worked) => expect(isWorked(Date.parse(moment), { hands, others, zone: 'UTC' })).toBe(worked))
+  test('by the clock of the studio', () => {
+    // an hour ahead in July
+    const at = (moment: string) => isWorked(Date.parse(moment), { hands, others, zone: 'Europe/London' })
+    expect([at('2026-07-01T08:00Z'), at('2026-07-01T11:30Z')]).toEqual([true, false])
   })
 })

@@ -1,7 +1,8 @@
 /** Whether what a painter holds a step to is so in a week: a wish that nobody can keep is given up, and that must be said. Pure. */
+import { dayAfter, dayOf } from '@/core/measure/time'
 import type { OutlookLine, WeekOutlook } from './ask'
 import { grid } from './figures'
-import type { Hand } from './hands'
+import { type Hand, hoursOn, instantAt, type OtherDay } from './hands'
 import { lineKey, type Pin } from './place'
 
 /** Whether a step stands where it is held to, to the grid of the week, or is whose it is held to. */
@@ -34,4 +35,23 @@ export function lostBy(
     asked: lost.filter((pin) => !held.has(textOf(pin))),
     kept: lost.filter((pin) => held.has(textOf(pin)) && !lostBefore.has(textOf(pin))),
   }
+}
+
+/** Whose hours there are: hands, the days that are other than usual, and the zone they are said in. */
+interface Hours {
+  hands: readonly Pick<Hand, 'id' | 'hours'>[]
+  others: readonly OtherDay[]
+  zone: string
+}
+/** Whether anybody works at a moment: what is held to another one can't be kept, whatever the week. */
+export function isWorked(ms: number, { hands, others, zone }: Hours): boolean {
+  const day = dayOf(new Date(ms).toISOString(), zone)
+  // last night's work may go on still
+  return [dayAfter(day, -1), day].some((each) =>
+    hands.some((hand) => {
+      const hours = hoursOn(hand, others, each)
+      const at = (minute: number) => Date.parse(instantAt(each, minute, zone))
+      return hours !== null && at(hours.from) <= ms && ms < at(hours.to)
+    }),
+  )
 }

@@ -89,7 +89,7 @@ export function useWeek(data: WeekData, nowMs: number) {
       setThought(wanted)
       setThoughtAnswer(null)
       clearTimeout(asksSoon.current)
-      if (!wanted || !outlook) return
+      if (!wanted || !outlook || weighedOf(wanted, null, { ...data, pins }) === 'refused') return
       const base = { data, written: entries, nowMs, seed, from: outlook.kept }
       const ask = () =>
         void planner
@@ -98,7 +98,7 @@ export function useWeek(data: WeekData, nowMs: number) {
           .catch(() => undefined)
       asksSoon.current = setTimeout(ask, settles)
     },
-    [planner, data, entries, nowMs, outlook],
+    [planner, data, entries, nowMs, outlook, pins],
   )
 
   /** What would keep the window of a step, the smallest change first. */
@@ -142,7 +142,7 @@ export function useWeek(data: WeekData, nowMs: number) {
       await refresh()
     }
   }
-  const weighed = thought && weighedOf(thought, thoughtAnswer, { pins, hands: data.hands })
+  const weighed = thought && weighedOf(thought, thoughtAnswer, { ...data, pins })
   return {
     answer,
     outlook,
