@@ -95,7 +95,7 @@ export function complete<T extends PlannedStep>(given: Wanted<T>): (T | PlannedS
       const ahead = () => aheadIn(pile)
       const next = firstSaid(
         mended,
-        met.map(({ on, in: of }) => ({ ...intent, act, index, ahead, on, in: of })),
+        met.map(({ on, in: of }, _, all) => ({ ...intent, act, index, ahead, on, in: of, met: all.map((each) => each.on) })),
         // the painter departs in what was planned; a repair is whole
         (code) => depth < deepest && (asked.get(code) ?? 0) < often && !(first.wanted && departed.includes(code)),
         ({ meets }, met) => meets(met),
@@ -129,7 +129,8 @@ export function complete<T extends PlannedStep>(given: Wanted<T>): (T | PlannedS
     const next = firstSaid(
       endings,
       statesMet(surfaces).map((state) => ({ ...intent, acts, ...state })),
-      (code, { instead, severity }) => !instead && severity !== 'advice' && !ended.has(code),
+      (code, { instead, severity }) =>
+        (!instead || (repairs > 0 && code === ofRepairs)) && severity !== 'advice' && !ended.has(code),
       ({ ends }, met) => ends(met),
     )
     if (!next) return withWindows(steps, part, method, done)
@@ -174,7 +175,10 @@ const sealing = new Set<ConflictCode>([
   'wax-in-hard-use',
   'not-for-outdoors',
   'too-few-clears',
+  'worn-unsealed',
 ])
+/** Of what is told and put in by nobody: a repair that wears a seal through renews it. */
+const ofRepairs: ConflictCode = 'worn-unsealed'
 
 /** Mended by the last coat of the topcoat alone. */
 const oneMore: ConflictCode = 'sheen-missed'
@@ -206,7 +210,7 @@ function askedBy(
   const goes = ({ operation }: Line) =>
     in_.length < places.length &&
     operation !== 'knotting' &&
-    (getOperation(operation).layer !== undefined || rubsOff.includes(operation))
+    (getOperation(operation).layer !== undefined || rubsOff.includes(operation) || (sealed.length > 0 && operation === 'smooth'))
   const placed = lines.map((line) => (!line.where && goes(line) ? { ...line, where: { places: in_ } } : line))
   return toSteps(part, placed, { method, primed: true, proves: false }).map((step) => ({ ...step, rule }))
 }

@@ -3,12 +3,17 @@
  * sealed is broken where it must be, the layers come back as they were, the seal is renewed, and nothing is done twice. Pure.
  */
 import { defaultMethod } from '@/core/craft/method'
+import { getFamily } from '@/core/craft/families'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import type { Remedy } from '@/core/craft/remedies/remedy'
 import { inSheen } from '@/core/finish/sheen'
-import type { PlannedStep } from '@/core/finish/step'
+import { type PlannedStep, plainStep } from '@/core/finish/step'
+import { places } from '@/core/finish/touch'
 import { checkStack } from '@/core/stack/checkStack'
+import { lyingFrom } from '@/core/stack/afterAct'
+import { isClear, isCoat } from '@/core/stack/rules/ask'
+import { type Act, isLaid, isPainted } from '@/core/stack/surface'
 import { complete } from './complete'
 import { remedySteps, type Spoiled } from './remedySteps'
 
@@ -23,11 +28,12 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
   const { part, wish, done, method = defaultMethod } = spoiled
   const { replaces = [], leaves = [], share }: Remedy = getRemedy(code)
   const replaced = firstOf(ahead, replaces)
-  const left = ahead.filter((step) => !replaced.includes(step)).map((step) => ({ ...step, mends: step.mends ?? null }))
+  const still = ahead.filter((step) => !replaced.includes(step)).map((step) => ({ ...step, mends: step.mends ?? null }))
   const late = replaced.find(({ operation }) => operation.endsWith('-distress'))
-  const remedy = fewerBy(left, remedySteps(code, spoiled))
-    .filter(({ operation }) => !leaves.includes(operation) || !left.some((step) => step.operation === operation))
+  const remedy = fewerBy(still, remedySteps(code, spoiled), done)
+    .filter(({ operation }) => !leaves.includes(operation) || !still.some((step) => step.operation === operation))
     .map((step) => (late && step.operation === 'dry-distress' ? { ...step, minutes: late.minutes * tooLate } : step))
+  const left = after(remedy, still, done)
   // what the painter had decided already stays decided
   const departed = checkStack({ part, wish, method, acts: [...done, ...ahead] })
     .filter(({ acts }) => acts.length === 0 || (acts.at(-1) ?? 0) >= done.length)
@@ -37,11 +43,32 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
   return inSheen(steps, wish.sheen).map((step) => ('mends' in step ? step : { ...step, mends: snag }))
 }
 
+/** What was still ahead, after a repair that laid other ground: milk paint holds on to a primer by its bonding agent, and no clear is keyed. */
+function after(remedy: readonly PlannedStep[], ahead: readonly PlanAhead[], done: readonly Act[]): readonly PlanAhead[] {
+  const primes = remedy.some(({ family }) => family && getFamily(family).role === 'primer')
+  const bonds = ({ family, mix, changed }: PlanAhead) => family === 'casein' && !changed && !/bonding/.test(mix ?? '')
+  const bonded = ahead.map((step) =>
+    primes && isCoat(step) && bonds(step) ? { ...step, mix: `${step.mix ?? 'powder : water 1 : 1'}, with bonding agent` } : step,
+  )
+  const wasClear = isClear(done.findLast(isLaid) ?? plainStep('rest', 0))
+  return wasClear && remedy.some(({ colour }) => colour) && bonded[0]?.operation === 'smooth' ? bonded.slice(1) : bonded
+}
+
 const alike = (one: PlannedStep, other: PlannedStep) =>
   one.operation === other.operation && one.family === other.family && one.colour?.hex === other.colour?.hex
 
 /** What a repair lays to cover, less the coats of it that are still ahead: they go over the mended place too. One it lays itself. */
-function fewerBy(ahead: readonly PlannedStep[], remedy: readonly PlannedStep[]): PlannedStep[] {
+function fewerBy(ahead: readonly PlannedStep[], remedy: readonly PlannedStep[], done: readonly Act[]): PlannedStep[] {
+  // where no colour lies yet, all of it is ahead, and the primer too
+  const coloured = ahead.filter(({ colour }) => colour)
+  if (coloured.length > 0 && !done.slice(lyingFrom(done)).some(isPainted)) {
+    const isPriming = ({ family }: PlannedStep) => family !== null && getFamily(family).role === 'primer'
+    const at = places.filter((place) => coloured.some(({ where }) => where?.places?.includes(place) ?? true))
+    const where = at.length < places.length ? { where: { places: at } } : {}
+    return remedy
+      .filter((step) => !step.colour && !(isPriming(step) && ahead.some(isPriming)))
+      .map((step) => (isPriming(step) ? { ...step, ...where } : step))
+  }
   const last = remedy.findLast(({ operation }) => operation === 'coat')
   if (!last) return [...remedy]
   const next = ahead.findIndex((step) => getOperation(step.operation).layer !== undefined && !alike(step, last))

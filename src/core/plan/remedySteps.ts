@@ -2,23 +2,24 @@
  * The steps that mend a mistake on a part as it stands: each layer again in its own product and colour, over the share of the
  * part that is usual. What they need before and after is for `complete` to say. Pure.
  */
-import { coverFor } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
+import { mayHoldLead } from '@/core/craft/lead'
 import { defaultMethod, type HouseMethod } from '@/core/craft/method'
-import { getOperation } from '@/core/craft/operations'
-import { isSoft } from '@/core/craft/parts'
-import { waxed } from '@/core/craft/preparation'
-import type { RecipeLine } from '@/core/craft/recipe'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
+import { isSoft, kindOf } from '@/core/craft/parts'
+import { addedLine } from '@/core/craft/preparation'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
-import { type Remedy, type RemedyLine, type Take, type TopKind, worn } from '@/core/craft/remedies/remedy'
-import { oiled, tintedWith } from '@/core/craft/topcoats'
-import { type Line, primerHex } from '@/core/finish/lines'
+import { type Remedy, type RemedyLine, type TopKind, worn } from '@/core/craft/remedies/remedy'
+import { type Line, topcoatLines } from '@/core/finish/lines'
 import { type PlannedStep, toSteps } from '@/core/finish/step'
+import { chooseTopcoat } from '@/core/finish/topcoat'
+import { type Place, places } from '@/core/finish/touch'
 import { aimsOf, touchesOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
-import { afterActIn, foundSurfaces } from '@/core/stack/places'
-import { isEffect, isVeneer, openBelow } from '@/core/stack/rules/ask'
+import { afterActIn, foundSurfaces, type Surfaces } from '@/core/stack/places'
+import { isEffect, isVeneer, lastPaint, openBelow, rubs, sealedAbove } from '@/core/stack/rules/ask'
 import { type Act, isPainted, type SurfaceState } from '@/core/stack/surface'
+import { byHand, inTheWax, type Standing, takenLines, waxedAgain } from './remedyTakes'
 
 /** Where a repair begins: the part, what it is meant to be, what lies on it. */
 export interface Spoiled {
@@ -28,33 +29,73 @@ export interface Spoiled {
   done: readonly Act[]
 }
 
-const byHand: Act = {
-  operation: 'dry-distress',
-  family: null,
-  colour: null,
-  mix: null,
-  grit: '220',
-  film: 'normal',
-  check: null,
-  cautions: [],
-  applicator: 'abrasive by hand',
-}
-
 /** The steps of a remedy here. */
 export function remedySteps(code: RemedyCode, { part, wish, method = defaultMethod, done }: Spoiled): PlannedStep[] {
   const remedy: Remedy = getRemedy(code)
-  const on = done.reduce(afterActIn, foundSurfaces(part)).field
+  const first = planned(wish, method)
+  const shows = remedy.after && done.findLast((act) => remedy.after?.includes(act.operation))
+  // where the mistake shows, and the layer that it shows in
+  const at = shows?.where?.places
+  const surfaces = done.reduce(afterActIn, foundSurfaces(part))
+  const on = surfaces[at && !at.includes('field') ? (at[0] ?? 'field') : 'field']
+  const shownIn = remedy.shownIn ?? remedy.after
+  const spoilt = on.layers.findLast(({ act }) => shownIn?.includes(act.operation)) ?? on.layers.at(-1)
+  const standing: Standing = { on, done, spoilt: spoilt?.act ?? first, first }
   const small = { ...part, areaM2: part.areaM2 * remedy.share, knots: 1 }
-  const top = on.layers.at(-1)?.act ?? planned(wish, method)
-  return linesFor(remedy, part, wish, method, on).flatMap((line) => {
-    const laid = 'take' in line ? takenLines(line.take, line.line ?? {}, top, on, done, planned(wish, method)) : [line]
-    return laid.flatMap((worked) =>
-      toSteps(small, [worked], { method, primed: true, proves: false }).map((step) => ({
-        ...step,
-        check: step.check ?? getOperation(step.operation).check ?? null,
-      })),
-    )
+  const lines = linesFor(remedy, { part, wish, method, surfaces, standing }).flatMap((line) => {
+    const laid = 'take' in line ? takenLines(line.take, line.line ?? {}, standing) : [line]
+    return laid.map((each) => placed(each, at))
   })
+  const primed = underColours(lines)
+  const whole = untaped([...primed, ...overAgain(primed, on, { part, wish, method })], standing)
+  return whole.flatMap((line) =>
+    toSteps(small, [line], { method, primed: true, proves: false }).map((step) => ({
+      ...step,
+      check: step.check ?? getOperation(step.operation).check ?? null,
+    })),
+  )
+}
+
+/** Where the mistake is: what washes or strips goes all over. */
+const placed = (line: Line, at: readonly Place[] | undefined): Line =>
+  at && at.length < places.length && !line.where && (getOperation(line.operation).layer || handled.includes(line.operation))
+    ? { ...line, where: { places: at } }
+    : line
+const handled: readonly OperationCode[] = [...rubs, ...worn, 'knock-down', 'wax-off', 'wipe-oil', 'buff']
+
+/** What a repair does goes where its colour goes. */
+function underColours(lines: readonly Line[]): Line[] {
+  const coloured = lines.filter(({ colour }) => colour)
+  const at = places.filter((place) => coloured.some(({ where }) => where?.places?.includes(place) ?? true))
+  return coloured.length > 0 ? lines.map((line) => placed(line, at)) : [...lines]
+}
+
+/** What lies below the tape is mended without it, and taped again; within it, it stays on. */
+function untaped(lines: readonly Line[], { on, done, spoilt }: Standing): readonly Line[] {
+  const taped = on.taped === 'none' ? undefined : done.findLast(({ operation }) => operation === 'tape')
+  if (!taped || done.indexOf(spoilt) > done.indexOf(taped)) return lines
+  const tapes = lines.some(({ operation }) => operation === 'tape')
+  const tape = tapes ? [] : takenLines('again', {}, { on, done, spoilt: taped, first: taped })
+  return [addedLine({ operation: 'pull-tape' }), ...lines, ...tape]
+}
+
+/** Tints and gilding come off with the wax that a repair must take off, and come back over what is sealed again. */
+function overAgain(
+  lines: readonly Line[],
+  on: SurfaceState,
+  { part, wish, method }: Required<Pick<Spoiled, 'part' | 'wish' | 'method'>>,
+): Line[] {
+  const lost = inTheWax(on)
+  const breaks = ({ operation, family }: Line) =>
+    rubs.includes(operation) || (family !== undefined && ['paint', 'primer', 'clear', 'medium'].includes(getFamily(family).role))
+  const own = (act: Act) => lines.some(({ operation }) => operation === act.operation)
+  // new wax takes the gilding on it with it
+  const gone = lost.filter((act) => !own(act) && (act.operation === 'metallic-wax' || lines.some(breaks)))
+  if (gone.length === 0 || !lines.some((line) => breaks(line) || line.operation === 'clear-wax')) return []
+  const tints = gone.some(({ operation }) => operation === 'tinted-wax')
+  const sealed = lines.some(({ colour }) => colour) ? topcoatLines(part, wish, method, chooseTopcoat(part, wish, method)) : []
+  // what is tinted is rubbed off and buffed with its tint
+  return [...sealed.filter(({ phase }) => !tints || (phase !== 'rub' && phase !== 'buff')), ...waxedAgain(gone)]
 }
 
 /** What is laid where nothing is on it yet: the first paint. */
@@ -66,99 +107,40 @@ function planned(wish: FinishWish, method: HouseMethod): Act {
 
 const withoutWax = (on: SurfaceState): SurfaceState => ({ ...on, layers: on.layers.filter(({ role }) => role !== 'wax') })
 
+interface Around extends Required<Spoiled> {
+  surfaces: Surfaces
+  standing: Standing
+}
 function linesFor(
   remedy: Remedy,
-  part: FinishablePart,
-  wish: FinishWish,
-  method: HouseMethod,
-  on: SurfaceState,
+  { part, wish, method, surfaces, standing: { on, spoilt, first } }: Omit<Around, 'done'>,
 ): readonly RemedyLine[] {
   const top = on.layers.at(-1)
-  const { bareWood } = aimsOf(touchesOf(wish, method))
+  // clear or wax alone shows what is below it just as a wash does
+  const bareWood = aimsOf(touchesOf(wish, method)).bareWood || (!first.colour && !lastPaint(on))
+  const laid = on.layers.find(({ act }) => act === spoilt)
+  // wax comes off before a place is washed
+  const open = Object.values(surfaces).some((each: SurfaceState) => openBelow(withoutWax(each)) !== undefined)
   const kinds: Record<TopKind, boolean> = {
+    cloth: kindOf(part) === 'fabric',
     soft: isSoft(part.substrate),
+    stained: lastPaint(on)?.act.family === 'stain',
     'bare-look': bareWood,
-    clear: top?.role === 'clear',
+    clear: laid?.role === 'clear' || (top?.role === 'clear' && !laid),
     wax: top?.role === 'wax',
-    oil: top?.role === 'oil',
-    crackle: top?.act.operation === 'crackle-coat',
-    wash: top !== undefined && isEffect(top.act),
-    // wax comes off before a place is washed
+    crackle: laid?.act.operation === 'crackle-coat',
+    glaze: laid?.act.operation === 'glaze',
+    wash: laid !== undefined && isEffect(laid.act),
     veneer: isVeneer(part) && !top && !bareWood,
     'veneer-kept': isVeneer(part) && !top && bareWood,
-    open: openBelow(withoutWax(on)) !== undefined,
-    set: top?.act.family !== undefined && top.act.family !== null && !getFamily(top.act.family).rewets,
+    open,
+    set: laid !== undefined && (sealedAbove(on, laid) || !rewets(laid.act)),
   }
   const own = (Object.keys(kinds) as TopKind[]).find((kind) => kinds[kind] && remedy.onTop?.[kind])
-  return (own && remedy.onTop?.[own]) || remedy.steps
+  const lines = (own && remedy.onTop?.[own]) || remedy.steps
+  // over possible lead nothing is rubbed dry, and rubbed wet what is open smears
+  const unrubbed = open && mayHoldLead(part)
+  return unrubbed ? lines.filter((line) => 'take' in line || !smears.includes(line.operation)) : lines
 }
-
-/** A layer laid again as it was, save for what the remedy changes; wax and oil with all that follows them. */
-function again(act: Act, change: Partial<RecipeLine>): Line[] {
-  const family = act.family ?? undefined
-  const role = family ? getFamily(family).role : null
-  if (role === 'wax') return waxed.map((line) => ({ ...line, family }))
-  if (role === 'oil' && family) return [...oiled(family)]
-  const line: Line = {
-    phase: 'top',
-    operation: act.operation,
-    family,
-    ...(act.colour && { colour: act.colour }),
-    // milk paint over what is there wants its bonding agent, unless it is meant to chip
-    ...(act.mix && (act.family !== 'casein' || /no bonding/.test(act.mix)) && { mix: act.mix }),
-    ...(act.applicator && { applicator: act.applicator }),
-    ...(act.grit && { grit: act.grit }),
-    reason: isPainted(act) ? 'cover' : 'seal-use',
-    ...change,
-  }
-  return [line]
-}
-
-function takenLines(
-  take: Take,
-  change: Partial<RecipeLine>,
-  top: Act,
-  on: SurfaceState,
-  done: readonly Act[],
-  first: Act,
-): Line[] {
-  const paints = on.layers.map(({ act }) => act).filter(isPainted)
-  const last = paints.at(-1) ?? first
-  const plain = (act: Act): Act =>
-    act.operation === 'crackle-coat' || act.operation === 'undercoat' ? { ...act, operation: 'coat' } : act
-  switch (take) {
-    case 'again':
-      return again(top, change)
-    case 'cover': {
-      const coats = last.colour && last.operation === 'coat' ? coverFor(last.colour.hex, primerHex, true).coats : 1
-      return Array.from({ length: coats }, () => again(plain(last), change)).flat()
-    }
-    case 'layers': {
-      const distinct = paints.filter(
-        (act, k) => paints.findIndex((other) => other.colour?.hex === act.colour?.hex && other.operation === act.operation) === k,
-      )
-      return (distinct.length > 0 ? distinct : [last]).flatMap((act) => again(plain(act), change))
-    }
-    case 'below': {
-      const below = paints.findLast((act) => act !== last && act.colour?.hex !== last.colour?.hex) ?? last
-      return again({ ...plain(below), mix: null, applicator: null }, change)
-    }
-    case 'tint': {
-      const { family, mix } = done.findLast(({ operation }) => operation === 'tinted-wax') ?? byHand
-      return tintedWith(family ?? 'dark-wax').map((line) => ({ ...line, ...(line.phase === 'tint' && mix && { mix }) }))
-    }
-    case 'wear': {
-      const wear = done.findLast(({ operation }) => worn.includes(operation)) ?? byHand
-      return [
-        {
-          phase: 'wear',
-          operation: wear.operation,
-          ...(wear.grit && { grit: wear.grit }),
-          applicator: wear.applicator ?? 'abrasive by hand',
-          reason: 'wear-to-a',
-          ...change,
-        },
-      ]
-    }
-  }
-}
+const smears: readonly OperationCode[] = ['smooth', 'sand']
+const rewets = ({ family }: Act) => family !== null && getFamily(family).rewets !== undefined

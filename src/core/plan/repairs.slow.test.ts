@@ -6,7 +6,6 @@ import { canShow, type RemedyCode, remedyCodes } from '@/core/craft/remedies'
 import type { PlannedStep } from '@/core/finish/step'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { checkStack } from '@/core/stack/checkStack'
-import type { ConflictCode } from '@/core/stack/rules'
 import { plannedSteps } from '@/core/testing/planned'
 import { mend } from './mend'
 
@@ -65,17 +64,6 @@ const ten: [string, FinishablePart, FinishWish][] = [
 ]
 const name = ({ operation, family, colour }: PlannedStep) => `${operation} ${family ?? ''} ${colour?.hex ?? ''}`
 
-/** A repair lays what it must in its own order, and leaves its last coat unscratched and its mixes right. */
-const never: ConflictCode[] = [
-  'other-order',
-  'scratched-topcoat',
-  'too-much-water',
-  'casein-watery',
-  'runs-neat',
-  'texture-neat',
-  'medium-rubbed',
-]
-
 /** What is wrong with the plan after a repair noted so. */
 function faults(part: FinishablePart, wish: FinishWish, steps: readonly PlannedStep[], at: number, code: RemedyCode): string[] {
   const done = steps.slice(0, at)
@@ -84,7 +72,7 @@ function faults(part: FinishablePart, wish: FinishWish, steps: readonly PlannedS
   const before = new Set(checkStack({ part, wish, acts: [...done, ...ahead] }).map((each) => each.code))
   const stops = checkStack({ part, wish, acts: [...done, ...grown] }).filter(
     ({ severity, acts, code: found }) =>
-      (severity === 'stop' || never.includes(found)) && !before.has(found) && (acts.length === 0 || (acts.at(-1) ?? 0) >= at),
+      severity !== 'advice' && !before.has(found) && (acts.length === 0 || (acts.at(-1) ?? 0) >= at),
   )
   const twice = grown.filter(
     (step, k) => k > 0 && name(step) === name(grown[k - 1] as PlannedStep) && !/coat|wash|blend|oil|buff/.test(step.operation),
@@ -93,7 +81,7 @@ function faults(part: FinishablePart, wish: FinishWish, steps: readonly PlannedS
   const known = new Set(steps.flatMap(({ colour }) => colour?.hex ?? []))
   const strange = grown.flatMap(({ colour }) => (colour && !known.has(colour.hex) ? [colour.hex] : []))
   return [
-    ...stops.map((each) => `stop ${each.code}`),
+    ...stops.map((each) => `${each.severity} ${each.code}`),
     ...twice.map((each) => `twice ${each.operation}`),
     ...strange.map((hex) => `strange ${hex}`),
   ]

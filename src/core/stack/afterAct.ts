@@ -9,6 +9,8 @@ function withoutTopWax(layers: readonly Laid[]): readonly Laid[] {
   return layers.slice(0, layers.findLastIndex(({ role }) => role !== 'wax') + 1)
 }
 
+/** A grit that leaves a clear as it shone. */
+const polishes = 400
 type Change = (surface: SurfaceState, act: Act) => Partial<SurfaceState>
 /** What the scraper takes off with softened stripper. */
 const stripped: Partial<SurfaceState> = {
@@ -29,6 +31,7 @@ const stripped: Partial<SurfaceState> = {
   excess: 'none',
   unbuffed: false,
   sleek: false,
+  scratched: false,
   ownOil: false,
 }
 /** A rub of the ground or of what lies on it; wet it leaves slurry to rinse instead of dust. */
@@ -76,13 +79,18 @@ const changes: Partial<Record<OperationCode, Change>> = {
   strip: () => ({ stripper: 'on' }),
   scrape: (surface) =>
     surface.stripper === 'on'
-      ? stripped
+      ? // furred, it is abraded from the beginning
+        { ...stripped, abraded: { ...surface.abraded, last: null } }
       : { wax: surface.wax === 'none' ? 'none' : 'smear', layers: withoutTopWax(surface.layers), shiny: false, dusty: true },
   neutralise: ({ stripper }) => ({ stripper: stripper === 'on' ? 'on' : 'none' }),
   scuff: abrades,
   sand: (surface, act) => ({ ...abrades(surface, act), ...(surface.layers.length > 0 && { worn: true }) }),
   // the dust of a smoothing is taken off with it
-  smooth: (surface) => ({ sleek: false, shiny: surface.layers.length === 0 ? false : surface.shiny }),
+  smooth: ({ layers, shiny }, act) => ({
+    sleek: false,
+    scratched: layers.at(-1)?.act.operation === 'clear-coat' && coarsest(readGrit(act.grit, act.applicator)) < polishes,
+    shiny: layers.length === 0 ? false : shiny,
+  }),
   'de-rust': (surface, act) => ({ ...abrades(surface, act), rusty: false }),
   'dust-off': () => ({ dusty: false, lint: false }),
   'de-lint': () => ({ dusty: false, lint: false }),
@@ -147,6 +155,7 @@ export function afterAct(surface: SurfaceState, act: Act, index: number): Surfac
     ...changed,
     flakes: changed.flakes || letsGo(surface, act),
     layers: [...changed.layers, { act, index, role: getFamily(act.family).role }],
+    scratched: false,
     sleek: act.operation === 'clear-coat' || getFamily(act.family).closed === true,
     lint: painted || changed.lint,
     peaks: act.operation === 'texture-coat',

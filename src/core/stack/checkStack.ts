@@ -58,10 +58,12 @@ export function checkStack(input: StackInput): Conflict[] {
   const found: Conflict[] = []
   let surfaces = foundSurfaces(part)
   acts.forEach((act, index) => {
-    for (const { on, in: of } of statesMet(surfaces, act)) {
+    const states = statesMet(surfaces, act)
+    const met = states.map(({ on }) => on)
+    for (const { on, in: of } of states) {
       const below = on.layers.at(-1)?.index
       const concerned = below === undefined ? [index] : [below, index]
-      const meeting = { ...intent, act, index, on, in: of, ahead: () => acts.slice(index + 1) }
+      const meeting = { ...intent, act, index, on, in: of, met, ahead: () => acts.slice(index + 1) }
       for (const [code, { severity, remedies, meets }] of meetings)
         if (meets(meeting)) tell(found, { code, severity, remedies, acts: concerned }, of)
       for (const off of timesOff(acts, index, on, part, method)) tell(found, off, of)

@@ -58,6 +58,8 @@ export interface SurfaceState {
   shiny: boolean
   /** a film of one's own that shines, and was not rubbed since */
   sleek: boolean
+  /** a clear of one's own, rubbed so that it stays dull */
+  scratched: boolean
   /** the old finish is still there */
   filmed: boolean
   /** furred and uneven after stripping */
@@ -98,6 +100,7 @@ export function foundSurface(part: FinishablePart): SurfaceState {
     ownOil: false,
     shiny: film || (kind === 'slick' && part.substrate !== 'glass'),
     sleek: false,
+    scratched: false,
     filmed: film,
     furred: false,
     rusty: isBareMetal(part),

@@ -1,7 +1,7 @@
 /** What goes wrong with coats of colour and with wearing them back. Source: the craft; `practice` where that is silent. */
 import { addedLine, cleaned, waxed } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
-import { again, block, cover, dust, layers, lays, lint, type Remedy, rub, wearAgain, worn } from './remedy'
+import { again, anew, block, colour, cover, dust, hides, layers, lays, lint, onTop, type Remedy, rub, wearAgain, worn } from './remedy'
 
 /** No more water than that on paint that it lifts. */
 const wrungOut: RecipeLine = {
@@ -17,6 +17,7 @@ const loosened: RecipeLine = {
   applicator: 'loose paint off, edges feathered',
   reason: 'even-wood',
 }
+const heldBack = addedLine({ operation: 'seal-between', reason: 'tannin-bleeds' })
 const damped: RecipeLine = {
   phase: 'finish',
   operation: 'rinse',
@@ -30,33 +31,39 @@ export const colourRemedies = {
     cause: 'Over-brushed, or a chip brush.',
     remedy: 'Rub flat when dry, one coat more, laid off one way.',
     after: lays,
+    until: ['crackle-medium'],
     share: 0.5,
     steps: [rub('220'), again],
     // a wash or a glaze shows a second one; a crackle is closed by it
-    onTop: { clear: [rub('320'), lint, again], wash: [rub('320')], crackle: [rub('320')], wax: [again] },
+    onTop: { clear: [rub('320'), lint, again], crackle: [rub('320')], wash: [rub('320')] },
   },
   runs: {
     words: 'Runs and fat edges',
     cause: 'Too much in recesses and on edges.',
     remedy: 'Let it dry, cut the run flat, touch in.',
     after: lays,
+    until: ['crackle-medium'],
     share: 0.1,
     steps: [rub('220'), again],
-    onTop: { clear: [rub('320'), lint, again], wash: [rub('320'), again], crackle: [rub('320')], wax: [again] },
+    onTop: { clear: [rub('320'), lint, again], crackle: [rub('320')], wash: [rub('320'), again] },
   },
   'uniform-wear': {
     words: 'Wear looks machine-made',
     cause: 'Worn evenly everywhere.',
     remedy: 'Paint back in places, wear unevenly where hands really go.',
     after: worn,
+    over: lays,
+    until: hides,
     share: 0.2,
-    steps: [dust, again, wearAgain, dust],
+    steps: [dust, colour, wearAgain, dust],
   },
   'too-far': {
     words: 'Worn through too far',
     cause: 'Pressed too hard, or too wet.',
     remedy: 'Touch in the layers again, and feather.',
     after: worn,
+    over: lays,
+    until: hides,
     share: 0.1,
     steps: [dust, layers],
   },
@@ -77,7 +84,7 @@ export const colourRemedies = {
     remedy: 'Brush them off, touch in the seal.',
     after: ['brush-off-flakes'],
     share: 0.2,
-    steps: [{ phase: 'wear', operation: 'brush-off-flakes', applicator: 'stiff brush', reason: 'loose-flakes' }, dust, again],
+    steps: [{ phase: 'wear', operation: 'brush-off-flakes', applicator: 'stiff brush', reason: 'loose-flakes' }, dust, onTop],
   },
   'hard-overnight': {
     words: 'Left overnight, the paint is hard',
@@ -106,9 +113,10 @@ export const colourRemedies = {
     cause: 'Not wiped at once.',
     remedy: 'A damp cloth, then fine abrasive, then touch in.',
     after: lays,
+    until: ['crackle-medium'],
     share: 0.05,
     steps: [rub('320'), again],
-    onTop: { clear: [rub('320'), lint, again], crackle: [rub('320')], wax: [again] },
+    onTop: { clear: [rub('320'), lint, again], crackle: [rub('320')] },
   },
   'bleed-through': {
     words: 'Yellow or pink comes through',
@@ -116,14 +124,9 @@ export const colourRemedies = {
     remedy: 'Block it, then colour again.',
     after: lays,
     share: 1,
-    steps: [block, cover],
-    // the wood is meant to be seen: a thin clear holds it back as far as it can
-    onTop: {
-      'bare-look': [
-        { phase: 'between', operation: 'seal-between', family: 'water-clear', applicator: 'foam brush', reason: 'tannin-bleeds' },
-        again,
-      ],
-    },
+    steps: [block, anew],
+    // the wood is meant to be seen: a thin clear holds it back as far as it can; a stain would not soak through that
+    onTop: { stained: [heldBack], 'bare-look': [heldBack, colour] },
   },
   'through-veneer': {
     words: 'Sanded through the veneer',
@@ -132,7 +135,7 @@ export const colourRemedies = {
     after: ['scuff', 'sand', 'scrape', 'dry-distress'],
     share: 0.05,
     steps: [dust, block, cover],
-    onTop: { 'bare-look': [dust, again] },
+    onTop: { 'bare-look': [dust, colour] },
   },
   peels: {
     words: 'Peels off leather or slick',
@@ -140,9 +143,12 @@ export const colourRemedies = {
     remedy: 'Take it off where it is loose, grip again, thin coats.',
     after: lays,
     share: 0.5,
-    steps: [loosened, dust, ...cleaned, addedLine({ operation: 'adhesion-prime' }), cover],
+    steps: [loosened, dust, ...cleaned, addedLine({ operation: 'adhesion-prime' }), anew],
     onTop: {
-      open: [loosened, dust, wrungOut, addedLine({ operation: 'adhesion-prime' }), cover],
+      open: [loosened, dust, wrungOut, addedLine({ operation: 'adhesion-prime' }), anew],
+      // no primer where the wood is meant to be seen
+      'bare-look': [loosened, dust, colour],
+      cloth: [...cleaned, addedLine({ operation: 'mist-fabric' }), again, again],
       soft: [...cleaned, { take: 'again', line: { film: 'thin', mix: 'undiluted' } }, again],
     },
   },
@@ -161,15 +167,16 @@ export const colourRemedies = {
     remedy: 'Damp the whole face evenly, let it dry; else one coat more; then seal.',
     after: lays,
     share: 0.3,
-    steps: [damped, again],
+    steps: [damped, onTop],
     // laid again, a crackle closes; under a seal the mark is in the seal
-    onTop: { crackle: [damped], wax: [damped, again] },
+    onTop: { crackle: [damped], wax: [damped, onTop] },
   },
   'stripper-dried': {
     words: 'Stripper dried out',
     cause: 'Left longer than its dwell.',
     remedy: 'Brush it on again, and stay beside it.',
     after: ['strip'],
+    until: ['scrape'],
     share: 1,
     steps: [{ phase: 'prep', operation: 'strip', family: 'stripper', applicator: 'old brush, one direction', reason: 'soften' }],
   },

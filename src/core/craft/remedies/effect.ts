@@ -1,6 +1,7 @@
 /** What goes wrong with effects. Source: the craft; `practice` where that is silent. */
-import { crackled, softWash } from '@/core/craft/looks/lines'
-import { again, dust, layers, type Remedy, rub } from './remedy'
+import { softWash } from '@/core/craft/looks/lines'
+import { addedLine } from '@/core/craft/preparation'
+import { again, colour, dust, hides, layers, type Remedy, rub } from './remedy'
 
 export const effectRemedies = {
   'too-rough': {
@@ -10,12 +11,15 @@ export const effectRemedies = {
     after: ['texture-coat'],
     share: 0.6,
     steps: [{ phase: 'finish', operation: 'sand', grit: '180 → 220', reason: 'rough' }, dust],
+    replaces: ['knock-down'],
   },
   'knocked-early': {
     words: 'Peaks smeared',
     cause: 'Knocked down too early.',
     remedy: 'Dab on more, and wait until half dry.',
     after: ['knock-down'],
+    shownIn: ['texture-coat'],
+    until: ['coat', 'undercoat'],
     share: 0.3,
     steps: [again, { phase: 'texture', operation: 'knock-down', applicator: 'brush', reason: 'peaks' }],
   },
@@ -35,21 +39,29 @@ export const effectRemedies = {
     remedy: 'Rub flat, medium again, dry it, colour once.',
     after: ['crackle-coat'],
     share: 1,
-    steps: [rub('220'), ...crackled],
+    steps: [rub('220'), addedLine({ operation: 'crackle-medium' }), again],
   },
   'lap-marks': {
     words: 'Lap marks, dark seams',
     cause: 'The wet edge dried, or two grains met.',
     remedy: 'Re-wet the edge with thinned wash and wipe; or a second thin wash over all.',
     after: ['wash', 'glaze'],
+    until: hides,
     share: 0.5,
     steps: [{ take: 'again', line: { mix: 'paint : water 1 : 2', applicator: 'cloths' } }],
+    // clear glaze over the marks opens them
+    onTop: {
+      glaze: [
+        { phase: 'top', operation: 'glaze', family: 'glaze', mix: 'clear glaze', applicator: 'brush and cloths', reason: 'wash-soft' },
+      ],
+    },
   },
   'glaze-too-strong': {
     words: 'Glaze too strong',
     cause: 'Too much paint in it.',
     remedy: 'A wash of the base over it, softer.',
     after: ['glaze'],
+    until: hides,
     share: 1,
     steps: [{ take: 'below', line: softWash('a', 'paint : water 1 : 1', 'wide brush and cloths') }],
   },
@@ -58,6 +70,7 @@ export const effectRemedies = {
     cause: 'Brush not off-loaded.',
     remedy: 'A damp cloth takes it off while it is young.',
     after: ['dry-brush'],
+    until: hides,
     share: 0.3,
     steps: [{ phase: 'wear', operation: 'wet-distress', applicator: 'damp cloth', reason: 'dry-brush-age' }, dust],
     // what water no longer moves is rubbed, and the base touched in
@@ -68,6 +81,7 @@ export const effectRemedies = {
     cause: 'Over-worked, or re-wetted.',
     remedy: 'Let it dry, rub it flat, start the two colours anew.',
     after: ['blend'],
+    until: hides,
     share: 1,
     // sealed, the two can't run into each other again: rubbed flat, both are laid anew
     steps: [rub('220'), dust, layers],
@@ -77,7 +91,8 @@ export const effectRemedies = {
     cause: 'Tape pulled dry, or not pressed.',
     remedy: 'Score, rub the edge flat, cut in by hand.',
     after: ['pull-tape'],
+    until: hides,
     share: 0.1,
-    steps: [rub('320'), again],
+    steps: [rub('320'), colour],
   },
 } as const satisfies Record<string, Remedy>

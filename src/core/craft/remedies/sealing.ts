@@ -1,6 +1,6 @@
 /** What goes wrong with waxes, oils and clears. Source: the craft; `practice` where that is silent. */
 import { addedLine, dewaxed, waxed } from '@/core/craft/preparation'
-import { again, block, cover, dust, lays, lint, type Remedy, rub, tintAgain } from './remedy'
+import { again, anew, block, colour, dust, hides, lays, lint, type Remedy, rub, tintAgain } from './remedy'
 
 const resistOff = addedLine({ operation: 'remove-resist', applicator: 'cloths and spirits' })
 
@@ -10,10 +10,11 @@ export const sealingRemedies = {
     cause: 'Not wiped off.',
     remedy: 'Rub back to it, take it off with spirits, paint and seal again.',
     after: ['resist'],
+    under: ['clear-coat', 'clear-wax', 'oil', 'salve'],
     share: 0.1,
-    steps: [rub('220'), resistOff, addedLine({ operation: 'wipe-spirits' }), cover],
+    steps: [rub('220'), resistOff, addedLine({ operation: 'wipe-spirits' }), colour],
     onTop: {
-      wax: [...dewaxed, resistOff, cover],
+      wax: [...dewaxed, resistOff, colour],
     },
   },
   'wax-prints': {
@@ -21,6 +22,7 @@ export const sealingRemedies = {
     cause: 'Buffed too soon.',
     remedy: 'Rest an hour, buff again.',
     after: ['buff'],
+    until: ['dewax'],
     share: 1,
     steps: waxed.slice(-1),
     replaces: ['buff'],
@@ -30,6 +32,7 @@ export const sealingRemedies = {
     cause: 'Skips.',
     remedy: 'A touch of wax, rub, buff.',
     after: ['buff'],
+    until: ['dewax'],
     share: 0.1,
     steps: [...waxed],
   },
@@ -38,6 +41,7 @@ export const sealingRemedies = {
     cause: 'Excess left on: it never hardens.',
     remedy: 'New wax softens the old; take all of it off.',
     after: ['clear-wax', 'tinted-wax'],
+    until: ['dewax'],
     share: 1,
     steps: [...waxed],
     replaces: ['wax-off', 'buff'],
@@ -47,6 +51,7 @@ export const sealingRemedies = {
     cause: 'Too much, or not worked out.',
     remedy: 'Clear wax takes it off again.',
     after: ['tinted-wax'],
+    until: ['dewax'],
     share: 0.3,
     steps: [...waxed],
     replaces: ['wax-off', 'buff'],
@@ -56,6 +61,7 @@ export const sealingRemedies = {
     cause: 'Tinted wax before the clear one was at tack.',
     remedy: 'Take both off with spirits, clear wax, wait, tint again.',
     after: ['tinted-wax'],
+    until: ['dewax'],
     share: 0.5,
     steps: [...dewaxed, ...waxed.slice(0, 1), tintAgain],
     replaces: ['clear-wax', 'tinted-wax', 'wax-off', 'buff'],
@@ -65,8 +71,10 @@ export const sealingRemedies = {
     cause: 'No clear wax below.',
     remedy: 'It is there for good: wax off, block, colour again.',
     after: ['tinted-wax'],
+    until: ['dewax'],
     share: 0.5,
-    steps: [...dewaxed, block, cover, ...waxed.slice(0, 1), tintAgain],
+    steps: [...dewaxed, block, anew, ...waxed.slice(0, 1), tintAgain],
+    onTop: { 'bare-look': [...dewaxed, ...waxed.slice(0, 1), tintAgain] },
     replaces: ['clear-wax', 'tinted-wax', 'wax-off', 'buff'],
   },
   'oil-tacky': {
@@ -74,6 +82,7 @@ export const sealingRemedies = {
     cause: 'Excess not wiped.',
     remedy: 'Rub with fresh oil, then wipe all of it.',
     after: ['oil'],
+    until: ['wipe-spirits', 'clear-coat', 'seal-between', 'clear-wax', ...hides],
     share: 1,
     steps: [again],
     replaces: ['wipe-oil'],

@@ -34,15 +34,15 @@ export function openPaints(on: SurfaceState): Laid[] {
     ),
   )
 }
-/** A salve is no seal. */
+/** A salve is no seal; a primer shuts in what is below it, but for knotting, which goes over knots alone. */
 export const sealedAbove = (on: SurfaceState, paint: Laid | undefined) =>
   paint !== undefined &&
   on.layers.some(
     ({ index, role, act }) =>
       index > paint.index &&
-      ['clear', 'wax', 'oil', 'medium'].includes(role) &&
+      ['clear', 'wax', 'oil', 'medium', 'primer'].includes(role) &&
       act.family !== 'salve' &&
-      act.operation !== 'metallic-wax',
+      !['metallic-wax', 'knotting'].includes(act.operation),
   )
 export const hasRole = (on: SurfaceState, role: Laid['role']) => on.layers.some((layer) => layer.role === role)
 export const topRole = (on: SurfaceState) => on.layers.at(-1)?.role

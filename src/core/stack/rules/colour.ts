@@ -143,7 +143,7 @@ export const colourRules = {
     severity: 'caution',
     remedies: [{ operation: 'coat', family: 'casein' }],
     instead: true,
-    meets: (m) => m.act.family === 'casein' && m.act.operation === 'coat' && chips(m) && bonded(m.act),
+    meets: (m) => m.act.family === 'casein' && m.act.operation === 'coat' && chips(m) && bonded(m.act) && !m.act.mends,
   },
   'soaks-instead': {
     severity: 'caution',
@@ -161,6 +161,7 @@ export const colourRules = {
       const below = topLayer(m.on)?.act
       return (
         chips(m) &&
+        !m.act.mends &&
         m.act.operation === 'coat' &&
         m.act.family === 'casein' &&
         below?.operation === 'coat' &&
@@ -177,8 +178,8 @@ export const colourRules = {
     source: 'practice',
     meets: (m) => {
       const top = topLayer(m.on)
-      // one that is no longer wished for may go under
-      const wished = m.touches.some(({ operation }) => operation === top?.act.operation)
+      // one that is no longer wished for may go under, and a repair touches in what is below it
+      const wished = !m.act.mends && m.touches.some(({ operation }) => operation === top?.act.operation)
       return wished && top !== undefined && isEffect(top.act) && top.act.family !== 'stain' && isCoat(m.act) && !isPartial(m.act)
     },
   },
@@ -190,7 +191,7 @@ export const colourRules = {
     meets: (m) =>
       (m.act.operation === 'block-prime' || m.act.operation === 'adhesion-prime') &&
       paintsOn(m.on).length > 0 &&
-      !m.ahead().some(isCoat),
+      !m.ahead().some(isPainted),
   },
   'too-thick': {
     severity: 'caution',

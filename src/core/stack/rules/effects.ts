@@ -55,7 +55,8 @@ export const effectRules = {
     severity: 'stop',
     remedies: [],
     instead: true,
-    meets: (m) => coversCrackle(m) && isWanted(m),
+    // touched in with a small brush it closes there, and is meant to
+    meets: (m) => coversCrackle(m) && isWanted(m) && !m.act.mends,
   },
   // a crackle that nobody wants any more is rubbed flat and shut in, or its cracks come through
   'crackle-below': {
@@ -130,6 +131,7 @@ export const effectRules = {
     instead: true,
     meets: (m) =>
       m.act.operation === 'smooth' &&
+      !m.act.mends &&
       topIs(m.on, 'crackle-medium') &&
       m.ahead().find(({ operation }) => operation.startsWith('crackle-'))?.operation === 'crackle-coat',
   },
@@ -198,6 +200,7 @@ export const effectRules = {
     remedies: [{ operation: 'pull-tape' }],
     meets: (m) =>
       m.on.taped !== 'none' &&
+      !m.act.mends &&
       (m.act.operation === 'smooth' ||
         m.act.operation === 'scuff' ||
         (isCoat(m.act) &&
@@ -209,7 +212,8 @@ export const effectRules = {
     severity: 'caution',
     remedies: [],
     instead: true,
-    meets: (m) => m.act.operation === 'pull-tape' && (m.on.taped === 'on' || goesOn(m)),
+    // what is below it is mended without it, and taped again
+    meets: (m) => m.act.operation === 'pull-tape' && !m.act.mends && (m.on.taped === 'on' || goesOn(m)),
   },
   'tape-on-weave': {
     severity: 'caution',

@@ -13,7 +13,7 @@ import type { Touch } from '@/core/finish/touch'
 import type { FinishablePart } from '@/core/finish/wish'
 import { lyingFrom } from '@/core/stack/afterAct'
 import { type Act, isTopcoat, type SurfaceState, topLayer } from '@/core/stack/surface'
-import { clears, finish, gritOf, hardUse, isOtherSheen, isPrimer, lastPaint, openPaints, sealedAbove } from './ask'
+import { clears, finish, hardUse, isOtherSheen, isPrimer, lastPaint, openPaints, sealedAbove } from './ask'
 import type { EndingRule, StackEnding } from './rule'
 
 export const endingRules = {
@@ -59,13 +59,7 @@ export const endingRules = {
     remedies: [{ operation: 'clear-coat' }],
     instead: true,
     source: 'practice',
-    ends: ({ acts, on }) => {
-      const top = topLayer(on)
-      return (
-        top?.act.operation === 'clear-coat' &&
-        acts.slice(top.index + 1).some((act) => act.operation === 'smooth' && gritOf(act) < 400)
-      )
-    },
+    ends: ({ on }) => on.scratched,
   },
   'excess-left': {
     severity: 'stop',
@@ -178,6 +172,8 @@ function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
 
 /** What the rules ask for is theirs to miss; the rest is told by its colour alone. */
 const notCounted: readonly OperationCode[] = ['dust-off', 'undercoat', 'seal-between', 'mist-fabric']
+/** Peaks that had set are abraded where they should have been laid down. */
+const worksAs = ({ operation, mends }: Act): OperationCode => (mends && operation === 'sand' ? 'knock-down' : operation)
 /** How many of the coats and steps asked for the acts lack, of as few as may do and of as many as is usual. */
 function coatsShort({ acts, touches, part, wish, seal, cover }: StackEnding): { least: number; usual: number } {
   // by operation and colour, so that a colour used twice counts twice; worn is worn, whatever with
@@ -197,7 +193,7 @@ function coatsShort({ acts, touches, part, wish, seal, cover }: StackEnding): { 
   const lying = acts.slice(lyingFrom(acts))
   const short = { least: 0, usual: 0 }
   for (const [name, { least, usual }] of wanted) {
-    const done = lying.filter((act) => key(act.operation, act.colour?.hex) === name).length
+    const done = lying.filter((act) => key(worksAs(act), act.colour?.hex) === name).length
     short.least += Math.max(0, least - done)
     short.usual += Math.max(0, usual - done)
   }

@@ -32,6 +32,8 @@ export interface Meeting extends Intent {
   on: SurfaceState
   /** where on the part that surface is */
   in: readonly Place[]
+  /** every surface that the act meets, there and elsewhere */
+  met: readonly SurfaceState[]
   /** what is still to come after this act */
   ahead: () => readonly Act[]
 }

@@ -87,7 +87,11 @@ export const sealingRules = {
     severity: 'caution',
     remedies: [{ operation: 'metallic-wax', family: 'metallic-wax' }],
     instead: true,
-    meets: (m) => isTopcoat(m.act) && m.on.layers.some(({ act }) => act.operation === 'metallic-wax'),
+    // mended with new wax it is gilded again
+    meets: (m) =>
+      isTopcoat(m.act) &&
+      m.on.layers.some(({ act }) => act.operation === 'metallic-wax') &&
+      !(m.act.mends && m.ahead().some(({ operation }) => operation === 'metallic-wax')),
   },
   'gilding-on-raw-wax': {
     severity: 'caution',
@@ -116,11 +120,11 @@ export const sealingRules = {
     remedies: [{ operation: 'clear-wax' }],
     instead: true,
     source: 'practice',
-    meets: (m) =>
-      (m.act.operation === 'wax-off' && m.on.excess !== 'wax') ||
-      (m.act.operation === 'wipe-oil' && m.on.excess !== 'oil') ||
-      // what shows prints is rested and buffed again
-      (m.act.operation === 'buff' && !hasRole(m.on, 'wax')),
+    // all over, where it lies in the hollows alone, is no fault; what shows prints is rested and buffed again
+    meets: ({ act, met }) =>
+      (act.operation === 'wax-off' && met.every(({ excess }) => excess !== 'wax')) ||
+      (act.operation === 'wipe-oil' && met.every(({ excess }) => excess !== 'oil')) ||
+      (act.operation === 'buff' && met.every((on) => !hasRole(on, 'wax'))),
   },
   'caution-missing': {
     severity: 'stop',
