@@ -24,7 +24,9 @@ export function canShow(code: RemedyCode, done: readonly Doing[], ahead: readonl
     !asked || acts.some(({ operation }) => asked.includes(operation))
   const since = (at: number) => done.slice(Math.max(0, at))
   const laid = done.findLastIndex(({ operation }) => getOperation(operation).layer !== undefined)
-  const gone = done.findLastIndex(({ operation, where }) => until?.includes(operation) && !where?.places && (where?.share ?? 1) >= 1)
+  const gone = done.findLastIndex(
+    ({ operation, where }) => until?.includes(operation) && !where?.places && (where?.share ?? 1) >= 1,
+  )
   const shown = since(Math.max(gone, uncovered ? laid : 0))
   const first = shown.findIndex(({ operation }) => after?.includes(operation))
   const below = done.slice(0, done.length - shown.length + first)

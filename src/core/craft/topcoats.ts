@@ -16,11 +16,15 @@ export interface Topcoat {
   least: Partial<Record<UseCode, number>>
   /** only over these paints; any unless given */
   over?: readonly FamilyCode[]
+  /** not over these */
+  notOver?: readonly FamilyCode[]
   recipe: readonly RecipeLine[]
 }
 
 const smooth320: RecipeLine = { phase: 'seal', operation: 'smooth', grit: '320', reason: 'smooth-between', optional: true }
 export const deLint: RecipeLine = { phase: 'seal', operation: 'de-lint', reason: 'no-dust-under-clear' }
+/** A water-borne clear waits until oil paint has cured, a month; it comes in its own sheen. */
+const oilPaint: readonly FamilyCode[] = ['alkyd']
 const thirsty: readonly FamilyCode[] = ['clay', 'chalk-style', 'casein', 'home-chalky', 'stain']
 
 /** Tinted wax worked in, off and buffed: over clear wax at tack, or over a dry clear coat. */
@@ -74,6 +78,7 @@ export const topcoats = {
     uses: ['display', 'light', 'heavy', 'heat'],
     coats: { display: 1, light: 2, heavy: 3, heat: 3 },
     least: { display: 1, light: 1, heavy: 2, heat: 2 },
+    notOver: oilPaint,
     recipe: [deLint, clearLine('water-clear')],
   },
   hard: {
@@ -81,6 +86,7 @@ export const topcoats = {
     uses: ['display', 'light', 'heavy', 'heat', 'damp', 'outdoors'],
     coats: { display: 2, light: 2, heavy: 2, heat: 2, damp: 2, outdoors: 2 },
     least: { display: 1, light: 1, heavy: 2, heat: 2, damp: 2, outdoors: 2 },
+    notOver: oilPaint,
     recipe: [deLint, satinFirst, clearLine('hard-clear')],
   },
   oil: {
@@ -131,6 +137,6 @@ export const noWax: readonly UseCode[] = ['heat', 'damp', 'outdoors']
 /** Whether a topcoat stands up to a use and holds on a paint. */
 export const topcoatFits = (code: TopcoatCode, use: UseCode, paint: FamilyCode): boolean => {
   if (code === 'none') return getFamily(paint).alone?.includes(use) ?? false
-  const { uses, over } = getTopcoat(code)
-  return uses.includes(use) && (!over || over.includes(paint))
+  const { uses, over, notOver } = getTopcoat(code)
+  return uses.includes(use) && (!over || over.includes(paint)) && !notOver?.includes(paint)
 }

@@ -16,10 +16,14 @@ function groundTone({ substrate, existing, foundColour }: FinishablePart): strin
   return old ?? getSubstrate(substrate).tone
 }
 
+/** An effect in the very colour of the coat below it; another layer of itself is no such thing. */
+const onItself = ({ operation }: Touch, under: readonly { hex: string; operation: OperationCode }[]) =>
+  beside.includes(operation) ? under.find((each) => !beside.includes(each.operation)) : undefined
+
 /** The smallest distance between two colours that are meant to be told apart; Infinity where none are. */
 export function seenContrast(part: FinishablePart, touches: readonly Touch[]): number {
   const pairs = touches.flatMap((touch, k): [string, string][] => {
-    const under = touches.slice(0, k).flatMap(({ colour, id }) => (colour ? [{ hex: colour.hex, id }] : []))
+    const under = touches.slice(0, k).flatMap(({ colour, id, operation }) => (colour ? [{ hex: colour.hex, id, operation }] : []))
     const taped = touches.slice(0, k).findLast(({ operation }) => operation === 'tape' || operation === 'pull-tape')
     const isBeside = beside.includes(touch.operation) || taped?.operation === 'tape'
     const top = wears(touch.operation) ? under.pop()?.hex : isBeside ? touch.colour?.hex : undefined
@@ -27,7 +31,7 @@ export function seenContrast(part: FinishablePart, touches: readonly Touch[]): n
     const below =
       touch.wearTo === ground
         ? groundTone(part)
-        : (under.find(({ id }) => id === touch.wearTo) ?? under.findLast(({ hex }) => hex !== top))?.hex
+        : (under.find(({ id }) => id === touch.wearTo) ?? under.findLast(({ hex }) => hex !== top) ?? onItself(touch, under))?.hex
     return below ? [[top, below]] : []
   })
   return Math.min(Infinity, ...pairs.map(([one, other]) => contrast(one, other)))

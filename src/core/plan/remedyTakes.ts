@@ -123,7 +123,8 @@ const isUnder = (below: Act, act: Act) =>
   !below.where?.places || (act.where?.places?.every((place) => below.where?.places?.includes(place)) ?? false)
 const wetBelow = (acts: readonly Act[]): Act[] =>
   acts.map((act, k) =>
-    act.operation === 'blend' && !acts.slice(0, k).some((below) => (isCoat(below) || below.operation === 'blend') && isUnder(below, act))
+    act.operation === 'blend' &&
+    !acts.slice(0, k).some((below) => (isCoat(below) || below.operation === 'blend') && isUnder(below, act))
       ? asCoat(act)
       : act,
   )

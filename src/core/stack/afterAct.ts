@@ -32,6 +32,7 @@ const stripped: Partial<SurfaceState> = {
   unbuffed: false,
   sleek: false,
   scratched: false,
+  filled: false,
   ownOil: false,
 }
 /** A rub of the ground or of what lies on it; wet it leaves slurry to rinse instead of dust. */
@@ -76,6 +77,7 @@ const changes: Partial<Record<OperationCode, Change>> = {
     ownOil: false,
     soiled: soiled === 'soiled' && wax === 'none' && !oily ? 'wiped' : soiled,
   }),
+  fill: ({ layers, filled }) => ({ filled: filled || layers.some(({ act }) => isPainted(act)) }),
   strip: () => ({ stripper: 'on' }),
   scrape: (surface) =>
     surface.stripper === 'on'
@@ -169,6 +171,6 @@ export function afterAct(surface: SurfaceState, act: Act, index: number): Surfac
     dusty: false,
     ...(painted && changed.resist === 'on' && { resist: 'covered' }),
     ...(changed.taped === 'on' && { taped: 'painted' }),
-    ...(painted && { worn: false }),
+    ...(painted && { worn: false, filled: false }),
   }
 }

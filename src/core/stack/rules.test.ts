@@ -158,6 +158,17 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     wrong: (acts) => [...acts.filter(({ operation }) => operation !== 'knotting'), act('knotting', { family: 'knotting' })],
   },
   'knots-below': { part: { substrate: 'softwood', existing: 'water-paint' }, wrong: leaveOut('knotting') },
+  'scratches-show': {
+    part: { existing: 'bare' },
+    wish: stained,
+    wrong: change('sand', { grit: '80' }),
+  },
+  'on-fresh-oil-paint': {
+    part: { existing: 'bare' },
+    wish: { paint: 'alkyd' },
+    wrong: append(act('scuff', { grit: '320' }), act('dust-off'), act('clear-coat', { family: 'water-clear' })),
+  },
+  'filler-bare': { wrong: putBefore('de-lint', act('fill')) },
   'too-coarse': { wrong: change('scuff', { grit: '60' }) },
   'grits-backwards': { part: { existing: 'bare' }, wrong: change('sand', { grit: '220 → 150' }) },
   'cloth-wrong-product': { ...clothed, wrong: (acts) => [...acts, act('clear-coat', { family: 'water-clear' })] },

@@ -68,6 +68,8 @@ export interface SurfaceState {
   rusty: boolean
   /** how often the ground itself was abraded, and the last grit it was left at */
   abraded: { times: number; last: number | null }
+  /** filler over the colours, with no colour over it */
+  filled: boolean
   dusty: boolean
   lint: boolean
   /** on the wear points; covered by a coat; worn through to */
@@ -105,6 +107,7 @@ export function foundSurface(part: FinishablePart): SurfaceState {
     furred: false,
     rusty: isBareMetal(part),
     abraded: { times: 0, last: null },
+    filled: false,
     dusty: false,
     lint: false,
     resist: 'none',

@@ -1,7 +1,23 @@
 /** What goes wrong with coats of colour and with wearing them back. Source: the craft; `practice` where that is silent. */
 import { addedLine, cleaned, waxed } from '@/core/craft/preparation'
 import type { RecipeLine } from '@/core/craft/recipe'
-import { again, anew, block, colour, cover, dust, hides, layers, lays, lint, onTop, type Remedy, rub, wearAgain, worn } from './remedy'
+import {
+  again,
+  anew,
+  block,
+  colour,
+  cover,
+  dust,
+  hides,
+  layers,
+  lays,
+  lint,
+  onTop,
+  type Remedy,
+  rub,
+  wearAgain,
+  worn,
+} from './remedy'
 
 /** No more water than that on paint that it lifts. */
 const wrungOut: RecipeLine = {

@@ -52,7 +52,14 @@ export const effectRemedies = {
     // clear glaze over the marks opens them
     onTop: {
       glaze: [
-        { phase: 'top', operation: 'glaze', family: 'glaze', mix: 'clear glaze', applicator: 'brush and cloths', reason: 'wash-soft' },
+        {
+          phase: 'top',
+          operation: 'glaze',
+          family: 'glaze',
+          mix: 'clear glaze',
+          applicator: 'brush and cloths',
+          reason: 'wash-soft',
+        },
       ],
     },
   },

@@ -1,7 +1,13 @@
 /** What an abrasive, a blade or wool may not do: to veneer, along or across the grain, where lead may be. Source: the craft, on preparation and harm. */
 import { readGrit } from '@/core/craft/grit'
+import { kindOf } from '@/core/craft/parts'
+import { isLaid } from '@/core/stack/surface'
 import { abrasive, byMachine, gritOf, isVeneer, isWet, leadUnder, rubs, withWool } from './ask'
 import type { Meeting, MeetingRule } from './rule'
+
+/** Grits that the wood may be left at: where it is seen, and under colour. */
+const inSight = 150
+const underColour = 100
 
 export const abrasionRules = {
   'veneer-abraded': {
@@ -28,6 +34,18 @@ export const abrasionRules = {
       return gritOf(m.act) < (m.on.layers.length > 0 ? 150 : 80)
     },
   },
+  // what the wood was left at shows through a wash, a stain, an oil and a clear sooner than under colour
+  'scratches-show': {
+    severity: 'caution',
+    remedies: [{ operation: 'sand' }],
+    meets: ({ act, on, part }) =>
+      kindOf(part) === 'wood' &&
+      !isVeneer(part) &&
+      !on.filmed &&
+      on.layers.length === 0 &&
+      isLaid(act) &&
+      (on.abraded.last ?? Infinity) < (['coat', 'undercoat', 'texture-coat'].includes(act.operation) ? underColour : inSight),
+  },
   'grits-backwards': {
     severity: 'caution',
     remedies: [{ operation: 'sand' }],
@@ -46,7 +64,7 @@ export const abrasionRules = {
     instead: true,
     meets: (m) => {
       if (!leadUnder(m)) return false
-      if (['scrape', 'heat-gun', 'scrape-distress'].includes(m.act.operation)) return true
+      if (['scrape', 'heat-gun', 'scrape-distress', 'cut-down'].includes(m.act.operation)) return true
       return withWool(m.act) || (rubs.includes(m.act.operation) && !isWet(m.act))
     },
   },

@@ -1,9 +1,9 @@
 /** Colour on colour: which paint may lie on which, how it is mixed, how thick it goes on. Source: the craft, on families and looks. */
-import { isPaint } from '@/core/craft/families'
+import { getFamily, isPaint } from '@/core/craft/families'
 import { getOperation, type LayerKind } from '@/core/craft/operations'
 import { parseMix } from '@/core/measure/mixParts'
 import { bonded } from '@/core/stack/afterAct'
-import { isPainted, isPartial, isTopcoat, topLayer } from '@/core/stack/surface'
+import { isLaid, isPainted, isPartial, isTopcoat, topLayer } from '@/core/stack/surface'
 import {
   allowedWater,
   apart,
@@ -52,6 +52,21 @@ export const colourRules = {
       return top.family === 'alkyd'
         ? isPainted(m.act) || isPrimer(m.act) || isClear(m.act)
         : isCoat(m.act) && grips(m.act) === 'keyed'
+    },
+  },
+  // water-borne over oil paint: cured and keyed; where nobody knows the time it was laid in this finish
+  'on-fresh-oil-paint': {
+    severity: 'caution',
+    remedies: [{ operation: 'cure' }],
+    instead: true,
+    meets: (m) => {
+      const { act, on } = m
+      const below = topLayer(on)?.act
+      // what is to chip may let go of it
+      if (below?.family !== 'alkyd' || !isLaid(act) || act.family === null || (chips(m) && act.family === 'casein')) return false
+      const { role, clock } = getFamily(act.family)
+      const days = act.at && below.at ? (act.at.start - below.at.end) / 1440 : 0
+      return clock === 'evaporation' && role !== 'cleaner' && days < (getFamily('alkyd').cureDays?.[1] ?? 0)
     },
   },
   'all-in-one-thinned': {

@@ -3,6 +3,7 @@ import { enoughContrast } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
 import { isCut } from '@/core/craft/mixes'
 import type { OperationCode } from '@/core/craft/operations'
+import { sheensOf } from '@/core/craft/sheen'
 import { leastClears, noWax } from '@/core/craft/topcoats'
 import { adapt } from '@/core/finish/adapt'
 import { leastOf, timesOf, underTopcoat } from '@/core/finish/lines'
@@ -60,6 +61,13 @@ export const endingRules = {
     instead: true,
     source: 'practice',
     ends: ({ on }) => on.scratched,
+  },
+  'filler-bare': {
+    severity: 'caution',
+    remedies: [{ operation: 'coat' }],
+    instead: true,
+    source: 'practice',
+    ends: ({ on }) => on.filled,
   },
   'excess-left': {
     severity: 'stop',
@@ -147,7 +155,10 @@ export const endingRules = {
     remedies: [{ operation: 'clear-coat' }],
     ends: ({ on, wish }) => {
       const last = on.layers.findLast(({ act }) => decidesSheen(act))
-      return last?.role === 'clear' && isOtherSheen(last.act, wish)
+      const had = last?.act.family ? sheensOf(last.act.family) : []
+      // wax is buffed to a sheen of its own
+      const waxed = last?.role === 'wax' && wish.sheen !== undefined && !had.includes(wish.sheen)
+      return waxed || (last?.role === 'clear' && isOtherSheen(last.act, wish))
     },
   },
   'too-few-clears': {

@@ -55,10 +55,11 @@ export const materialRules = {
     severity: 'caution',
     remedies: [],
     instead: true,
-    // cloth, leather, blades and heat have rules of their own; oil feeds the paint it is laid on
+    // cloth, leather, cane and heat have rules of their own; oil feeds the paint it is laid on
     meets: (m) =>
       !isSoft(m.part.substrate) &&
-      !['heat-gun', 'strip', 'scrape-distress', 'mist-fabric'].includes(m.act.operation) &&
+      !['heat-gun', 'strip', 'mist-fabric'].includes(m.act.operation) &&
+      !(kindOf(m.part) === 'cane' && m.act.operation === 'scrape-distress') &&
       !(feeds.includes(m.act.operation) && m.on.layers.length > 0) &&
       !canBeOn(m.act.operation, kindOf(m.part)),
   },

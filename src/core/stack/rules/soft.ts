@@ -49,7 +49,9 @@ export const softRules = {
     severity: 'caution',
     remedies: [],
     instead: true,
-    meets: (m) => m.act.operation === 'fabric-coat' && (m.act.film === 'heavy' || waterShare(m.act) === 0),
+    meets: (m) =>
+      (m.act.operation === 'fabric-coat' && waterShare(m.act) === 0) ||
+      (isSoft(m.part.substrate) && isPainted(m.act) && m.act.film === 'heavy'),
   },
   'leather-diluted-first': {
     severity: 'stop',
