@@ -69,13 +69,16 @@ export interface Counting {
   cover: CoverByTouch
   paint: FamilyCode
 }
+/** A second one would close a crackle, double a wash, take the chips of a coat with it: laid once, however well it covers. */
+export const isOnce = ({ operation, chips }: Pick<Touch, 'operation' | 'chips'>): boolean =>
+  chips === true || ['crackle-coat', 'wash', 'glaze', 'blend', 'spray-runs'].includes(operation)
 /** How often a touch is worked on this part. */
 export function timesOf(touch: Touch, { use, seal, cover, paint }: Counting): number {
   const { id, repeat } = touch
   // what is left open is counted in brushed coats
   const passes = isSprayed(touch) ? passesPerCoat : 1
   if (repeat === 'by-use') return clearsFor(seal, use, paint) * passes
-  if (repeat === 'as-it-covers') return (cover[id]?.coats ?? 1) * passes
+  if (repeat === 'as-it-covers') return (isOnce(touch) ? 1 : (cover[id]?.coats ?? 1)) * passes
   return repeat ?? 1
 }
 
@@ -121,10 +124,13 @@ const gripping = (touch: Touch, { substrate }: FinishablePart, below: readonly T
 
 /** All touches in the order of work, the topcoat before what lies over it; what two of them both ask for stands once. */
 export function orderedTouches(part: FinishablePart, wish: FinishWish, method: HouseMethod, seal: TopcoatCode): LookTouch[] {
-  const own = touchesOf(wish, method).map((touch, k, all): LookTouch =>
+  // a gloss that nothing comes over is left as it flowed
+  const leftGlossy = wish.sheen === 'gloss' && seal === 'none'
+  const asked = touchesOf(wish, method).filter(({ reason }) => !(leftGlossy && reason === 'last-rub'))
+  const own = asked.map((touch, k, all): LookTouch =>
     'phase' in touch ? touch : { ...gripping(touch, part, all.slice(0, k)), phase: phaseOf(touch, all.slice(0, k)) },
   )
-  if (ownTopcoat(wish)) return own
+  if (ownTopcoat(wish, part)) return own
   const end = own.findLastIndex(({ operation }) => !over[operation]) + 1
   // what the painter laid over what stays in that order
   const tail = own.slice(end).map((touch, k, all): LookTouch => {

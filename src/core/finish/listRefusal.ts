@@ -81,7 +81,7 @@ function faultOf(part: FinishablePart, wish: ListWish): Fault | null {
     const reason = reasons.find(({ stands }) => stands(part, touch, wish.touches.slice(0, at)))
     if (reason) return { code: reason.code, at }
   }
-  const asked = ownTopcoat(wish) ?? wish.seal
+  const asked = ownTopcoat(wish, part) ?? wish.seal
   if (asked && !topcoatFits(asked, part.use, lastPaintOf(wish))) return { code: 'seal-use', at: null }
   return !asked && findTopcoat(part, wish) === null ? { code: 'no-seal', at: null } : null
 }
@@ -123,7 +123,7 @@ function nearestList(part: FinishablePart, wish: ListWish, first: Fault): Neares
       tried = {
         ...tried,
         seal,
-        touches: ownTopcoat(tried) ? tried.touches.filter(({ operation }) => !isTop.includes(operation)) : tried.touches,
+        touches: ownTopcoat(tried, part) ? tried.touches.filter(({ operation }) => !isTop.includes(operation)) : tried.touches,
       }
     } else {
       const settles = (touches: Touch[]) => {

@@ -39,7 +39,7 @@ export function inSheen<T extends Coat & { colour: { hex: string } | null; sheen
 
 /** The sheens that can be had: of the topcoat that is asked for, else of all that the part and the look allow. */
 export function sheensToHave(part: FinishablePart, wish: FinishWish): Sheen[] {
-  const asked = ownTopcoat(wish) ?? wish.seal
+  const asked = ownTopcoat(wish, part) ?? wish.seal
   const codes = asked ? [asked] : topcoatsFor(part, wish)
   return [...new Set(codes.flatMap((code) => sheensWith(code, wish)))]
 }
@@ -47,6 +47,6 @@ export function sheensToHave(part: FinishablePart, wish: FinishWish): Sheen[] {
 export function sheenRefused(part: FinishablePart, wish: FinishWish): Pick<Nearest, 'seal' | 'sheen'> | null {
   const had = wish.sheen && sheensToHave(part, wish)
   if (!wish.sheen || !had || had.length === 0 || had.includes(wish.sheen)) return null
-  const other = ownTopcoat(wish) ? null : findTopcoat(part, { ...wish, seal: undefined })
+  const other = ownTopcoat(wish, part) ? null : findTopcoat(part, { ...wish, seal: undefined })
   return other ? { seal: other } : { sheen: nearestSheen(wish.sheen, had) ?? undefined }
 }

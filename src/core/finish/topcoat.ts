@@ -3,10 +3,10 @@ import { type FamilyCode, getFamily } from '@/core/craft/families'
 import type { HouseMethod } from '@/core/craft/method'
 import { isCut } from '@/core/craft/mixes'
 import { laysColour, type OperationCode } from '@/core/craft/operations'
-import type { UseCode } from '@/core/craft/parts'
+import { isSoft, type UseCode } from '@/core/craft/parts'
 import { type Sheen, sheensOf } from '@/core/craft/sheen'
 import { usualFamily } from '@/core/craft/takes'
-import { sheensUnder, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
+import { getTopcoat, sheensUnder, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import type { Touch } from './touch'
 import { type FinishablePart, type FinishWish, looksOf } from './wish'
 
@@ -25,15 +25,18 @@ const kinds: readonly [OperationCode, (family: FamilyCode | undefined) => Topcoa
   ['oil', (family) => (family === 'oil-wax' ? 'oil-wax' : 'oil')],
   ['clear-wax', () => 'wax'],
 ]
+/** Tinted wax cut with clear, all over, is the wax where wax will do. */
+const isWaxedOver = ({ operation, mix, where }: Touch, use: UseCode) =>
+  operation === 'tinted-wax' && isCut(mix) && !where && getTopcoat('wax').uses.includes(use)
 /** The topcoat that the painter's own list ends with; null where it has none. */
-export function ownTopcoat({ touches }: Pick<FinishWish, 'touches'>): TopcoatCode | null {
+export function ownTopcoat({ touches }: Pick<FinishWish, 'touches'>, { use }: Pick<FinishablePart, 'use'>): TopcoatCode | null {
   if (!touches) return null
   const above = touches.slice(touches.findLastIndex(isColoured) + 1)
   for (const [operation, code] of kinds) {
     const own = above.find((touch) => touch.operation === operation)
     if (own) return code(own.family)
   }
-  return null
+  return above.some((touch) => isWaxedOver(touch, use)) ? 'wax' : null
 }
 
 /**
@@ -53,9 +56,13 @@ export function topcoatsFor(part: FinishablePart, wish: FinishWish): TopcoatCode
   const first = firstBy(part.use, paint)
   const looked = [...first, ...(looks[0]?.seals ?? [])].filter((code) => looks.every(({ seals }) => seals.includes(code)))
   // the painter's own list began as a look: what suits that comes first
-  const order = wish.touches ? [...looked, ...first, ...topcoatCodes] : looked
-  return [...new Set(order)].filter((code) => topcoatFits(code, part.use, paint))
+  const order = wish.touches ? [...ownFirst(wish), ...looked, ...first, ...topcoatCodes] : looked
+  return [...new Set(order)].filter((code) => topcoatFits(code, part.use, paint) && staysOn(code, part))
 }
+/** A salve takes wax over it, and no clear. */
+const ownFirst = ({ touches }: FinishWish): TopcoatCode[] => (touches?.at(-1)?.operation === 'salve' ? ['wax'] : [])
+/** Cloth and leather are waxed, or left. */
+const staysOn = (code: TopcoatCode, { substrate }: FinishablePart) => !isSoft(substrate) || code === 'wax' || code === 'none'
 /** Whether it can be laid so that the finish shines as it is wished. */
 export const shinesAs = (code: TopcoatCode, wish: FinishWish): boolean =>
   wish.sheen === undefined || sheensWith(code, wish).includes(wish.sheen)
@@ -73,7 +80,7 @@ export const findTopcoat = (part: FinishablePart, wish: FinishWish): TopcoatCode
 
 /** The topcoat. Throws where none can be had: such a wish is refused before. */
 export function chooseTopcoat(part: FinishablePart, wish: FinishWish, method: HouseMethod): TopcoatCode {
-  const asked = ownTopcoat(wish) ?? wish.seal
+  const asked = ownTopcoat(wish, part) ?? wish.seal
   if (asked) return asked
   const house = method.topcoat
   if (house !== 'by-look' && topcoatFits(house, part.use, lastPaintOf(wish)) && shinesAs(house, wish)) {

@@ -2,16 +2,16 @@
  * A plan grown by the steps that mend a mistake: the remedy first, then what was ahead, completed by the rules, so that what was
  * sealed is broken where it must be, the layers come back as they were, the seal is renewed, and nothing is done twice. Pure.
  */
-import { defaultMethod } from '@/core/craft/method'
 import { getFamily } from '@/core/craft/families'
+import { defaultMethod } from '@/core/craft/method'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import type { Remedy } from '@/core/craft/remedies/remedy'
 import { inSheen } from '@/core/finish/sheen'
-import { type PlannedStep, plainStep } from '@/core/finish/step'
+import { plainStep, type PlannedStep } from '@/core/finish/step'
 import { places } from '@/core/finish/touch'
-import { checkStack } from '@/core/stack/checkStack'
 import { lyingFrom } from '@/core/stack/afterAct'
+import { checkStack } from '@/core/stack/checkStack'
 import { isClear, isCoat } from '@/core/stack/rules/ask'
 import { type Act, isLaid, isPainted } from '@/core/stack/surface'
 import { complete } from './complete'

@@ -18,7 +18,7 @@ import { aimsOf, touchesOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { afterActIn, foundSurfaces, type Surfaces } from '@/core/stack/places'
 import { isEffect, isVeneer, lastPaint, openBelow, rubs, sealedAbove } from '@/core/stack/rules/ask'
-import { type Act, isPainted, type SurfaceState } from '@/core/stack/surface'
+import type { Act, SurfaceState } from '@/core/stack/surface'
 import { byHand, inTheWax, type Standing, takenLines, waxedAgain } from './remedyTakes'
 
 /** Where a repair begins: the part, what it is meant to be, what lies on it. */

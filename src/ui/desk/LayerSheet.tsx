@@ -7,6 +7,7 @@ import { patternShare } from '@/core/craft/pattern'
 import { canBeOn, familiesFor, usualWay } from '@/core/craft/takes'
 import { leftOpen, standsOpen } from '@/core/craft/ways'
 import type { DeskTin } from '@/core/desk/state'
+import { isOnce } from '@/core/finish/lines'
 import type { Colour } from '@/core/finish/shade'
 import { ground, type Touch } from '@/core/finish/touch'
 import { type TouchEdit, touchOperations } from '@/core/finish/touchList'
@@ -93,7 +94,7 @@ export function LayerSheet({ touch, below, facts, tins, edit, newId, troubles }:
           change({ repeat: value === 'as-it-covers' || value === 'by-use' ? value : Number(value) })
         }
         options={withOwn(
-          repeatWords.filter(([code]) => code !== 'as-it-covers' || colour),
+          repeatWords.filter(([code]) => code !== 'as-it-covers' || (colour && !isOnce(touch))),
           String(touch.repeat ?? 1),
           oftenWords(touch.repeat),
         )}

@@ -22,8 +22,7 @@ export function weighedOf(
   { pins, ...around }: Around,
 ): Weighed | 'refused' | null {
   const hours = { ...around, others: [...(thought.supposed.others ?? []), ...(thought.supposed.said ?? around.others)] }
-  const isNew = ({ stepId, side, at }: Pin) =>
-    !pins.some((pin) => pin.stepId === stepId && pin.side === side && pin.at === at)
+  const isNew = ({ stepId, side, at }: Pin) => !pins.some((pin) => pin.stepId === stepId && pin.side === side && pin.at === at)
   if (thought.pins?.some((pin) => pin.at !== null && isNew(pin) && !isWorked(pin.at, hours))) return 'refused'
   if (!answer) return null
   if (!('outlook' in answer.now) || !('outlook' in answer.then)) return 'refused'

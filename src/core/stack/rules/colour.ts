@@ -36,14 +36,17 @@ export const colourRules = {
   'dust-under-coat': {
     severity: 'caution',
     remedies: [{ operation: 'dust-off' }],
-    meets: (m) => m.on.dusty && (lays(m.act) || isTopcoat(m.act)),
+    meets: (m) => m.on.dusty && (lays(m.act) || isTopcoat(m.act) || ['tape', 'resist'].includes(m.act.operation)),
   },
   // paint, primer or clear on a film of one's own that shines
   'no-key-on-own-film': {
     severity: 'caution',
     remedies: [{ operation: 'scuff', phase: 'wear', grit: '220–320', reason: 'own-film' }],
-    meets: (m) => {
-      const top = topLayer(m.on)?.act
+    meets: (meeting) => {
+      const top = topLayer(meeting.on)?.act
+      // what is masked is rubbed before: the tape and the resist would come off with it
+      const masks = meeting.act.operation === 'tape' || meeting.act.operation === 'resist'
+      const m = masks ? { ...meeting, act: meeting.ahead().find(isLaid) ?? meeting.act } : meeting
       if (!m.on.sleek || !top || (chips(m) && m.act.family === 'casein')) return false
       if (top.operation === 'clear-coat') return isPainted(m.act) || isPrimer(m.act) || m.act.operation === 'crackle-medium'
       if (m.act.operation === 'de-lint') return top.family === 'alkyd' && m.ahead().slice(0, 1).some(isClear)

@@ -145,11 +145,13 @@ export const effectRules = {
   'open-under-resist': {
     severity: 'stop',
     remedies: [{ operation: 'seal-between' }],
-    meets: (m) =>
-      (m.act.operation === 'resist' || m.act.operation === 'tape' || isStencilled(m)) &&
-      apart(m) &&
-      m.method.layers === 'apart' &&
-      openBelow(m.on) !== undefined,
+    // a second pass through one stencil lies on its own colour
+    meets: (m) => {
+      const below = openBelow(m.on)?.act
+      const masks = m.act.operation === 'resist' || m.act.operation === 'tape'
+      const stencils = isStencilled(m) && below?.colour?.hex !== m.act.colour?.hex
+      return (masks || stencils) && apart(m) && m.method.layers === 'apart' && below !== undefined
+    },
   },
   'resist-on-nothing': {
     severity: 'caution',
