@@ -49,12 +49,15 @@ function firstBy(use: UseCode, paint: FamilyCode): TopcoatCode[] {
   return use === 'display' ? ['none', 'wax'] : []
 }
 
+/** A paint that takes no clear is left as it is under any look, but where a tint wants something below it. */
+const isLeftSo = (paint: FamilyCode, wish: FinishWish) => !topcoatFits('clear', 'light', paint) && !wantsBarrier(wish)
 /** The topcoats of the look, or all for the painter's own list, that the use allows, the one to take first. */
 export function topcoatsFor(part: FinishablePart, wish: FinishWish): TopcoatCode[] {
   const looks = looksOf(wish)
   const paint = lastPaintOf(wish)
   const first = firstBy(part.use, paint)
-  const looked = [...first, ...(looks[0]?.seals ?? [])].filter((code) => looks.every(({ seals }) => seals.includes(code)))
+  const suits = (code: TopcoatCode) => looks.every(({ seals }) => seals.includes(code)) || (code === 'none' && isLeftSo(paint, wish))
+  const looked = [...first, ...(looks[0]?.seals ?? [])].filter(suits)
   // the painter's own list began as a look: what suits that comes first
   const order = wish.touches ? [...ownFirst(wish), ...looked, ...first, ...topcoatCodes] : looked
   return [...new Set(order)].filter((code) => topcoatFits(code, part.use, paint) && staysOn(code, part))

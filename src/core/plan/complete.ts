@@ -16,6 +16,7 @@ import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { endings, intentOf, meetings } from '@/core/stack/checkStack'
 import { afterActIn, foundSurfaces, statesMet } from '@/core/stack/places'
 import type { ConflictCode, Intent, Remedy } from '@/core/stack/rules'
+import { rubs } from '@/core/stack/rules/ask'
 import type { Act, SurfaceState } from '@/core/stack/surface'
 
 export interface Wanted<T extends PlannedStep> {
@@ -206,11 +207,13 @@ function askedBy(
   const topcoat = sealing.has(rule) || rule === oneMore ? topcoatLines(part, wish, method, seal) : []
   const sealed = rule === oneMore ? topcoat.filter(({ operation }) => operation === 'clear-coat').slice(-1) : topcoat
   const lines = sealed.length > 0 ? sealed : asked
-  // what is laid goes where it is wanted; the rest of the work is done all over, and knots are sealed wherever they are
-  const goes = ({ operation }: Line) =>
+  // what is laid, and the rub of what was laid, goes where it is wanted; the rest of the work is done all over, and knots are sealed wherever they are
+  const goes = ({ operation, phase }: Line) =>
     in_.length < places.length &&
     operation !== 'knotting' &&
-    (getOperation(operation).layer !== undefined || rubsOff.includes(operation) || (sealed.length > 0 && operation === 'smooth'))
+    (getOperation(operation).layer !== undefined ||
+      rubsOff.includes(operation) ||
+      (rubs.includes(operation) && (phase === 'wear' || sealed.length > 0)))
   const placed = lines.map((line) => (!line.where && goes(line) ? { ...line, where: { places: in_ } } : line))
   return toSteps(part, placed, { method, primed: true, proves: false }).map((step) => ({ ...step, rule }))
 }

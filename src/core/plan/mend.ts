@@ -30,7 +30,7 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
   const replaced = firstOf(ahead, replaces)
   const still = ahead.filter((step) => !replaced.includes(step)).map((step) => ({ ...step, mends: step.mends ?? null }))
   const late = replaced.find(({ operation }) => operation.endsWith('-distress'))
-  const remedy = fewerBy(still, remedySteps(code, spoiled), done)
+  const remedy = fewerBy(still, remedySteps(code, spoiled, still), done)
     .filter(({ operation }) => !leaves.includes(operation) || !still.some((step) => step.operation === operation))
     .map((step) => (late && step.operation === 'dry-distress' ? { ...step, minutes: late.minutes * tooLate } : step))
   const left = after(remedy, still, done)

@@ -18,7 +18,7 @@ import { aimsOf, touchesOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { afterActIn, foundSurfaces, type Surfaces } from '@/core/stack/places'
 import { isEffect, isVeneer, lastPaint, openBelow, rubs, sealedAbove } from '@/core/stack/rules/ask'
-import type { Act, SurfaceState } from '@/core/stack/surface'
+import { type Act, isPainted, type SurfaceState } from '@/core/stack/surface'
 import { byHand, inTheWax, type Standing, takenLines, waxedAgain } from './remedyTakes'
 
 /** Where a repair begins: the part, what it is meant to be, what lies on it. */
@@ -29,8 +29,12 @@ export interface Spoiled {
   done: readonly Act[]
 }
 
-/** The steps of a remedy here. */
-export function remedySteps(code: RemedyCode, { part, wish, method = defaultMethod, done }: Spoiled): PlannedStep[] {
+/** The steps of a remedy here; `ahead`: what is still to come on it. */
+export function remedySteps(
+  code: RemedyCode,
+  { part, wish, method = defaultMethod, done }: Spoiled,
+  ahead: readonly Act[] = [],
+): PlannedStep[] {
   const remedy: Remedy = getRemedy(code)
   const first = planned(wish, method)
   const shows = remedy.after && done.findLast((act) => remedy.after?.includes(act.operation))
@@ -47,7 +51,7 @@ export function remedySteps(code: RemedyCode, { part, wish, method = defaultMeth
     return laid.map((each) => placed(each, at))
   })
   const primed = underColours(lines)
-  const whole = untaped([...primed, ...overAgain(primed, on, { part, wish, method })], standing)
+  const whole = untaped([...primed, ...overAgain(primed, on, { part, wish, method, ahead })], standing)
   return whole.flatMap((line) =>
     toSteps(small, [line], { method, primed: true, proves: false }).map((step) => ({
       ...step,
@@ -61,7 +65,7 @@ const placed = (line: Line, at: readonly Place[] | undefined): Line =>
   at && at.length < places.length && !line.where && (getOperation(line.operation).layer || handled.includes(line.operation))
     ? { ...line, where: { places: at } }
     : line
-const handled: readonly OperationCode[] = [...rubs, ...worn, 'knock-down', 'wax-off', 'wipe-oil', 'buff']
+const handled: readonly OperationCode[] = [...rubs, ...worn, 'fill', 'knock-down', 'wax-off', 'wipe-oil', 'buff']
 
 /** What a repair does goes where its colour goes. */
 function underColours(lines: readonly Line[]): Line[] {
@@ -83,7 +87,7 @@ function untaped(lines: readonly Line[], { on, done, spoilt }: Standing): readon
 function overAgain(
   lines: readonly Line[],
   on: SurfaceState,
-  { part, wish, method }: Required<Pick<Spoiled, 'part' | 'wish' | 'method'>>,
+  { part, wish, method, ahead }: Required<Pick<Spoiled, 'part' | 'wish' | 'method'>> & { ahead: readonly Act[] },
 ): Line[] {
   const lost = inTheWax(on)
   const breaks = ({ operation, family }: Line) =>
@@ -91,12 +95,34 @@ function overAgain(
   const own = (act: Act) => lines.some(({ operation }) => operation === act.operation)
   // new wax takes the gilding on it with it
   const gone = lost.filter((act) => !own(act) && (act.operation === 'metallic-wax' || lines.some(breaks)))
-  if (gone.length === 0 || !lines.some((line) => breaks(line) || line.operation === 'clear-wax')) return []
+  // what lies over the seal comes on what is sealed again; where colour comes before it the seal is the plan's
+  const until = ahead.findIndex(({ operation, colour }) => colour !== null || overSeal.includes(operation))
+  const comes = ahead[until]?.colour === null
+  const broken = lines.some((line) => breaks(line) || line.operation === 'clear-wax')
+  const wasSealed = sealedAbove(
+    on,
+    on.layers.findLast(({ act }) => isPainted(act)),
+  )
+  if (!broken || (gone.length === 0 && !(comes && wasSealed))) return []
   const tints = gone.some(({ operation }) => operation === 'tinted-wax')
-  const sealed = lines.some(({ colour }) => colour) ? topcoatLines(part, wish, method, chooseTopcoat(part, wish, method)) : []
+  const itself = lines.some(({ operation }) => operation === 'tinted-wax')
+  const renewed =
+    lines.some(({ colour }) => colour) && !itself ? topcoatLines(part, wish, method, chooseTopcoat(part, wish, method)) : []
   // what is tinted is rubbed off and buffed with its tint
-  return [...sealed.filter(({ phase }) => !tints || (phase !== 'rub' && phase !== 'buff')), ...waxedAgain(gone)]
+  const sealed = renewed.filter(({ phase }) => !tints || (phase !== 'rub' && phase !== 'buff'))
+  return [...lessOf(sealed, ahead.slice(0, Math.max(0, until))), ...waxedAgain(gone)]
 }
+
+const overSeal: readonly OperationCode[] = ['tinted-wax', 'metallic-wax']
+/** Of these lines, those that are not still to come. */
+const lessOf = (lines: readonly Line[], ahead: readonly Act[]): Line[] =>
+  ahead.reduce<Line[]>(
+    (left, { operation }) => {
+      const at = left.findLastIndex((line) => line.operation === operation)
+      return at < 0 ? left : left.toSpliced(at, 1)
+    },
+    [...lines],
+  )
 
 /** What is laid where nothing is on it yet: the first paint. */
 function planned(wish: FinishWish, method: HouseMethod): Act {

@@ -129,6 +129,7 @@ const wetBelow = (acts: readonly Act[]): Act[] =>
       : act,
   )
 
+const glazed = { operation: 'glaze', family: 'glaze', mix: 'clear glaze : paint 4 : 1' } as const
 const ofColour: readonly Take[] = ['colour', 'layers', 'cover', 'anew', 'below']
 /** The lines of what is laid again. */
 export function takenLines(take: Take, change: Partial<RecipeLine>, standing: Standing): Line[] {
@@ -156,7 +157,9 @@ export function takenLines(take: Take, change: Partial<RecipeLine>, standing: St
       return all(workAnew(standing), true).map((line) => ({ ...line, ...worked[line.operation] }))
     case 'below': {
       const below = paints.findLast((act) => act !== last && act.colour?.hex !== last.colour?.hex) ?? last
-      return again({ ...plain(below), mix: null, applicator: null }, change)
+      const washes = change.operation === 'wash' && getFamily(below.family ?? 'clay').waterShare === 0
+      // what takes no water is let down with glaze
+      return again({ ...plain(below), mix: null, applicator: null }, washes ? { ...change, ...glazed } : change)
     }
     case 'tint':
       return tintedAs(done.findLast(({ operation }) => operation === 'tinted-wax') ?? byHand)

@@ -1,6 +1,6 @@
 /** The same of what lies on what, and of what is done to it. For tests alone. */
-import { buffed, cleaned, dusted, prep, rinsed, waxRubbed, wiped } from './rightActs'
-import { act, coat, solid, wish } from './stacks'
+import { buffed, cleaned, clearCoat, deLinted, dusted, gripPrimer, prep, rinsed, scuffed, waxRubbed, wiped } from './rightActs'
+import { act, coat, colours, solid, wish } from './stacks'
 import { clears, stripped, two, wash, waxed, type WholeStack } from './whole'
 
 export const wholeLaid: WholeStack[] = [
@@ -98,5 +98,121 @@ export const wholeLaid: WholeStack[] = [
     solid('latex'),
     [...prep, ...two('latex'), ...stripped, act('sand', { grit: '150' }), dusted, ...two('latex'), ...clears],
     null,
+  ],
+  // scratches, filler, blades
+  [
+    'stain on wood left at 80',
+    { existing: 'bare' },
+    wish('stained-wood', 'stain', 'tea'),
+    [cleaned, rinsed, act('sand', { grit: '80' }), dusted, wash('stain', 'tea'), ...clears],
+    'scratches-show',
+  ],
+  [
+    'stain on wood abraded to 220',
+    { existing: 'bare' },
+    wish('stained-wood', 'stain', 'tea'),
+    [cleaned, rinsed, act('sand', { grit: '80 → 150 → 220' }), dusted, wash('stain', 'tea'), ...clears],
+    null,
+  ],
+  ['filled over the colour, and cleared', {}, solid('latex'), [...prep, ...two('latex'), act('fill'), ...clears], 'filler-bare'],
+  [
+    'filled, and painted over',
+    {},
+    solid('latex'),
+    [...prep, coat('latex'), act('fill'), act('smooth', { grit: '220' }), coat('latex'), ...clears],
+    null,
+  ],
+  [
+    'scraped back on glass',
+    { substrate: 'glass', existing: 'bare' },
+    wish('scraped-layers', 'chalk-mineral', 'soot', 'ochre'),
+    [
+      cleaned,
+      rinsed,
+      gripPrimer,
+      act('texture-coat', { family: 'chalk-mineral', colour: colours.soot, mix: 'paint : texture powder 2 : 1' }),
+      coat('chalk-mineral', 'ochre'),
+      act('scrape-distress'),
+      dusted,
+      ...waxed,
+    ],
+    'not-on-this',
+  ],
+  [
+    'a leg sawn off where lead may be',
+    { lead: 'found', existing: 'oil-paint' },
+    solid('latex'),
+    [act('cut-down'), cleaned, rinsed, act('scuff', { grit: '220 wet' }), rinsed, gripPrimer, ...two('latex'), ...clears],
+    'lead-disturbed',
+  ],
+  // oil paint that has not cured
+  [
+    'trim paint over enamel of one’s own, keyed',
+    {},
+    solid('latex'),
+    [...prep, coat('alkyd', 'rust'), act('scuff', { grit: '320' }), dusted, ...two('latex'), ...clears],
+    'on-fresh-oil-paint',
+  ],
+  [
+    'the same a month later',
+    {},
+    solid('latex'),
+    [
+      { ...cleaned, at: { start: 0, end: 10 } },
+      { ...rinsed, at: { start: 10, end: 20 } },
+      { ...scuffed, at: { start: 300, end: 310 } },
+      { ...dusted, at: { start: 310, end: 315 } },
+      { ...coat('alkyd', 'rust'), at: { start: 320, end: 340 } },
+      { ...act('scuff', { grit: '320' }), at: { start: 43_600, end: 43_610 } },
+      { ...dusted, at: { start: 43_610, end: 43_620 } },
+      { ...coat('latex'), at: { start: 43_620, end: 43_640 } },
+      { ...coat('latex'), at: { start: 43_900, end: 43_920 } },
+      { ...deLinted, at: { start: 44_700, end: 44_705 } },
+      { ...clearCoat, at: { start: 44_710, end: 44_730 } },
+      { ...clearCoat, at: { start: 44_900, end: 44_920 } },
+    ],
+    null,
+  ],
+  [
+    'enamel under stripes of enamel',
+    {},
+    wish('stripes', 'alkyd', 'slate', 'rust'),
+    [...prep, ...two('alkyd'), act('tape'), ...two('alkyd', 'rust'), act('pull-tape')],
+    null,
+  ],
+  // wax in the hollows, rubbed all over
+  [
+    'black wax in the hollows over a clear, rubbed off and buffed all over',
+    {},
+    solid('chalk-style'),
+    [
+      ...prep,
+      ...two('chalk-style'),
+      ...clears,
+      act('tinted-wax', { family: 'black-wax', where: { places: ['recesses'] } }),
+      act('wax-off', { family: 'black-wax' }),
+      act('buff', { family: 'black-wax' }),
+    ],
+    null,
+  ],
+  [
+    'waxed where a gloss was wished',
+    {},
+    { ...solid('chalk-style'), sheen: 'gloss' },
+    [...prep, ...two('chalk-style'), ...waxed],
+    'sheen-missed',
+  ],
+  [
+    'a fat second coat on leather',
+    { substrate: 'leather', existing: 'bare' },
+    wish('painted-leather', 'chalk-mineral', 'soot'),
+    [
+      act('clean', { family: 'soap' }),
+      rinsed,
+      coat('chalk-mineral', 'soot', { film: 'thin' }),
+      coat('chalk-mineral', 'soot', { film: 'heavy' }),
+      ...waxed,
+    ],
+    'cloth-thick',
   ],
 ]

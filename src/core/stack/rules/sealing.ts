@@ -97,7 +97,10 @@ export const sealingRules = {
     severity: 'caution',
     remedies: [{ operation: 'wax-off' }, { operation: 'buff' }],
     source: 'practice',
-    meets: (m) => m.act.operation === 'metallic-wax' && (m.on.unbuffed || m.on.excess !== 'none'),
+    meets: (m) =>
+      m.act.operation === 'metallic-wax' &&
+      topLayer(m.on)?.act.operation !== 'metallic-wax' &&
+      (m.on.unbuffed || m.on.excess !== 'none'),
   },
   'excess-under-coat': {
     severity: 'stop',
