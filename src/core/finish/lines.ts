@@ -177,9 +177,6 @@ export function linesOf(touches: readonly LookTouch[], counting: Counting): Line
   })
 }
 
-/** What the topcoat of a list lies on. */
-export const underTopcoat = (touches: readonly Touch[], wish: FinishWish): FamilyCode =>
-  touches.findLast(({ operation, family }) => family && laysColour(operation))?.family ?? lastPaintOf(wish)
 /** The lines of a wish on a part, as if on clean, sound ground. */
 export function wishedLines(
   part: FinishablePart,
@@ -193,7 +190,7 @@ export function wishedLines(
     use: part.use,
     seal,
     cover: coverOf(part, touches, primed),
-    paint: underTopcoat(touches, wish),
+    paint: lastPaintOf(wish),
   })
   const sprayed = lines.findIndex(isSprayed)
   const first = lines[sprayed]
@@ -204,5 +201,5 @@ export function wishedLines(
 export const topcoatLines = (part: FinishablePart, wish: FinishWish, method: HouseMethod, seal: TopcoatCode): Line[] =>
   linesOf(topcoatTouches(seal, wish, lastPaintOf(wish), method), {
     ...{ use: part.use, seal, cover: {} },
-    paint: underTopcoat(touchesOf(wish, method), wish),
+    paint: lastPaintOf(wish),
   })

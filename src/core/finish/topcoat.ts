@@ -4,6 +4,7 @@ import type { HouseMethod } from '@/core/craft/method'
 import { isCut } from '@/core/craft/mixes'
 import { laysColour, type OperationCode } from '@/core/craft/operations'
 import { isSoft, type UseCode } from '@/core/craft/parts'
+import { phases, type RecipeLine } from '@/core/craft/recipe'
 import { type Sheen, sheensOf } from '@/core/craft/sheen'
 import { usualFamily } from '@/core/craft/takes'
 import { getTopcoat, sheensUnder, type TopcoatCode, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
@@ -14,10 +15,17 @@ import { type FinishablePart, type FinishWish, looksOf } from './wish'
 export const sealsItself = (paint: FamilyCode): boolean => !getFamily(paint).needsTopcoat
 const isColoured = ({ operation }: Touch) => laysColour(operation)
 
-/** The paint, or the glaze, that a topcoat meets. */
-export function lastPaintOf({ touches, paint }: Pick<FinishWish, 'touches' | 'paint'>): FamilyCode {
-  const last = touches?.findLast(isColoured)
-  return (last && (last.family ?? usualFamily(last.operation, paint))) ?? paint
+/** The paint, or the glaze, that a topcoat meets: the last of the painter's own list, or of the look's in the order of work. */
+export function lastPaintOf({ touches, paint, ...wish }: Pick<FinishWish, 'touches' | 'paint' | 'look' | 'with'>): FamilyCode {
+  if (touches) {
+    const last = touches.findLast(isColoured)
+    return (last && (last.family ?? usualFamily(last.operation, paint))) ?? paint
+  }
+  const coloured = looksOf(wish)
+    .flatMap(({ recipe }): RecipeLine[] => [...recipe])
+    .filter(({ operation }) => laysColour(operation))
+  const latest = Math.max(...coloured.map(({ phase }) => phases.indexOf(phase)))
+  return coloured.findLast(({ phase }) => phases.indexOf(phase) === latest)?.family ?? paint
 }
 
 const kinds: readonly [OperationCode, (family: FamilyCode | undefined) => TopcoatCode][] = [
@@ -56,7 +64,8 @@ export function topcoatsFor(part: FinishablePart, wish: FinishWish): TopcoatCode
   const looks = looksOf(wish)
   const paint = lastPaintOf(wish)
   const first = firstBy(part.use, paint)
-  const suits = (code: TopcoatCode) => looks.every(({ seals }) => seals.includes(code)) || (code === 'none' && isLeftSo(paint, wish))
+  const suits = (code: TopcoatCode) =>
+    looks.every(({ seals }) => seals.includes(code)) || (code === 'none' && isLeftSo(paint, wish))
   const looked = [...first, ...(looks[0]?.seals ?? [])].filter(suits)
   // the painter's own list began as a look: what suits that comes first
   const order = wish.touches ? [...ownFirst(wish), ...looked, ...first, ...topcoatCodes] : looked

@@ -6,10 +6,10 @@ import type { OperationCode } from '@/core/craft/operations'
 import { sheensOf } from '@/core/craft/sheen'
 import { leastClears, noWax } from '@/core/craft/topcoats'
 import { adapt } from '@/core/finish/adapt'
-import { leastOf, timesOf, underTopcoat } from '@/core/finish/lines'
+import { leastOf, timesOf } from '@/core/finish/lines'
 import { seenContrast } from '@/core/finish/seen'
 import { decidesSheen } from '@/core/finish/sheen'
-import { sealsItself } from '@/core/finish/topcoat'
+import { lastPaintOf, sealsItself } from '@/core/finish/topcoat'
 import type { Touch } from '@/core/finish/touch'
 import type { FinishablePart } from '@/core/finish/wish'
 import { lyingFrom } from '@/core/stack/afterAct'
@@ -164,10 +164,10 @@ export const endingRules = {
   'too-few-clears': {
     severity: 'caution',
     remedies: [{ operation: 'clear-coat' }],
-    ends: ({ on, part, wish, touches, seal }) => {
+    ends: ({ on, part, wish, seal }) => {
       // a satin below hard clears is not one of them
       const laid = seal === 'hard' ? on.layers.filter(({ act }) => act.family === 'hard-clear').length : clears(on)
-      return clears(on) > 0 && laid < (leastClears(seal, part.use, underTopcoat(touches, wish)) ?? 0)
+      return clears(on) > 0 && laid < (leastClears(seal, part.use, lastPaintOf(wish)) ?? 0)
     },
   },
 } as const satisfies Record<string, EndingRule>
@@ -190,7 +190,7 @@ function coatsShort({ acts, touches, part, wish, seal, cover }: StackEnding): { 
   // by operation and colour, so that a colour used twice counts twice; worn is worn, whatever with
   const key = (operation: OperationCode, hex: string | undefined) =>
     operation.endsWith('-distress') ? 'worn' : `${operation} ${hex ?? ''}`
-  const counting = { use: part.use, seal, cover, paint: underTopcoat(touches, wish) }
+  const counting = { use: part.use, seal, cover, paint: lastPaintOf(wish) }
   const wanted = new Map<string, { least: number; usual: number }>()
   for (const touch of touches) {
     if (touch.optional || touch.topcoat || notCounted.includes(touch.operation)) continue
