@@ -2,7 +2,7 @@
 import { type Cover, coverFor, hidesBadly, lchOf } from '@/core/craft/colour'
 import type { FamilyCode } from '@/core/craft/families'
 import type { HouseMethod } from '@/core/craft/method'
-import { getOperation, laysColour, type OperationCode } from '@/core/craft/operations'
+import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { getExistingFinish, getSubstrate, type UseCode } from '@/core/craft/parts'
 import { type PhaseCode, phases, type RecipeLine } from '@/core/craft/recipe'
 import { clearsFor, leastClears, type TopcoatCode } from '@/core/craft/topcoats'
