@@ -26,6 +26,9 @@ export interface Where {
   /** set out with its measures; `share` is then what it covers */
   pattern?: Pattern | undefined
 }
+/** The places that some of these layers go to. */
+export const placesUnder = (layers: readonly { where?: Where | null | undefined }[]): Place[] =>
+  places.filter((place) => layers.some(({ where }) => where?.places?.includes(place) ?? true))
 /** The share of a whole part. */
 export const shareOf = (where: Where | null | undefined): number =>
   (where?.places ?? places).reduce((sum, place) => sum + placeShares[place], 0) * (where?.share ?? 1)

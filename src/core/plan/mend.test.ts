@@ -125,4 +125,13 @@ describe('what a repair covers comes back whole', () => {
     expect(grown.filter(({ mends }) => mends).map(({ operation }) => operation)).toEqual(['dust-off', 'block-prime'])
     expect(grown.filter(({ colour }) => colour).length).toBe(steps.filter(({ colour }) => colour).length)
   })
+  test('what was touched in before is not laid anew with the rest', () => {
+    const { whole, steps } = finished({})
+    const painted = steps.slice(0, steps.findLastIndex(({ operation }) => operation === 'coat') + 1)
+    const [rub, touched] = mend('runs', { part, wish: whole, done: painted }, [], 'one')
+    if (!rub || !touched) throw new Error('nothing was touched in')
+    const grown = mend('bleed-through', { part, wish: whole, done: [...painted, rub, touched] }, [], 'two')
+    const coats = (all: readonly { operation: string }[]) => all.filter(({ operation }) => operation === 'coat').length
+    expect([coats(painted), coats([touched]), coats(grown)]).toEqual([2, 1, 2])
+  })
 })

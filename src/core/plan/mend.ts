@@ -2,17 +2,16 @@
  * A plan grown by the steps that mend a mistake: the remedy first, then what was ahead, completed by the rules, so that what was
  * sealed is broken where it must be, the layers come back as they were, the seal is renewed, and nothing is done twice. Pure.
  */
-import { getFamily } from '@/core/craft/families'
 import { defaultMethod } from '@/core/craft/method'
 import { getOperation, type OperationCode } from '@/core/craft/operations'
 import { getRemedy, type RemedyCode } from '@/core/craft/remedies'
 import type { Remedy } from '@/core/craft/remedies/remedy'
 import { inSheen } from '@/core/finish/sheen'
 import { plainStep, type PlannedStep } from '@/core/finish/step'
-import { places } from '@/core/finish/touch'
+import { places, placesUnder } from '@/core/finish/touch'
 import { lyingFrom } from '@/core/stack/afterAct'
 import { checkStack } from '@/core/stack/checkStack'
-import { isClear, isCoat } from '@/core/stack/rules/ask'
+import { isClear, isCoat, isPrimer } from '@/core/stack/rules/ask'
 import { type Act, isLaid, isPainted } from '@/core/stack/surface'
 import { complete } from './complete'
 import { remedySteps, type Spoiled } from './remedySteps'
@@ -45,7 +44,7 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
 
 /** What was still ahead, after a repair that laid other ground: milk paint holds on to a primer by its bonding agent, and no clear is keyed. */
 function after(remedy: readonly PlannedStep[], ahead: readonly PlanAhead[], done: readonly Act[]): readonly PlanAhead[] {
-  const primes = remedy.some(({ family }) => family && getFamily(family).role === 'primer')
+  const primes = remedy.some(isPrimer)
   const bonds = ({ family, mix, changed }: PlanAhead) => family === 'casein' && !changed && !/bonding/.test(mix ?? '')
   const bonded = ahead.map((step) =>
     primes && isCoat(step) && bonds(step) ? { ...step, mix: `${step.mix ?? 'powder : water 1 : 1'}, with bonding agent` } : step,
@@ -62,12 +61,11 @@ function fewerBy(ahead: readonly PlannedStep[], remedy: readonly PlannedStep[], 
   // where no colour lies yet, all of it is ahead, and the primer too
   const coloured = ahead.filter(({ colour }) => colour)
   if (coloured.length > 0 && !done.slice(lyingFrom(done)).some(isPainted)) {
-    const isPriming = ({ family }: PlannedStep) => family !== null && getFamily(family).role === 'primer'
-    const at = places.filter((place) => coloured.some(({ where }) => where?.places?.includes(place) ?? true))
+    const at = placesUnder(coloured)
     const where = at.length < places.length ? { where: { places: at } } : {}
     return remedy
-      .filter((step) => !step.colour && !(isPriming(step) && ahead.some(isPriming)))
-      .map((step) => (isPriming(step) ? { ...step, ...where } : step))
+      .filter((step) => !step.colour && !(isPrimer(step) && ahead.some(isPrimer)))
+      .map((step) => (isPrimer(step) ? { ...step, ...where } : step))
   }
   const last = remedy.findLast(({ operation }) => operation === 'coat')
   if (!last) return [...remedy]

@@ -13,7 +13,7 @@ import { type Remedy, type RemedyLine, type TopKind, worn } from '@/core/craft/r
 import { type Line, topcoatLines } from '@/core/finish/lines'
 import { type PlannedStep, toSteps } from '@/core/finish/step'
 import { chooseTopcoat } from '@/core/finish/topcoat'
-import { type Place, places } from '@/core/finish/touch'
+import { type Place, places, placesUnder } from '@/core/finish/touch'
 import { aimsOf, touchesOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { afterActIn, foundSurfaces, type Surfaces } from '@/core/stack/places'
@@ -70,7 +70,7 @@ const handled: readonly OperationCode[] = [...rubs, ...worn, 'fill', 'knock-down
 /** What a repair does goes where its colour goes. */
 function underColours(lines: readonly Line[]): Line[] {
   const coloured = lines.filter(({ colour }) => colour)
-  const at = places.filter((place) => coloured.some(({ where }) => where?.places?.includes(place) ?? true))
+  const at = placesUnder(coloured)
   return coloured.length > 0 ? lines.map((line) => placed(line, at)) : [...lines]
 }
 

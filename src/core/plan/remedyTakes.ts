@@ -109,10 +109,10 @@ const worked: Partial<Record<OperationCode, Pick<RecipeLine, 'phase' | 'reason'>
   'heat-gun': { phase: 'wear', reason: 'chips' },
   'brush-off-flakes': { phase: 'wear', reason: 'loose-flakes' },
 }
-/** All that was done to bring the colours about, once more; the rules put in what they ask for between. */
+/** All that was done to bring the colours about, once more, but for what was touched in; the rules put in what they ask for between. */
 function workAnew({ on, done, first }: Standing): Act[] {
   const lowest = on.layers.find(({ act }) => isPainted(act))?.index ?? done.length
-  const all = done.slice(lowest).filter((act) => isPainted(act) || worked[act.operation])
+  const all = done.slice(lowest).filter((act) => !act.mends && (isPainted(act) || worked[act.operation]))
   const [base = first] = all
   const coats = all.findIndex((act) => !isAlike(act, base))
   return covering([base, ...(coats < 0 ? [] : all.slice(coats))])
