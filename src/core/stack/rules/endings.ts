@@ -175,9 +175,9 @@ export const endingRules = {
 /** Tinted wax cut with clear, all over: one of two ways to wax. */
 const isWaxedOver = ({ operation, mix, where }: Act) => operation === 'tinted-wax' && isCut(mix ?? undefined) && !where
 
-/** Whether the last paint, with nothing over it, needs nothing over it in this use. */
+/** Whether the last paint, with nothing over it but gilding, needs nothing over it in this use. */
 function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
-  const top = topLayer(on)?.act.family
+  const top = on.layers.findLast(({ act }) => act.operation !== 'metallic-wax')?.act.family
   return top !== undefined && top !== null && (getFamily(top).alone?.includes(part.use) ?? false)
 }
 
