@@ -96,6 +96,7 @@ export const conflictWords: Record<ConflictCode, string> = {
   'scratches-show': 'So coarse a grit shows through what comes over it: abrade finer first.',
   'on-fresh-oil-paint': 'Oil paint takes what has water in it once it has cured, about 30 days, and is keyed.',
   'filler-bare': 'The filler shows: touch it in with the colours around it.',
+  'texture-below': 'The texture below comes through: abrade it flat first.',
   'too-coarse': 'So coarse that the scratches stay.',
   'grits-backwards': 'A coarser grit after a finer one scratches again what was smooth.',
   'no-key-on-own-film': 'What you laid before shines: without a key this coat peels off it.',

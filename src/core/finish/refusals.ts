@@ -9,7 +9,7 @@ import { noWax, topcoatCodes, topcoatFits } from '@/core/craft/topcoats'
 import { listRefusal } from './listRefusal'
 import type { FinishRefusal, Nearest, RefusalCode } from './refusal'
 import { sheenRefused } from './sheen'
-import { findTopcoat } from './topcoat'
+import { findTopcoat, lastPaintOf } from './topcoat'
 import { type FinishablePart, type FinishWish, looksOf } from './wish'
 
 /** A look for any material, and a paint for it that has a topcoat for the use. */
@@ -82,10 +82,9 @@ const reasons: readonly Reason[] = [
   },
   {
     code: 'seal-use',
-    stands: (part, { seal, paint }) => seal !== undefined && !topcoatFits(seal, part.use, paint),
+    stands: (part, wish) => wish.seal !== undefined && !topcoatFits(wish.seal, part.use, lastPaintOf(wish)),
     nearest: (part, wish) => {
-      const { paint } = wish
-      const seal = findTopcoat(part, wish) ?? topcoatCodes.find((code) => topcoatFits(code, part.use, paint))
+      const seal = findTopcoat(part, wish) ?? topcoatCodes.find((code) => topcoatFits(code, part.use, lastPaintOf(wish)))
       return seal ? { seal } : null
     },
   },

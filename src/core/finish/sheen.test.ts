@@ -129,11 +129,25 @@ test('a topcoat shines as its last coat, no topcoat as the paint', () => {
     if (getTopcoat(code).recipe.length > 0) expect(sheensUnder(code, 'clay').length).toBeGreaterThan(0)
 })
 test('only the last product is laid in it: what is covered is any tin’s', () => {
-  const coat = (over: object) => ({ operation: 'coat', family: 'latex', colour: { hex: '#111111' }, ...over }) as const
+  const coat = (over: object) =>
+    ({ operation: 'coat', family: 'latex', colour: { hex: '#111111' }, needed: true, ...over }) as const
   const below = coat({})
   const over = coat({ colour: { hex: '#eeeeee' } })
   expect(inSheen([below, over, over], 'gloss').map((step) => 'sheen' in step && step.sheen)).toEqual([false, 'gloss', 'gloss'])
   expect(inSheen([below], 'flat')).toEqual([below])
+})
+
+test('a clear that was a choice is none where the one below it was laid in another sheen', () => {
+  const wish = smooth({ seal: 'clear', sheen: 'satin' })
+  const { steps } = planOf(chest, wish)
+  const at = steps.findIndex(({ operation }) => operation === 'clear-coat') + 1
+  const aheadOf = (sheen: Sheen) => {
+    const done = steps.slice(0, at).map((step) => (step.operation === 'clear-coat' ? { ...step, sheen } : step))
+    const rest = replan(chest, wish, done)
+    return 'steps' in rest && rest.steps.filter(decidesSheen).map((step) => [step.sheen, step.needed])
+  }
+  expect(aheadOf('satin')).toEqual([['satin', false]])
+  expect(aheadOf('matt')).toEqual([['satin', true]])
 })
 
 test('the shelf gives a sheen from a tin of it, then from one that says none, never from another', () => {

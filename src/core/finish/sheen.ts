@@ -23,10 +23,19 @@ export const decidesSheen = ({ operation, family, where }: Coat): boolean =>
   (where?.share ?? 1) >= 1 &&
   (where?.places ?? places).includes('field')
 
-/** The last product that decides it, in all its coats at the end: bought once, in the sheen that is wished for. */
-export function inSheen<T extends Coat & { colour: { hex: string } | null; sheen?: Sheen | undefined }>(
+interface SheenStep extends Coat {
+  colour: { hex: string } | null
+  sheen?: Sheen | undefined
+  needed: boolean
+}
+/**
+ * The last product that decides it, in all its coats at the end: bought once, in the sheen that is wished for. Over what was `done` in
+ * another the last is no choice any more.
+ */
+export function inSheen<T extends SheenStep>(
   steps: readonly T[],
   wanted: Sheen | undefined,
+  done: readonly (Coat & { sheen?: Sheen | null | undefined })[] = [],
 ): T[] {
   const last = steps.findLast(decidesSheen)
   if (!wanted || !last?.family || !saidByTin(last.family) || !sheensOf(last.family).includes(wanted)) return [...steps]
@@ -34,7 +43,11 @@ export function inSheen<T extends Coat & { colour: { hex: string } | null; sheen
     step.operation === last.operation && step.family === last.family && step.colour?.hex === last.colour?.hex
   // what lies below another layer is not seen
   const from = steps.findLastIndex((step) => decidesSheen(step) && !alike(step)) + 1
-  return steps.map((step, k) => (k >= from && alike(step) ? { ...step, sheen: wanted } : step))
+  const before = done.findLast(decidesSheen)?.sheen
+  const decides = before && before !== wanted && !steps.some((step) => decidesSheen(step) && step.needed)
+  return steps.map((step, k) =>
+    k >= from && alike(step) ? { ...step, sheen: wanted, needed: step.needed || (decides === true && step === last) } : step,
+  )
 }
 
 /** The sheens that can be had: of the topcoat that is asked for, else of all that the part and the look allow. */

@@ -39,7 +39,7 @@ export function mend(code: RemedyCode, spoiled: Spoiled, ahead: readonly PlanAhe
     .map(({ code: known }) => known)
   const wanted: PlanAhead[] = [...remedy.map((step) => ({ ...step, mends: snag })), ...left]
   const steps = complete<PlanAhead>({ part, wish, method, done, wanted, departed, small: { share, until: remedy.length } })
-  return inSheen(steps, wish.sheen).map((step) => ('mends' in step ? step : { ...step, mends: snag }))
+  return inSheen(steps, wish.sheen, done).map((step) => ('mends' in step ? step : { ...step, mends: snag }))
 }
 
 /** What was still ahead, after a repair that laid other ground: milk paint holds on to a primer by its bonding agent, and no clear is keyed. */

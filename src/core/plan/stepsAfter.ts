@@ -50,7 +50,7 @@ export function positionAfter(steps: readonly Act[], done: readonly Act[]): numb
 export function stepsAfter(done: readonly Act[], part: FinishablePart, wish: FinishWish, method: HouseMethod): PlannedStep[] {
   const plan = (primed: boolean) => {
     const whole = wantedSteps(part, wish, method, primed)
-    return inSheen(complete({ part, wish, method, done, wanted: whole.slice(positionAfter(whole, done)) }), wish.sheen)
+    return inSheen(complete({ part, wish, method, done, wanted: whole.slice(positionAfter(whole, done)) }), wish.sheen, done)
   }
   const lies = isPrimed(done.slice(lyingFrom(done)))
   const first = plan(lies)

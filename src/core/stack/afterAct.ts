@@ -70,6 +70,7 @@ const changes: Partial<Record<OperationCode, Change>> = {
   // what takes off wax or oil leaves a film of it to be washed off; else it cleans, after a fashion
   'wipe-spirits': ({ wax, soiled, oily, layers }) => ({
     // wax of one's own goes with it, but for a smear
+    ...(layers.at(-1)?.act.family === 'salve' && { layers: layers.slice(0, -1) }),
     ...(layers.at(-1)?.role === 'wax'
       ? { layers: withoutTopWax(layers), wax: 'smear', excess: 'none', unbuffed: false }
       : { wax: wax === 'thick' ? 'thick' : 'none' }),

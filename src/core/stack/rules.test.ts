@@ -158,6 +158,9 @@ const cases: Record<Exclude<ConflictCode, 'too-early' | 'window-missed' | 'used-
     wrong: (acts) => [...acts.filter(({ operation }) => operation !== 'knotting'), act('knotting', { family: 'knotting' })],
   },
   'knots-below': { part: { substrate: 'softwood', existing: 'water-paint' }, wrong: leaveOut('knotting') },
+  'texture-below': {
+    wrong: putBefore('coat', act('texture-coat', { family: 'chalk-mineral', mix: 'paint : texture powder 2 : 1' })),
+  },
   'scratches-show': {
     part: { existing: 'bare' },
     wish: stained,

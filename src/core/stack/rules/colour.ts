@@ -201,6 +201,18 @@ export const colourRules = {
       return wished && top !== undefined && isEffect(top.act) && top.act.family !== 'stain' && isCoat(m.act) && !isPartial(m.act)
     },
   },
+  // a texture that nobody wants any more comes through whatever is laid over it
+  'texture-below': {
+    severity: 'caution',
+    remedies: [{ operation: 'sand', phase: 'wear', grit: '120–150', reason: 'rough' }],
+    source: 'practice',
+    meets: (m) =>
+      topIs(m.on, 'texture-coat') &&
+      isCoat(m.act) &&
+      !isPartial(m.act) &&
+      !m.on.worn &&
+      !m.touches.some(({ operation }) => operation === 'texture-coat'),
+  },
   'primer-over-colour': {
     severity: 'caution',
     remedies: [],
@@ -223,7 +235,8 @@ export const colourRules = {
     instead: true,
     source: 'practice',
     meets: (m) => {
-      const textured = m.on.layers.some(({ act }) => act.operation === 'texture-coat')
+      // a texture, and a crackle that is to go under, are rubbed flat
+      const textured = topIs(m.on, 'crackle-coat') || m.on.layers.some(({ act }) => act.operation === 'texture-coat')
       return m.act.operation === 'smooth' && gritOf(m.act) < (textured ? 120 : 180)
     },
   },

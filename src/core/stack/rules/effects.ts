@@ -206,16 +206,19 @@ export const effectRules = {
       (m.act.operation === 'smooth' ||
         m.act.operation === 'scuff' ||
         (isCoat(m.act) &&
-          m.on.taped === 'on' &&
           (!m.touches.some(({ operation }) => operation === 'tape') ||
-            (m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex && !inOneColour(m))))),
+            (m.on.taped === 'on' && m.act.colour?.hex === lastPaint(m.on)?.act.colour?.hex && !inOneColour(m))))),
   },
   'tape-pulled-early': {
     severity: 'caution',
     remedies: [],
     instead: true,
     // what is below it is mended without it, and taped again
-    meets: (m) => m.act.operation === 'pull-tape' && !m.act.mends && (m.on.taped === 'on' || goesOn(m)),
+    meets: (m) =>
+      m.act.operation === 'pull-tape' &&
+      !m.act.mends &&
+      m.touches.some(({ operation }) => operation === 'tape') &&
+      (m.on.taped === 'on' || goesOn(m)),
   },
   'tape-on-weave': {
     severity: 'caution',
