@@ -99,7 +99,8 @@ export const sealingRules = {
     source: 'practice',
     meets: (m) =>
       m.act.operation === 'metallic-wax' &&
-      topLayer(m.on)?.act.operation !== 'metallic-wax' &&
+      // a spot is gilded again before it is buffed with the rest
+      !(m.act.mends && topLayer(m.on)?.act.operation === 'metallic-wax') &&
       (m.on.unbuffed || m.on.excess !== 'none'),
   },
   'excess-under-coat': {
