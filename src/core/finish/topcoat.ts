@@ -33,9 +33,14 @@ const kinds: readonly [OperationCode, (family: FamilyCode | undefined) => Topcoa
   ['oil', (family) => (family === 'oil-wax' ? 'oil-wax' : 'oil')],
   ['clear-wax', () => 'wax'],
 ]
-/** Tinted wax cut with clear, all over, is the wax where wax will do. */
-const isWaxedOver = ({ operation, mix, where }: Touch, use: UseCode) =>
-  operation === 'tinted-wax' && isCut(mix) && !where && getTopcoat('wax').uses.includes(use)
+/** A layer, asked for or laid. */
+interface Layer {
+  operation: OperationCode
+  mix?: string | null | undefined
+  where?: object | null | undefined
+}
+/** Tinted wax cut with clear, all over: one of two ways to wax. */
+export const isWaxedOver = ({ operation, mix, where }: Layer) => operation === 'tinted-wax' && isCut(mix) && !where
 /** The topcoat that the painter's own list ends with; null where it has none. */
 export function ownTopcoat({ touches }: Pick<FinishWish, 'touches'>, { use }: Pick<FinishablePart, 'use'>): TopcoatCode | null {
   if (!touches) return null
@@ -44,7 +49,7 @@ export function ownTopcoat({ touches }: Pick<FinishWish, 'touches'>, { use }: Pi
     const own = above.find((touch) => touch.operation === operation)
     if (own) return code(own.family)
   }
-  return above.some((touch) => isWaxedOver(touch, use)) ? 'wax' : null
+  return above.some(isWaxedOver) && getTopcoat('wax').uses.includes(use) ? 'wax' : null
 }
 
 /**

@@ -1,7 +1,6 @@
 /** What only the whole stack shows. Source: the craft; a use asks for its topcoat. */
 import { enoughContrast } from '@/core/craft/colour'
 import { getFamily } from '@/core/craft/families'
-import { isCut } from '@/core/craft/mixes'
 import type { OperationCode } from '@/core/craft/operations'
 import { sheensOf } from '@/core/craft/sheen'
 import { leastClears, noWax } from '@/core/craft/topcoats'
@@ -9,7 +8,7 @@ import { adapt } from '@/core/finish/adapt'
 import { leastOf, timesOf } from '@/core/finish/lines'
 import { seenContrast } from '@/core/finish/seen'
 import { decidesSheen } from '@/core/finish/sheen'
-import { lastPaintOf, sealsItself } from '@/core/finish/topcoat'
+import { isWaxedOver, lastPaintOf, sealsItself } from '@/core/finish/topcoat'
 import type { Touch } from '@/core/finish/touch'
 import type { FinishablePart } from '@/core/finish/wish'
 import { lyingFrom } from '@/core/stack/afterAct'
@@ -171,9 +170,6 @@ export const endingRules = {
     },
   },
 } as const satisfies Record<string, EndingRule>
-
-/** Tinted wax cut with clear, all over: one of two ways to wax. */
-const isWaxedOver = ({ operation, mix, where }: Act) => operation === 'tinted-wax' && isCut(mix ?? undefined) && !where
 
 /** Whether the last paint, with nothing over it but gilding, needs nothing over it in this use. */
 function standsAlone(on: SurfaceState, part: FinishablePart): boolean {
