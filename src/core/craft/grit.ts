@@ -2,14 +2,16 @@
 
 export interface Grit {
   /** in the order they are worked; empty where none is named */
-  numbers: number[]
+  numbers: readonly number[]
   wet: boolean
   /** a sander, not the hand */
   machine: boolean
 }
 
+const unsaid: Grit = { numbers: [], wet: false, machine: false }
 /** `grit` as written on a step; `applicator` where the tool is written there. */
 export function readGrit(grit: string | null | undefined, applicator?: string | null): Grit {
+  if (!grit && !applicator) return unsaid
   const text = `${grit ?? ''} ${applicator ?? ''}`.toLowerCase()
   return {
     numbers: [...(grit ?? '').matchAll(/\d{2,4}/g)].map(([number]) => Number(number)),

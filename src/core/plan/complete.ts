@@ -13,7 +13,7 @@ import { type Line, topcoatLines } from '@/core/finish/lines'
 import { type PlannedStep, toSteps, withWindows } from '@/core/finish/step'
 import { type Place, places } from '@/core/finish/touch'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
-import { endings, intentOf, meetings } from '@/core/stack/checkStack'
+import { endings, intentOf, meetings, meetingsOf } from '@/core/stack/checkStack'
 import { afterActIn, foundSurfaces, statesMet } from '@/core/stack/places'
 import type { ConflictCode, Intent, Remedy } from '@/core/stack/rules'
 import { rubs } from '@/core/stack/rules/ask'
@@ -57,8 +57,9 @@ function firstSaid<C, R, M extends { on: SurfaceState; in: readonly Place[] }>(
   speaks: (rule: R, of: M) => boolean,
 ) {
   for (const [code, rule] of rules) {
-    const of = asks(code, rule) ? met.filter((each) => speaks(rule, each)) : []
-    if (of[0]) return { code, rule, on: of[0].on, in: of.flatMap((each) => each.in) }
+    const first = met.find((each) => speaks(rule, each))
+    if (!first || !asks(code, rule)) continue
+    return { code, rule, on: first.on, in: met.filter((each) => speaks(rule, each)).flatMap((each) => each.in) }
   }
   return null
 }
@@ -86,17 +87,16 @@ export function complete<T extends PlannedStep>(given: Wanted<T>): (T | PlannedS
     const pile = queue.reverse()
     for (let first = pile.at(-1); first; first = pile.at(-1)) {
       const { act, depth, share, asked } = first
-      const met = statesMet(surfaces, act)
+      const index = done.length + steps.length
+      const met = meetingsOf(intent, surfaces, { act, index, ahead: () => aheadIn(pile) })
       // what the painter set stays, though it have nothing to do
       if (first.wanted && !own.has(act.touch ?? '') && met.every(({ on }) => isPointless(act, on, steps.at(-1)))) {
         pile.pop()
         continue
       }
-      const index = done.length + steps.length
-      const ahead = () => aheadIn(pile)
       const next = firstSaid(
         mended,
-        met.map(({ on, in: of }, _, all) => ({ ...intent, act, index, ahead, on, in: of, met: all.map((each) => each.on) })),
+        met,
         // the painter departs in what was planned; a repair is whole
         (code) => depth < deepest && (asked.get(code) ?? 0) < often && !(first.wanted && departed.includes(code)),
         ({ meets }, met) => meets(met),

@@ -12,12 +12,13 @@ import { type Place, places } from '@/core/finish/touch'
 import { aimsOf } from '@/core/finish/touches'
 import type { FinishablePart, FinishWish } from '@/core/finish/wish'
 import { lyingFrom } from './afterAct'
-import { afterActIn, foundSurfaces, statesMet } from './places'
+import { afterActIn, foundSurfaces, statesMet, type Surfaces } from './places'
 import {
   type ConflictCode,
   type EndingRule,
   endingRules,
   type Intent,
+  type Meeting,
   type MeetingRule,
   meetingRules,
   type Remedy,
@@ -58,12 +59,10 @@ export function checkStack(input: StackInput): Conflict[] {
   const found: Conflict[] = []
   let surfaces = foundSurfaces(part)
   acts.forEach((act, index) => {
-    const states = statesMet(surfaces, act)
-    const met = states.map(({ on }) => on)
-    for (const { on, in: of } of states) {
+    for (const meeting of meetingsOf(intent, surfaces, { act, index, ahead: () => acts.slice(index + 1) })) {
+      const { on, in: of } = meeting
       const below = on.layers.at(-1)?.index
       const concerned = below === undefined ? [index] : [below, index]
-      const meeting = { ...intent, act, index, on, in: of, met, ahead: () => acts.slice(index + 1) }
       for (const [code, { severity, remedies, meets }] of meetings)
         if (meets(meeting)) tell(found, { code, severity, remedies, acts: concerned }, of)
       for (const off of timesOff(acts, index, on, part, method)) tell(found, off, of)
@@ -83,6 +82,16 @@ export function checkStack(input: StackInput): Conflict[] {
       found.push({ code: 'used-before-cure', severity: 'stop', acts: [lastCoat.index], remedies: [{ operation: 'cure' }] })
   }
   return found
+}
+
+/** What the rules are asked with of an act: once for each surface that it meets. */
+export function meetingsOf(intent: Intent, surfaces: Surfaces, asked: Pick<Meeting, 'act' | 'index' | 'ahead'>): Meeting[] {
+  const { part, wish, touches, aims, method, seal, cover } = intent
+  const { act, index, ahead } = asked
+  const states = statesMet(surfaces, act)
+  const met = states.map(({ on }) => on)
+  // each written out: spread, it took longer than the rules
+  return states.map(({ on, in: of }) => ({ part, wish, touches, aims, method, seal, cover, act, index, ahead, on, in: of, met }))
 }
 
 /** Said once of an act, with all the places where it is so; of the whole part no place is named. */

@@ -93,10 +93,11 @@ export const colourRules = {
     remedies: [{ operation: 'coat', family: 'casein' }],
     instead: true,
     meets: (m) => {
+      if (m.act.family !== 'casein' || !isCoat(m.act)) return false
       const parts = parseMix(m.act.mix ?? '') ?? []
       const water = parts.filter(({ name }) => /water/i.test(name)).reduce((sum, each) => sum + each.parts, 0)
       const powder = parts.filter(({ name }) => !/water/i.test(name)).reduce((sum, each) => sum + each.parts, 0)
-      return m.act.family === 'casein' && isCoat(m.act) && water > 2 * powder
+      return water > 2 * powder
     },
   },
   mud: {
