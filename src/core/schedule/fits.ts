@@ -13,18 +13,23 @@ export type Windows = 'hard' | 'all'
 
 export class Fits {
   /** by step, hands and windows, by slot: that of the start */
-  private readonly known = new Map<number, Uint16Array>()
+  private readonly known: (Uint16Array | undefined)[] = []
+  /** by step: the first window after it, of those that ruin a coat and of all; {@link never} where none is */
+  private readonly hard: Int32Array
+  private readonly all: Int32Array
 
-  constructor(private readonly facts: StepFacts) {}
+  constructor(private readonly facts: StepFacts) {
+    this.hard = Int32Array.from({ length: facts.count }, (_, step) => this.followOf(step, 'hard'))
+    this.all = Int32Array.from({ length: facts.count }, (_, step) => this.followOf(step, 'all'))
+  }
 
   /** {@link never} where there is none. */
   from(step: number, by: number, minute: number, windows: Windows): number {
     const { facts, known } = this
-    const follow = this.followOf(step, windows)
+    const follow = (windows === 'all' ? this.all : this.hard)[step] ?? never
     if (follow === never) return facts.nextStart(step, by, minute)
     const key = (step * facts.hands + by) * 2 + (windows === 'all' ? 1 : 0)
-    let own = known.get(key)
-    if (!own) known.set(key, (own = new Uint16Array(facts.slots + 1)))
+    const own = (known[key] ??= new Uint16Array(facts.slots + 1))
     const { grid } = facts.problem
     const slot = Math.ceil(minute / grid)
     if (slot > facts.slots) return never

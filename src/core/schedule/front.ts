@@ -29,8 +29,9 @@ export class Front {
   readonly rack: Int32Array
   /** when the first of them is over */
   soonest = open
-  /** by step: whether it takes something up from a drying place */
+  /** by step: how many drying places it gives back and takes; the first tells whether it takes something up */
   private readonly frees: Uint8Array
+  private readonly fills: Uint8Array
   /** by place in the order in which steps must be over: minutes that hands have left before it, and from it on */
   private readonly before: Float64Array
   private readonly after: Float64Array
@@ -45,8 +46,12 @@ export class Front {
     ;[this.by, this.start, this.rack, this.latest, this.wished] = [list(), list(), list(), list(), list()]
     this.hasWindow = new Uint8Array(count)
     this.penalty = new Float64Array(count)
-    this.frees = new Uint8Array(count)
-    for (const lag of waits.racks) this.frees[waits.to[lag] ?? 0] = 1
+    ;[this.frees, this.fills] = [new Uint8Array(count), new Uint8Array(count)]
+    for (const lag of waits.racks) {
+      const [from, to] = [waits.from[lag] ?? never, waits.to[lag] ?? 0]
+      this.frees[to] = (this.frees[to] ?? 0) + 1
+      if (from !== never) this.fills[from] = (this.fills[from] ?? 0) + 1
+    }
     this.before = new Float64Array(count + 1)
     this.after = new Float64Array(count + 1)
   }
@@ -119,44 +124,38 @@ export class Front {
   }
   private findHands(now: Weeks, nth: number): void {
     const { facts, week } = this
-    const { by: hands, byAt, waits, product } = facts
+    const { by: hands, byAt, product, spray } = facts
     const places = facts.problem.pools.rack
     const step = this.step[nth] ?? 0
     this.by[nth] = never
     const held = now.rack[week] ?? 0
-    let left = held
-    for (let k = waits.intoAt[step] ?? 0; k < (waits.intoAt[step + 1] ?? 0); k += 1) left -= waits.rack[waits.into[k] ?? 0] ?? 0
-    let rack = left
-    for (let k = waits.outAt[step] ?? 0; k < (waits.outAt[step + 1] ?? 0); k += 1) rack += waits.rack[waits.out[k] ?? 0] ?? 0
+    const left = held - (this.frees[step] ?? 0)
+    const rack = left + (this.fills[step] ?? 0)
     // one more than there are places may be put down where another is taken up by then
     const isStill = held > places && left === held
     if (rack > places + 1 || (isStill && rack > held)) return
     this.rack[nth] = rack
+    let soonest = Math.max(this.ready[nth] ?? 0, now.last[week] ?? 0)
+    if (spray[step] === 1) soonest = Math.max(soonest, now.sprayed[week] ?? 0)
+    const last = this.last(nth)
+    const own = product[step] ?? 0
     let least = open
     for (let k = byAt[step] ?? 0; k < (byAt[step + 1] ?? 0); k += 1) {
       const hand = hands[k] ?? 0
-      const begins = this.begins(now, nth, hand)
-      if (begins === never) continue
-      const end = facts.endOf(step, hand, begins)
-      if (end > least || (end === least && now.brush[week * facts.hands + hand] !== product[step])) continue
+      const at = week * facts.hands + hand
+      const brush = now.brush[at] ?? 0
+      let ready = Math.max(now.free[at] ?? 0, soonest)
+      if (own > 0 && brush > 0 && own !== brush) ready = Math.max(ready, (now.brushEnd[at] ?? 0) + facts.problem.setup)
+      const start = this.fits.from(step, hand, ready, 'hard')
+      // nobody can be in time who begins so late
+      if (start === never || start > last) continue
+      const end = facts.endOf(step, hand, start)
+      if (end > least || (end === least && brush !== own)) continue
       least = end
       this.by[nth] = hand
-      this.start[nth] = begins
+      this.start[nth] = start
     }
     if (least < this.soonest) this.soonest = least
-  }
-  /** When somebody can begin a step; {@link never} where that is too late. */
-  private begins(now: Weeks, nth: number, hand: number): number {
-    const { facts, week } = this
-    const { product, spray } = facts
-    const step = this.step[nth] ?? 0
-    const at = week * facts.hands + hand
-    let ready = Math.max(now.free[at] ?? 0, this.ready[nth] ?? 0, now.last[week] ?? 0)
-    if (spray[step] === 1) ready = Math.max(ready, now.sprayed[week] ?? 0)
-    const [own, brush] = [product[step] ?? 0, now.brush[at] ?? 0]
-    if (own > 0 && brush > 0 && own !== brush) ready = Math.max(ready, (now.brushEnd[at] ?? 0) + facts.problem.setup)
-    const start = this.fits.from(step, hand, ready, 'hard')
-    return start > this.last(nth) ? never : start
   }
   /** When a step must be begun at the latest, windows that can be missed apart. */
   last(nth: number): number {
@@ -200,7 +199,7 @@ export class Front {
   }
   /** Whether a step takes something up from a drying place. */
   freesPlace(nth: number): boolean {
-    return this.frees[this.step[nth] ?? 0] === 1
+    return (this.frees[this.step[nth] ?? 0] ?? 0) > 0
   }
   /** When a step can begin at the soonest, once another was begun. */
   soonestAfter(nth: number, begun: Pick<Choice, 'step' | 'by' | 'start' | 'end'>): number {

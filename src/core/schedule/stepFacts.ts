@@ -59,8 +59,10 @@ export class StepFacts extends StepTable {
   endOf(step: number, by: number, start: number): number {
     const pin = this.pinOf(step)
     if (pin) return pin.end
+    const dur = this.dur[step] ?? 0
+    if (this.split[step] === 0) return start + dur
     const calendar = this.calendars[by] as Calendar
-    calendar.nextStartOf(this.dur[step] ?? 0, this.split[step] === 1, start)
+    calendar.nextStartOf(dur, true, start)
     return calendar.ends
   }
 }
