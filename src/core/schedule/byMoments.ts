@@ -2,7 +2,7 @@
  * A week worked from one moment to the next: each piece is to end by a date. Of all that may be begun next the likeliest go on, several weeks
  * beside each other; one in which a step can't be over in time, or hands can't do what must be over by a day, is given up. Pure.
  */
-import { costOfEnd } from './bound'
+import { costOfEnd, type Earliest } from './bound'
 import { never } from './calendar'
 import { type Choice, Choices } from './choices'
 import { Front } from './front'
@@ -40,10 +40,13 @@ interface Made {
   start: Int32Array
 }
 
+/** What is asked of a search: its problem, in which order steps wait for each other, whose hours. */
+type Asking = Pick<Search, 'problem' | 'pins' | 'random'> & { earliest: Pick<Earliest, 'calendars' | 'order'> }
+
 export class Moments {
   /** how much of the last week was worked before it was given up: a share of its steps */
   came = 0
-  private readonly facts: StepFacts
+  readonly facts: StepFacts
   private readonly front: Front
   private readonly urgency: Urgency
   private readonly choices = new Choices()
@@ -55,7 +58,7 @@ export class Moments {
   private readonly urgent = new Float64Array(weighed.most)
   private wished: Int32Array = new Int32Array(0)
 
-  constructor(private readonly search: Search) {
+  constructor(private readonly search: Asking) {
     const { problem, earliest, pins, random } = search
     this.facts = new StepFacts(problem, earliest.calendars, pins)
     this.front = new Front(this.facts)

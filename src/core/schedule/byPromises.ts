@@ -3,17 +3,16 @@
  * first, and so on; and of the best week that there is one piece is tried sooner, whichever others may give way for it. Pure.
  */
 import { costOfEnd } from './bound'
-import { Moments } from './byMoments'
 import { never } from './calendar'
 import { checkWeek, worthOf } from './check'
 import { Evenings } from './evenings'
-import { Looks } from './look'
-import type { Search } from './search'
+import { drawnTogether } from './goOn'
+import type { WorkshopSchedule } from './problem'
+import type { Grain, Search } from './search'
+import { Ways } from './ways'
 
 /** minutes by which a piece is tried sooner on the same day, at most */
 const mostLess = 360
-/** weeks beside each other at first, more where there are few steps; twice as many once so often none was found by the same days, or by days that ask for less */
-const width = { first: 6, steps: 600, doubled: 2, most: 100 }
 /** a day that was tried before is thought dearer, by so much for each try */
 const dearer = 0.4
 /**
@@ -45,7 +44,9 @@ export function searchPromises(search: Search, until: number): void {
 }
 
 class Promises {
-  private readonly moments: Moments
+  private readonly ways: Ways
+  /** by which a week is drawn together */
+  private readonly drawn: readonly Grain[]
   private readonly evenings: Evenings
   private readonly soonest: readonly number[]
   /** in time, where that can be */
@@ -56,17 +57,14 @@ class Promises {
   private readonly known = new Set<string>()
   /** by piece and date: how often it was tried to bring it there in the best week */
   private readonly brought = new Map<string, number>()
-  /** by which no week was found */
-  private readonly failed: (readonly number[])[] = []
-  private readonly looks: Looks
 
   constructor(
     private readonly search: Search,
     private readonly until: number,
   ) {
     const { problem, earliest, best } = search
-    this.moments = new Moments(search)
-    this.looks = new Looks(search)
+    this.ways = new Ways(search)
+    this.drawn = [search.coarse, search.fine]
     this.evenings = new Evenings(problem)
     this.soonest = problem.pieces.map(({ final }) => earliest.end[final] ?? 0)
     this.wanted = problem.pieces.map(({ due }, piece) => Math.min(problem.horizon, Math.max(due, this.soonest[piece] ?? 0)))
@@ -96,32 +94,34 @@ class Promises {
     return this.lateness(this.soonest) + this.about(this.soonest) >= this.search.cost
   }
 
-  /** How often no week was found by these dates, or by any that ask for less. */
-  private failedBy(dates: readonly number[]): number {
-    return this.failed.filter((others) => others.every((date, piece) => date >= (dates[piece] ?? 0))).length
-  }
-  private widthOf(dates: readonly number[]): number {
-    const first = Math.max(width.first, width.steps / this.search.problem.steps.length)
-    return Math.min(width.most, Math.floor(first * 2 ** (this.failedBy(dates) / width.doubled)))
-  }
   /** When the pieces of a week end that was found for these dates, near to others where that can be; the best is taken note of. Null where none was. */
   private seek(dates: readonly number[], wished?: readonly number[]): readonly number[] | null {
-    const { search, moments, until } = this
-    const look = this.looks.next(this.widthOf(dates))
-    const week = moments.work(look, { dates, wished }, () => search.spent() >= until)
-    this.looks.came(moments.came)
-    if (!week) {
-      this.failed.push(dates)
-      return null
+    const { search, until } = this
+    const { best } = search
+    const way = this.ways.next()
+    const week = way.work({ dates, wished }, () => search.spent() >= until)
+    const ends = week && this.noteEarly(week)
+    way.came({ dates, isFound: ends !== null, isBest: search.best !== best })
+    return ends
+  }
+  /** Takes note of a week, and of it as early as it may be; answers with when the pieces end in the cheapest. Null where none may be worked. */
+  private noteEarly(week: WorkshopSchedule): readonly number[] | null {
+    const { search } = this
+    const before = search.best
+    let [cheapest, ends]: [number, readonly number[] | null] = [Infinity, null]
+    for (const each of [week, ...this.drawn.map((grain) => drawnTogether(search, grain, week))]) {
+      if (!each) continue
+      // it was worked by what is known flat; whether it may be worked is told apart from that
+      const checked = checkWeek(search.problem, each)
+      if (checked.faults.length > 0) continue
+      const worth = worthOf(search.problem, checked)
+      const stir = search.stirOf({ startOfStep: (step) => each.start[step] ?? never })
+      search.better(worth, { stir, layout: { schedule: () => each, overfull: 0 } })
+      if (worth >= cheapest) continue
+      cheapest = worth
+      ends = this.endsOf(checked.end)
     }
-    // it was worked by what is known flat; whether it may be worked is told apart from that
-    const checked = checkWeek(search.problem, week)
-    const { faults, end } = checked
-    if (faults.length > 0) return null
-    const stir = search.stirOf({ startOfStep: (step) => week.start[step] ?? never })
-    search.better(worthOf(search.problem, checked), { stir, layout: { schedule: () => week, overfull: 0 } })
-    const ends = this.endsOf(end)
-    if (search.best === week) {
+    if (ends && search.best !== before) {
       this.ends = ends
       this.brought.clear()
     }

@@ -32,6 +32,10 @@ export function goOnFrom(search: Search, from: WorkshopSchedule): readonly numbe
   return search.best && (laid[0] ?? null)
 }
 
+/** What comes of a week where each chain, in the row in which they begin, is laid as early as it may be; null where nothing does. */
+export const drawnTogether = (search: Search, grain: Grain, from: WorkshopSchedule): WorkshopSchedule | null =>
+  layInRow(grain, rowOf(search, grain, { from, isNew: Infinity }))
+
 /** Chains in the row in which they began; what is new after all of them, or from a minute on, when it could be begun first. */
 function rowOf(
   { earliest, problem }: Search,
