@@ -226,19 +226,19 @@ test('what one device writes, another shows within two seconds, and again after 
       .click()
     await expect(page.getByRole('heading', { level: 1, name: /Hall settle/ })).toBeVisible()
   }
-  // a busy machine is not the application's: on one that takes long for a whole page it may take as long as one and a half
-  const asked = Date.now()
-  await second.reload()
-  await expect(second.getByRole('heading', { level: 1, name: /Hall settle/ })).toBeVisible()
-  const limit = Math.max(2_000, 1.5 * (Date.now() - asked))
-  let quickest = Infinity
-  for (let k = 1; k <= 5 && quickest > limit; k += 1) {
+  let tooLate = Infinity
+  for (let k = 1; k <= 6 && tooLate > 0; k += 1) {
+    // a busy machine is not the application's: while it takes long for a whole page it may take as long as one and a half
+    const asked = Date.now()
+    await second.reload()
+    await expect(second.getByRole('heading', { level: 1, name: /Hall settle/ })).toBeVisible()
+    const limit = Math.max(2_000, 1.5 * (Date.now() - asked))
     await note(first, `Seen by the other, ${k}`)
     const written = Date.now()
     await expect(second.locator('ol').getByText(`Seen by the other, ${k}`)).toBeVisible()
-    quickest = Math.min(quickest, Date.now() - written)
+    tooLate = Math.min(tooLate, Date.now() - written - limit)
   }
-  expect(quickest).toBeLessThanOrEqual(limit)
+  expect(tooLate).toBeLessThanOrEqual(0)
   await own.stop()
   await own.start()
   await first.waitForTimeout(2_500)
