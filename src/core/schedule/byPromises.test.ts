@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { randomFrom } from '@/core/measure/random'
-import { lag, problemOf, randomProblem, workStep } from '@/core/testing/week'
+import { lag, nothingWrong, problemOf, randomProblem, workStep, wrongBy } from '@/core/testing/week'
 import { earliestOf } from './bound'
 import { Moments } from './byMoments'
 import { searchPromises } from './byPromises'
@@ -131,10 +131,7 @@ describe('a week worked from moment to moment', () => {
         const { problem, dates } = askedOf(seed, pieces)
         const week = workBy(problem, dates, { byWork, width: 8 })
         if (!week) return
-        const checked = checkWeek(problem, week)
-        expect(checked.faults).toEqual([])
-        expect(checked.missed.filter((k) => problem.lags[k]?.hard)).toEqual([])
-        problem.pieces.forEach(({ final }, piece) => expect(checked.end[final]).toBeLessThanOrEqual(dates[piece] ?? 0))
+        expect(wrongBy(problem, week, dates)).toEqual(nothingWrong)
       }),
       { numRuns: 60 },
     ))

@@ -2,7 +2,7 @@
 import { randomFrom } from '@/core/measure/random'
 import { Calendar } from '@/core/schedule/calendar'
 import { checkWeek } from '@/core/schedule/check'
-import type { Lag, WorkshopProblem, WorkStep } from '@/core/schedule/problem'
+import type { Lag, WorkshopProblem, WorkshopSchedule, WorkStep } from '@/core/schedule/problem'
 
 const day = 1440
 /** Nine to half past twelve, half past one to five, on each of so many days. */
@@ -39,6 +39,15 @@ export function problemOf(steps: WorkStep[], lags: Lag[] = [], over: Partial<Wor
     ...over,
   }
 }
+
+/** What is wrong with a week by the dates at which its pieces are to end: what may not be, windows that ruin a coat, by their index, pieces that end later. */
+export function wrongBy(problem: WorkshopProblem, week: WorkshopSchedule, dates: readonly number[]) {
+  const { faults, missed, end } = checkWeek(problem, week)
+  const ruined = missed.filter((k) => problem.lags[k]?.hard)
+  const late = problem.pieces.filter(({ final }, piece) => (end[final] ?? Infinity) > (dates[piece] ?? 0)).map(({ id }) => id)
+  return { faults, ruined, late }
+}
+export const nothingWrong = { faults: [], ruined: [], late: [] }
 
 const permutations = <T>(all: readonly T[]): T[][] =>
   all.length < 2 ? [[...all]] : all.flatMap((one, k) => permutations(all.toSpliced(k, 1)).map((rest) => [one, ...rest]))
