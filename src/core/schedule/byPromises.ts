@@ -107,23 +107,24 @@ class Promises {
   /** Takes note of a week, and of it as early as it may be; answers with when the pieces end in the cheapest. Null where none may be worked. */
   private noteEarly(week: WorkshopSchedule): readonly number[] | null {
     const { search } = this
-    const before = search.best
     let [cheapest, ends]: [number, readonly number[] | null] = [Infinity, null]
     for (const each of [week, ...this.drawn.map((grain) => drawnTogether(search, grain, week))]) {
       if (!each) continue
       // it was worked by what is known flat; whether it may be worked is told apart from that
       const checked = checkWeek(search.problem, each)
       if (checked.faults.length > 0) continue
+      const own = this.endsOf(checked.end)
       const worth = worthOf(search.problem, checked)
       const stir = search.stirOf({ startOfStep: (step) => each.start[step] ?? never })
       search.better(worth, { stir, layout: { schedule: () => each, overfull: 0 } })
-      if (worth >= cheapest) continue
-      cheapest = worth
-      ends = this.endsOf(checked.end)
-    }
-    if (ends && search.best !== before) {
-      this.ends = ends
-      this.brought.clear()
+      // where a week is gone on from the best need not be the cheapest: what is moved counts, too
+      if (search.best === each) {
+        this.ends = own
+        this.brought.clear()
+      }
+      if (worth + stir >= cheapest) continue
+      cheapest = worth + stir
+      ends = own
     }
     return ends
   }
