@@ -104,13 +104,13 @@ class Cooling {
     const last = price(until)
     let row = begin
     let cost = sequence.costOf(row)
-    let stir = cost < Infinity ? this.take(row) : 0
+    if (cost < Infinity) this.take(row)
     let over = layout.overfull
-    let best = { row, cost: cost + stir + last * over }
+    let best = { row, cost: cost + last * over }
     for (let share = search.spent(); cost < Infinity && share < until; share = search.spent()) {
       const next = moves.next(row)
       const now = price(share)
-      const limit = search.limit(cost + stir + now * over, hot, cold, (share - from) / Math.max(1e-9, until - from))
+      const limit = search.limit(cost + now * over, hot, cold, (share - from) / Math.max(1e-9, until - from))
       const found = sequence.costOf(next, limit, { row, start: why.start, by: why.by, cost })
       if (found === Infinity) continue
       if (sequence.isKnown) {
@@ -119,22 +119,20 @@ class Cooling {
         continue
       }
       const wants = layout.overfull
-      if (found + search.stirOf(layout) + now * wants > limit) continue
+      if (found + now * wants > limit) continue
       row = next
       cost = found
       over = wants
-      stir = this.take(row)
-      if (cost + stir + last * over < best.cost) best = { row, cost: cost + stir + last * over }
+      this.take(row)
+      if (cost + last * over < best.cost) best = { row, cost: cost + last * over }
     }
     sequence.clear()
     return best
   }
-  /** Takes note of what lies; answers with what it costs that steps are moved in it. */
-  private take(row: readonly number[]): number {
+  /** Takes note of what lies. */
+  private take(row: readonly number[]): void {
     const { layout } = this.grain
-    const stir = this.search.stirOf(layout)
     this.why.note(row, layout)
-    this.search.better(layout.cost, { stir, layout })
-    return stir
+    this.search.better(layout)
   }
 }

@@ -46,7 +46,7 @@ export function searchDates(search: Search, { units, layout, latest, held }: Gra
     }
     ;[now, cost] = [next, found]
     if (found < best.cost) best = { row, cost: found }
-    search.better(found, { stir: search.stirOf(layout), layout })
+    search.better(layout)
   }
   sequence.clear()
   return best.row

@@ -36,7 +36,7 @@ export function tryEveryRow(search: Search, { units, layout }: Grain, until: num
       tried += 1
       isOver = tried % looks === 0 && search.spent() > until
       const cost = sequence.costOf([...row])
-      if (cost < Infinity) search.better(cost, { stir: search.stirOf(layout), layout })
+      if (cost < Infinity) search.better(layout)
       return
     }
     left.forEach((count, unit) => {

@@ -4,8 +4,9 @@
  */
 import { costOfEnd, type Earliest } from './bound'
 import { never } from './calendar'
-import { type Choice, Choices } from './choices'
+import { type Choice, Choices, insert } from './choices'
 import { Front } from './front'
+import { GivingWay, type Less } from './givingWay'
 import type { Look } from './look'
 import type { WorkshopSchedule } from './problem'
 import type { Search } from './search'
@@ -32,6 +33,8 @@ const leastKin = 2
 export interface Dates {
   dates: readonly number[]
   wished?: readonly number[] | undefined
+  /** what is given up where not all of them can be kept; nothing, where nothing is said */
+  less?: Less | undefined
 }
 interface Made {
   from: Int32Array
@@ -54,6 +57,7 @@ export class Moments {
   private weeks: [Weeks, Weeks]
   private width = 1
   private look = firstLook
+  private readonly givingWay: GivingWay
   /** the least times that are left until the most urgent steps are wished for, in their order */
   private readonly urgent = new Float64Array(weighed.most)
   private wished: Int32Array = new Int32Array(0)
@@ -64,35 +68,46 @@ export class Moments {
     this.front = new Front(this.facts)
     this.urgency = new Urgency(this.facts)
     this.weeks = [new Weeks(this.facts, 1), new Weeks(this.facts, 1)]
+    this.givingWay = new GivingWay(this.facts, earliest.order)
     this.marks = Float64Array.from({ length: 2 * this.facts.count }, () => Math.floor(random() * 2 ** 40))
   }
 
-  /** A week in which every piece ends by its date; null where none was found, or the time is over. */
-  work(look: Look, { dates, wished }: Dates, isOver: () => boolean): WorkshopSchedule | null {
+  /** A week in which every piece ends by its date, or by what is given up of it; null where none was found, or the time is over. */
+  work(look: Look, { dates, wished, less }: Dates, isOver: () => boolean): WorkshopSchedule | null {
     const { facts, search } = this
     const { count } = facts
     this.came = 0
     this.look = look
     this.urgency.of(look)
-    const until = towards(dates, facts, search.earliest.order)
+    let until = towards(dates, facts, search.earliest.order)
     if (!until) return null
     this.wished = (wished ? towards(wished, facts, search.earliest.order) : null)?.start ?? until.start
-    if (look.width > this.width) {
+    const isWider = look.width > this.width
+    if (isWider) {
       this.width = look.width
       this.weeks = [new Weeks(facts, look.width), new Weeks(facts, look.width)]
     }
+    this.givingWay.begin(dates, less ?? null, isWider)
     let [now, then] = this.weeks
     now.begin()
     const made: Made[] = []
-    for (let nth = 0; nth < count; nth += 1) {
+    while (made.length < count) {
       if (isOver()) return null
-      this.came = nth / count
+      const nth = made.length
+      this.came = Math.max(this.came, nth / count)
+      this.givingWay.keep(nth, now, this.width)
       if (nth % look.kin.steps === 0) now.found()
-      this.choices.size = 0
-      for (let week = 0; week < now.size; week += 1) this.goOn(now, week, until)
+      this.weighAll(now, until)
       then.size = 0
-      made.push(this.choose(now, then))
-      if (then.size === 0) return null
+      const next = this.choose(now, then)
+      if (then.size === 0) {
+        const given = this.givingWay.giveWay(nth, now, (less) => this.weighAll(now, less) > 0)
+        if (!given) return null
+        until = given.until
+        made.length = given.steps
+        continue
+      }
+      made.push(next)
       ;[now, then] = [then, now]
     }
     this.came = 1
@@ -147,6 +162,12 @@ export class Moments {
     return made
   }
 
+  /** What all of them may go on with; answers with how many that are. */
+  private weighAll(now: Weeks, until: Towards): number {
+    this.choices.size = 0
+    for (let week = 0; week < now.size; week += 1) this.goOn(now, week, until)
+    return this.choices.size
+  }
   /** Adds what one week may go on with to the choices. */
   private goOn(now: Weeks, week: number, until: Towards): void {
     const { front, look, search } = this
@@ -222,11 +243,4 @@ export class Moments {
     }
     return { soonest, worked: sum }
   }
-}
-/** Puts a number among the least there are, in their order; the greatest of them falls out. */
-function insert(least: Float64Array, value: number): void {
-  let at = least.length - 1
-  if (value >= (least[at] ?? 0)) return
-  for (; at > 0 && (least[at - 1] ?? 0) > value; at -= 1) least[at] = least[at - 1] ?? 0
-  least[at] = value
 }

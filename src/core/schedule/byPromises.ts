@@ -5,6 +5,7 @@
 import { costOfEnd } from './bound'
 import { never } from './calendar'
 import { checkWeek, worthOf } from './check'
+import { aboutBy, latenessBy, oneGivenUp } from './datesCost'
 import { Evenings } from './evenings'
 import { drawnTogether } from './goOn'
 import type { WorkshopSchedule } from './problem'
@@ -30,11 +31,12 @@ interface Wish {
   late: number
   tries: number
 }
-/** Needs a week to begin with; nothing is worked so where several spray at once. */
-export function searchPromises(search: Search, until: number): void {
+/** Needs a week to begin with; nothing is worked so where several spray at once. `from`: the days of another week are tried first. */
+export function searchPromises(search: Search, until: number, from?: WorkshopSchedule): void {
   const { problem } = search
   if (!search.best || search.spent() >= until || problem.pools.spray !== 1) return
   const promises = new Promises(search, until)
+  if (from) promises.seekAsIn(from)
   // dates drawn by chance that could make nothing cheaper are not tried: after many of them there are none left
   let idle = 0
   while (search.spent() < until && idle < mostIdle && !promises.isBest()) {
@@ -71,17 +73,25 @@ class Promises {
     this.ends = best ? this.endsOf(checkWeek(problem, best).end) : []
     this.wish(this.wanted)
   }
+  /** Tries the days on which the pieces of another week end; of those that are new, when they are promised. */
+  seekAsIn({ start }: WorkshopSchedule): void {
+    const { pieces } = this.search.problem
+    const dates = pieces.map(({ final, due }, piece) => {
+      const began = start[final] ?? never
+      const date = began === never ? (this.wanted[piece] ?? 0) : this.evenings.of(began, due)
+      return Math.max(date, this.soonest[piece] ?? 0)
+    })
+    this.seek(dates)
+  }
 
   private endsOf(end: readonly number[]): number[] {
     return this.search.problem.pieces.map(({ final }) => end[final] ?? 0)
   }
   private lateness(dates: readonly number[]): number {
-    const { pieces, cost } = this.search.problem
-    return pieces.reduce((sum, { due, weight }, piece) => sum + cost.tardy * weight * Math.max(0, (dates[piece] ?? 0) - due), 0)
+    return latenessBy(this.search.problem, dates)
   }
-  /** What it costs that pieces are about until then. */
   private about(dates: readonly number[]): number {
-    return dates.reduce((sum, date) => sum + date, 0) * this.search.problem.cost.flow
+    return aboutBy(this.search.problem, dates)
   }
   private wish(dates: readonly number[]): void {
     const key = dates.join()
@@ -94,36 +104,43 @@ class Promises {
     return this.lateness(this.soonest) + this.about(this.soonest) >= this.search.cost
   }
 
-  /** When the pieces of a week end that was found for these dates, near to others where that can be; the best is taken note of. Null where none was. */
-  private seek(dates: readonly number[], wished?: readonly number[]): readonly number[] | null {
+  /**
+   * When the pieces of a week end that was found for these dates, or for what was given up of them, though not of the piece that is `kept`; near to
+   * others where that can be. The best is taken note of. Null where none was found.
+   */
+  private seek(dates: readonly number[], wished?: readonly number[], kept?: number): readonly number[] | null {
     const { search, until } = this
     const { best } = search
     const way = this.ways.next()
-    const week = way.work({ dates, wished }, () => search.spent() >= until)
+    const least = this.about(this.soonest)
+    const isWorth = (piece: number, late: number) => piece !== kept && late + least < search.cost
+    const less = oneGivenUp(search.problem, this.evenings, { isWorth, around: () => search.around() })
+    const week = way.work({ dates, wished, less }, () => search.spent() >= until)
     const ends = week && this.noteEarly(week)
-    way.came({ dates, isFound: ends !== null, isBest: search.best !== best })
+    way.came({ dates, isFound: isBy(ends, dates), isBest: search.best !== best })
     return ends
   }
-  /** Takes note of a week, and of it as early as it may be; answers with when the pieces end in the cheapest. Null where none may be worked. */
+  /** Takes note of a week, and of it as early as it may be, or as it was that is gone on from; answers with when the pieces end in the cheapest. Null where none may be worked. */
   private noteEarly(week: WorkshopSchedule): readonly number[] | null {
     const { search } = this
     let [cheapest, ends]: [number, readonly number[] | null] = [Infinity, null]
-    for (const each of [week, ...this.drawn.map((grain) => drawnTogether(search, grain, week))]) {
+    const { from } = search.options
+    const early = this.drawn.map((grain) => drawnTogether(search, grain, week))
+    const stays = from ? this.drawn.map((grain) => drawnTogether(search, grain, week, from)) : []
+    for (const each of [week, ...early, ...stays]) {
       if (!each) continue
       // it was worked by what is known flat; whether it may be worked is told apart from that
       const checked = checkWeek(search.problem, each)
       if (checked.faults.length > 0) continue
       const own = this.endsOf(checked.end)
-      const worth = worthOf(search.problem, checked)
-      const stir = search.stirOf({ startOfStep: (step) => each.start[step] ?? never })
-      search.better(worth, { stir, layout: { schedule: () => each, overfull: 0 } })
+      const worth = search.betterWeek(each, worthOf(search.problem, checked))
       // where a week is gone on from the best need not be the cheapest: what is moved counts, too
       if (search.best === each) {
         this.ends = own
         this.brought.clear()
       }
-      if (worth + stir >= cheapest) continue
-      cheapest = worth + stir
+      if (worth >= cheapest) continue
+      cheapest = worth
       ends = own
     }
     return ends
@@ -144,7 +161,7 @@ class Promises {
     if (!next) return false
     const { dates, tries } = next
     next.tries += 1
-    if (this.seek(dates)) wishes.splice(wishes.indexOf(next), 1)
+    if (isBy(this.seek(dates), dates)) wishes.splice(wishes.indexOf(next), 1)
     else if (tries === 0)
       for (const piece of dates.keys()) this.wish(dates.map((date, k) => (k === piece ? this.evenings.after(date) : date)))
     return true
@@ -167,7 +184,7 @@ class Promises {
     }
     const wished = dates.map((each, k) => Math.min(each, ends[k] ?? 0))
     if (this.lateness(dates) + this.about(wished) >= search.cost) return false
-    const found = this.seek(dates, wished)
+    const found = this.seek(dates, wished, piece)
     if (found && this.ends !== found) this.settle(found, ends, piece)
     return true
   }
@@ -219,6 +236,9 @@ class Promises {
   }
 }
 
+/** Whether there are ends, and all by their dates. */
+const isBy = (ends: readonly number[] | null, dates: readonly number[]): boolean =>
+  ends?.every((end, piece) => end <= (dates[piece] ?? 0)) ?? false
 /** A piece that is tried by a sooner date, and what that would be worth. */
 interface Bringing {
   piece: number

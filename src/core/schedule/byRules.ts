@@ -24,7 +24,7 @@ export function searchRules(search: Search): number | null {
     const order = [...units.keys()].sort((a, b) => (latest[a] ?? 0) - (latest[b] ?? 0) || a - b)
     const cost = sequence.costOf(order.flatMap((unit) => units[unit]?.chains.map(() => unit) ?? []))
     search.spent()
-    if (cost < Infinity) search.better(cost, { layout })
+    if (cost < Infinity) search.better(layout)
     else failed ??= sequence.failed
   }
   sequence.clear()

@@ -1,114 +1,208 @@
 /**
  * Going on from a week in force: every chain stays where it was, if it can, and the row decides who gives way. Chains that hold back what is
- * dear are let go, so that they come as early as they may; what need not have been let go is held again. What is moved has its price. Pure.
+ * dear are let go, so that they come as early as they may; what need not have been let go is held again. What is moved has its price. Several
+ * short searches, from different rows; the cheapest goes on, cooler. Pure.
  */
 import type { WorkshopSchedule } from './problem'
+import type { RowLayout } from './rowLayout'
 import { RowMoves } from './rowMoves'
-import type { Search } from './search'
+import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 import { WhyLate } from './whyLate'
 
-/** Heat at the beginning and at the end, as shares of the cost. */
-const [hot, cold] = [0.02, 0.0005]
-/** How often chains are let go, or held again; else the row is changed. How often it is changed as well. */
-const share = { go: 0.35, hold: 0.2, both: 0.5 }
+/** Heat at the beginning, when the cheapest goes on, and at the end, as shares of the cost. */
+const heat = { hot: 0.02, warm: 0.004, cold: 0.0005 }
+/** How often a piece is let go and worked towards another date, chains are let go, or held again; else the row is changed. How often it is changed as well. */
+const share = { piece: 0.1, go: 0.25, hold: 0.2, both: 0.5 }
 /** Chains that begin within so long of each other are let go together. */
 const spans = [60, 240, 1440]
+/** What the first searches have of the time, all together. */
+const first = 0.55
 
 interface Going {
-  /** in the order in which its chains were begun */
-  row: readonly number[]
+  /** rows to begin with */
+  rows: readonly (readonly number[])[]
   from: WorkshopSchedule
   until: number
 }
+interface Found {
+  staying: Staying
+  state: State
+}
 /** The board is empty before and after. */
-export function searchStaying(search: Search, { row: begin, from, until }: Going): void {
-  const grain = search.fine
-  const { layout, units } = grain
-  const why = new WhyLate(search.problem, units, search.earliest, search.random)
-  const moves = new RowMoves(grain, why, search.random)
-  const sequence = new ChainSequence(layout)
-  const unitOf = units.flatMap(({ chains }, unit) => chains.map(() => unit))
-  const chainCount = unitOf.length
-  const loose = new Uint8Array(chainCount)
-  layout.stayAsIn(from)
-  let row: readonly number[] = begin
-  let worth = note(row, sequence.costOf(row))
-  for (let k = 0; worth === Infinity && k < chainCount; k += 1) {
-    // where not even that can be laid, ever more is let go
-    set([k], 1)
-    worth = note(row, sequence.costOf(row))
-  }
+export function searchStaying(search: Search, { rows, from, until }: Going): void {
+  const { fine, grains } = search
+  // where drying places are few, also as if there were enough: what lies in a full room is no row of it
+  const roomy = grains.filter((grain) => grain !== fine && grain.units === fine.units)
+  const starts = rows.flatMap((row) => [fine, ...roomy].map((grain) => ({ row, grain })))
   const since = search.spent()
-  for (let over = since; worth < Infinity && over < until; over = search.spent()) {
-    const kind = search.random()
-    const changed = kind < share.go ? letGo() : kind < share.go + share.hold ? heldAgain() : []
-    const next = changed.length === 0 || search.random() < share.both ? moves.next(row) : row
-    const to = kind < share.go ? 1 : 0
-    set(changed, to)
-    const limit = search.limit(worth, hot, cold, (over - since) / Math.max(1e-9, until - since))
-    const cost = sequence.costOf(next, limit)
-    if (cost < Infinity && cost + search.stirOf(layout) <= limit) {
-      row = next
-      worth = note(row, cost)
-    } else set(changed, to === 1 ? 0 : 1)
-  }
-  sequence.clear()
-  layout.stayAsIn(null)
+  const each = ((until - since) * first) / Math.max(1, starts.length)
+  const found = starts.map(({ row, grain }, k): Found => {
+    const staying = new Staying(search, grain, from)
+    const start = { row, loose: new Uint8Array(staying.chainCount), worth: Infinity }
+    return { staying, state: staying.cool(start, { until: since + each * (k + 1), hot: heat.hot, cold: heat.warm }) }
+  })
+  const best = found.reduce<Found | null>((least, one) => (least && least.state.worth <= one.state.worth ? least : one), null)
+  best?.staying.cool(best.state, { until, hot: heat.warm, cold: heat.cold })
+}
 
-  /** Takes note of what lies; answers with what it costs with what is moved. */
-  function note(laid: readonly number[], cost: number): number {
+/** A row, and which chains needn't stay. */
+interface State {
+  row: readonly number[]
+  /** by chain: whether it is let go */
+  loose: Uint8Array
+  /** what it costs, with what is moved and what has no drying place */
+  worth: number
+}
+interface Course {
+  until: number
+  hot: number
+  cold: number
+}
+class Staying {
+  readonly chainCount: number
+  private readonly layout: RowLayout
+  private readonly why: WhyLate
+  private readonly moves: RowMoves
+  private readonly sequence: ChainSequence
+  private readonly unitOf: readonly number[]
+  private loose: Uint8Array
+
+  constructor(
+    private readonly search: Search,
+    private readonly grain: Grain,
+    private readonly from: WorkshopSchedule,
+  ) {
+    const { units, layout } = grain
+    this.layout = layout
+    this.why = new WhyLate(search.problem, units, search.earliest, search.random)
+    this.moves = new RowMoves(grain, this.why, search.random)
+    this.sequence = new ChainSequence(layout)
+    this.unitOf = units.flatMap(({ chains }, unit) => chains.map(() => unit))
+    this.chainCount = this.unitOf.length
+    this.loose = new Uint8Array(this.chainCount)
+  }
+
+  /** The best state that comes of one. */
+  cool(begin: State, { until, hot, cold }: Course): State {
+    const { search, layout, sequence } = this
+    const price = search.problem.cost.tardy
+    layout.stayAsIn(this.from)
+    this.loose = Uint8Array.from(begin.loose)
+    this.loose.forEach((isLoose, chain) => isLoose === 1 && layout.setStay(chain, null))
+    let row = begin.row
+    let worth = this.take(row, sequence.costOf(row))
+    for (let k = 0; worth === Infinity && k < this.chainCount; k += 1) {
+      // where not even that can be laid, ever more is let go
+      this.set([k], 1)
+      worth = this.take(row, sequence.costOf(row))
+    }
+    let laid = layout.worth
+    let best: State = { row, loose: Uint8Array.from(this.loose), worth }
+    const since = search.spent()
+    for (let over = since; worth < Infinity && over < until; over = search.spent()) {
+      const { changed, to, next } = this.tryNext(row)
+      this.set(changed, to)
+      const limit = search.limit(worth, hot, cold, (over - since) / Math.max(1e-9, until - since))
+      // what is known of a row holds as long as nothing else was let go
+      const known = changed.length === 0 ? { row, start: this.why.start, by: this.why.by, cost: laid } : undefined
+      const cost = sequence.costOf(next, limit, known)
+      if (sequence.isKnown) {
+        row = next
+        this.why.noteRow(row)
+        continue
+      }
+      if (cost < Infinity && cost + price * layout.overfull <= limit) {
+        row = next
+        worth = this.take(row, cost)
+        laid = cost
+        if (worth < best.worth) best = { row, loose: Uint8Array.from(this.loose), worth }
+      } else this.set(changed, to === 1 ? 0 : 1)
+    }
+    sequence.clear()
+    layout.stayAsIn(null)
+    return best
+  }
+
+  /** Another row, and which chains are let go for it (1), or held again (0). */
+  private tryNext(row: readonly number[]): { changed: readonly number[]; to: 0 | 1; next: readonly number[] } {
+    const { search, moves } = this
+    let kind = search.random()
+    if (kind < share.piece) {
+      const piece = this.pickPiece()
+      return { changed: this.ofPiece(piece), to: 1, next: moves.dated(row, piece) }
+    }
+    kind -= share.piece
+    const to = kind < share.go ? 1 : 0
+    const changed = to === 1 ? this.letGo(row) : kind < share.go + share.hold ? this.heldAgain() : []
+    return { changed, to, next: changed.length === 0 || search.random() < share.both ? moves.next(row) : row }
+  }
+  /** Takes note of what lies; answers with what it costs, and what has no place in it. */
+  private take(row: readonly number[], cost: number): number {
+    const { layout, search } = this
     if (cost === Infinity) return Infinity
-    const stir = search.stirOf(layout)
-    why.note(laid, layout)
-    search.better(cost, { stir, layout })
-    return cost + stir
+    this.why.note(row, layout)
+    search.better(layout)
+    return cost + search.problem.cost.tardy * layout.overfull
   }
   /** Nothing that lies was laid by what holds now. */
-  function set(chains: readonly number[], to: 0 | 1): void {
+  private set(chains: readonly number[], to: 0 | 1): void {
     if (chains.length === 0) return
     const changed = new Set(chains)
-    sequence.forget((unit, nth) => changed.has(why.chainOf(unit, nth)))
+    this.sequence.forget((unit, nth) => changed.has(this.why.chainOf(unit, nth)))
     for (const chain of chains) {
-      loose[chain] = to
-      layout.setStay(chain, to === 1 ? null : from)
+      this.loose[chain] = to
+      this.layout.setStay(chain, to === 1 ? null : this.from)
     }
+  }
+  private pickPiece(): number {
+    const { search } = this
+    return search.random() < 0.5 ? this.why.pickPiece() : (this.grain.units[search.pick(this.unitOf)]?.piece ?? 0)
+  }
+  /** All chains of a piece from some time on that stay. */
+  private ofPiece(piece: number): number[] {
+    const at = this.search.random() < 0.5 ? 0 : this.why.startOf(Math.floor(this.search.random() * this.chainCount))
+    return this.all(
+      (chain, unit) => this.grain.units[unit]?.piece === piece && this.why.startOf(chain) >= at && this.loose[chain] === 0,
+    )
   }
   /** Chains that stay and may come sooner: what a dear piece waits for, all that is left of one, or all of some hours. */
-  function letGo(): number[] {
+  private letGo(row: readonly number[]): number[] {
+    const { search, why } = this
     const kind = search.random()
-    const stays = (chain: number) => loose[chain] === 0
+    const stays = (chain: number) => this.loose[chain] === 0
     if (kind < 0.4) {
       const blocked = why.pick()
-      return blocked ? chainsFrom(blocked.late).filter(stays) : []
+      return blocked ? this.chainsFrom(row, blocked.late).filter(stays) : []
     }
+    const at = why.startOf(Math.floor(search.random() * this.chainCount))
     if (kind < 0.7) {
       const piece = why.pickPiece()
-      const after = why.startOf(Math.floor(search.random() * chainCount))
-      return all((chain, unit) => units[unit]?.piece === piece && why.startOf(chain) >= after && stays(chain))
+      return this.all((chain, unit) => this.grain.units[unit]?.piece === piece && why.startOf(chain) >= at && stays(chain))
     }
-    const middle = why.startOf(Math.floor(search.random() * chainCount))
     const span = search.pick(spans)
-    return all((chain) => Math.abs(why.startOf(chain) - middle) <= span && stays(chain))
+    return this.all((chain) => Math.abs(why.startOf(chain) - at) <= span && stays(chain))
   }
   /** Of what was let go: one chain, a part, a piece. */
-  function heldAgain(): number[] {
-    const gone = all((chain) => loose[chain] === 1)
+  private heldAgain(): number[] {
+    const { search } = this
+    const gone = this.all((chain) => this.loose[chain] === 1)
     if (gone.length === 0) return []
     const one = search.pick(gone)
     const kind = search.random()
     if (kind < 0.4) return [one]
-    const own = unitOf[one] ?? 0
+    const { units } = this.grain
+    const own = this.unitOf[one] ?? 0
     const piece = units[own]?.piece
-    return all((chain, unit) => loose[chain] === 1 && (kind < 0.7 ? unit === own : units[unit]?.piece === piece))
+    return this.all((chain, unit) => this.loose[chain] === 1 && (kind < 0.7 ? unit === own : units[unit]?.piece === piece))
   }
   /** What stands at a place of the row, and all of its part that follows. */
-  function chainsFrom(place: number): number[] {
+  private chainsFrom(row: readonly number[], place: number): number[] {
     const unit = row[place] ?? 0
     const nth = row.slice(0, place).filter((other) => other === unit).length
-    return (units[unit]?.chains ?? []).flatMap((_, k) => (k >= nth ? [why.chainOf(unit, k)] : []))
+    return (this.grain.units[unit]?.chains ?? []).flatMap((_, k) => (k >= nth ? [this.why.chainOf(unit, k)] : []))
   }
-  function all(wanted: (chain: number, unit: number) => boolean): number[] {
-    return [...unitOf.keys()].filter((chain) => wanted(chain, unitOf[chain] ?? 0))
+  private all(wanted: (chain: number, unit: number) => boolean): number[] {
+    return [...this.unitOf.keys()].filter((chain) => wanted(chain, this.unitOf[chain] ?? 0))
   }
 }

@@ -94,3 +94,10 @@ function sink(heap: Int32Array, weight: Float64Array, place: number, size: numbe
   }
   heap[at] = own
 }
+/** Puts a number among the least there are, in their order; the greatest of them falls out. */
+export function insert(least: Float64Array, value: number): void {
+  let at = least.length - 1
+  if (value >= (least[at] ?? 0)) return
+  for (; at > 0 && (least[at - 1] ?? 0) > value; at -= 1) least[at] = least[at - 1] ?? 0
+  least[at] = value
+}

@@ -8,7 +8,7 @@ import type { WorkshopSchedule } from './problem'
 import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 
-/** So much of the time it may take to find who gives way. */
+/** So much of the time it may take to find which chains give way, and as much to find which pieces. */
 const finding = 0.1
 
 /** Takes up the week to go on from as the best; answers with the row of its chains, or null where nothing that can be worked comes of it. */
@@ -16,7 +16,7 @@ export function goOnFrom(search: Search, from: WorkshopSchedule): readonly numbe
   const take = (week: WorkshopSchedule | null): number => {
     const checked = week && checkWeek(search.problem, week)
     if (!checked || checked.faults.length > 0) return Infinity
-    return search.begin(week, worthOf(search.problem, checked))
+    return search.betterWeek(week, worthOf(search.problem, checked))
   }
   // as it stands, where it still can be worked so
   take({ start: [...from.start], painter: [...from.painter] })
@@ -29,15 +29,70 @@ export function goOnFrom(search: Search, from: WorkshopSchedule): readonly numbe
     begun.forEach((row) => take(layInRow(grain, row)))
     return stays.reduce((best, each) => (each.worth < best.worth ? each : best)).row
   })
-  return search.best && (laid[0] ?? null)
+  const [row] = laid
+  if (!search.best || !row) return null
+  letPiecesGiveWay(search, search.fine, { row, from })
+  return row
 }
 
-/** What comes of a week where each chain, in the row in which they begin, is laid as early as it may be; null where nothing does. */
-export const drawnTogether = (search: Search, grain: Grain, from: WorkshopSchedule): WorkshopSchedule | null =>
-  layInRow(grain, rowOf(search, grain, { from, isNew: Infinity }))
+/**
+ * What comes of a week where each chain, in the row in which they begin, is laid as early as it may be, or where it was in another week, if it can;
+ * null where nothing does.
+ */
+export function drawnTogether(
+  search: Search,
+  grain: Grain,
+  week: WorkshopSchedule,
+  was?: WorkshopSchedule,
+): WorkshopSchedule | null {
+  if (was) grain.layout.stayAsIn(was)
+  const drawn = layInRow(grain, rowOf(search, grain, { from: week, isNew: Infinity }))
+  if (was) grain.layout.stayAsIn(null)
+  return drawn
+}
 
+/** Takes note of weeks in which pieces give way: all that is left of one is laid last, of the one by which it costs least; then of one more. The board is empty before and after. */
+function letPiecesGiveWay(
+  search: Search,
+  { units, layout, held }: Grain,
+  { row, from }: { row: readonly number[]; from: WorkshopSchedule },
+): void {
+  const sequence = new ChainSequence(layout)
+  const firstChain = units.map((_, unit) => units.slice(0, unit).reduce((sum, { chains }) => sum + chains.length, 0))
+  /** With all of a piece that isn't held at its end. */
+  const without = (all: readonly number[], piece: number) => {
+    const nth = units.map(() => 0)
+    const gives = all.map((unit) => {
+      const chain = (firstChain[unit] ?? 0) + (nth[unit] ?? 0)
+      nth[unit] = (nth[unit] ?? 0) + 1
+      return units[unit]?.piece === piece && held[chain] === never
+    })
+    return [...all.filter((_, k) => !gives[k]), ...all.filter((_, k) => gives[k])]
+  }
+  const since = search.spent()
+  const hasTime = () => search.spent() - since < finding
+  const left = new Set(search.problem.pieces.keys())
+  layout.stayAsIn(from)
+  let best = { row, worth: sequence.costOf(row) }
+  for (let gone: number | null = null; hasTime(); gone = null) {
+    const before = best.row
+    for (const piece of left) {
+      if (!hasTime()) break
+      const other = without(before, piece)
+      const worth = sequence.costOf(other, best.worth)
+      if (worth >= best.worth || layout.overfull > 0) continue
+      search.better(layout)
+      best = { row: other, worth }
+      gone = piece
+    }
+    if (gone === null) break
+    left.delete(gone)
+  }
+  sequence.clear()
+  layout.stayAsIn(null)
+}
 /** Chains in the row in which they began; what is new after all of them, or from a minute on, when it could be begun first. */
-function rowOf(
+export function rowOf(
   { earliest, problem }: Search,
   { units }: Grain,
   { from, isNew }: { from: WorkshopSchedule; isNew: number },

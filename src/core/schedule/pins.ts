@@ -1,4 +1,5 @@
 /** Steps that are held to a minute, and who works each of them: as it was where that still goes, else so that all of them have hands. Pure. */
+import type { Earliest } from './bound'
 import { type Calendar, never } from './calendar'
 import { isHeld, NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
 
@@ -100,3 +101,17 @@ function isFree(
 }
 
 const noFit: Fit = { start: never, end: never, by: never }
+
+/** By chain: whether it takes its drying place after a step that is held to a minute before anything that isn't held can be begun. */
+export function givenOf(
+  opens: Int32Array,
+  pins: ReadonlyMap<number, Fit>,
+  { steps, lags }: WorkshopProblem,
+  { end }: Earliest,
+): Uint8Array {
+  if (pins.size === 0) return new Uint8Array(opens.length)
+  const ready = new Float64Array(steps.length)
+  for (const { from, to, min } of lags) ready[to] = Math.max(ready[to] ?? 0, (from === null ? 0 : (end[from] ?? 0)) + min)
+  const soonest = Math.min(...ready.filter((_, step) => !pins.has(step)))
+  return Uint8Array.from(opens, (step) => Number((pins.get(step)?.start ?? soonest) < soonest))
+}

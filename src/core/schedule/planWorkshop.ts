@@ -8,7 +8,7 @@ import { searchPromises } from './byPromises'
 import { searchRules } from './byRules'
 import { searchStaying } from './byStaying'
 import { checkWeek } from './check'
-import { goOnFrom } from './goOn'
+import { goOnFrom, rowOf } from './goOn'
 import { hopelessAlone, losing, losingParts, losingWhatIsOver } from './lost'
 import { boundByPrices } from './priceBound'
 import { NoSchedule, type WorkshopProblem, type WorkshopSchedule } from './problem'
@@ -23,8 +23,8 @@ export interface PlannedWeek extends WorkshopSchedule {
   missed: number[]
 }
 
-/** Until which share of the time a week that is gone on from is bettered by what stays in it, then by other days; then by other rows altogether. */
-const goOn = { stays: 0.6, days: 0.8 }
+/** What share of the time a week that is gone on from is bettered by days, and until which by what stays in it; then by other rows altogether. */
+const goOn = { stays: 0.8, days: 0.15 }
 /**
  * The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it;
  * beyond so many steps it needs more of it.
@@ -66,8 +66,9 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions, { 
   const { from } = options
   const row = from ? goOnFrom(search, from) : null
   if (from && row) {
-    searchStaying(search, { row, from, until: goOn.stays })
-    if (promisesOf(problem, options) > 0) searchPromises(search, goOn.days)
+    if (promisesOf(problem, options) > 0) searchPromises(search, search.spent() + goOn.days, from)
+    const best = search.best ? [rowOf(search, search.fine, { from: search.best, isNew: Infinity })] : []
+    searchStaying(search, { rows: [row, ...best], from, until: goOn.stays })
     searchChains(search, search.spent(), sought)
   } else {
     const failed = searchRules(search)
@@ -81,10 +82,12 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions, { 
   }
   const { best } = search
   if (!best) return refuse(problem, [0])
-  const { cost, missed } = checkWeek(problem, best)
+  const { cost, missed, faults } = checkWeek(problem, best)
   const { bound: plain } = search
   const byPrices = sought < 1 ? boundByPrices(problem, search.earliest, { cost, spent: () => search.spent(), until: 1 }) : plain
-  return { ...best, cost, bound: Math.max(plain, Math.floor(byPrices + 1e-6)), missed }
+  const bound = Math.max(plain, Math.floor(byPrices + 1e-6))
+  // where more dries already than there are places no week is right, and nothing bounds what any costs
+  return { ...best, cost, bound: faults.length > 0 ? Math.min(cost, bound) : bound, missed }
 }
 
 const chainsIn = ({ units }: Grain): number => units.reduce((sum, { chains }) => sum + chains.length, 0)

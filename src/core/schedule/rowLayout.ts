@@ -6,12 +6,13 @@
 import type { Earliest } from './bound'
 import { never } from './calendar'
 import type { EndBound } from './endBound'
-import { InOrder } from './inOrder'
+import type { Moved } from './moved'
 import { OpenEnds } from './openEnds'
-import type { Fit } from './pins'
+import { type Fit, givenOf } from './pins'
 import type { WorkshopProblem, WorkshopSchedule } from './problem'
 import { RowBoard } from './rowBoard'
 import { RowTable } from './rowTable'
+import { Stays } from './stays'
 import type { Unit } from './units'
 import { open } from './waitTable'
 
@@ -25,33 +26,41 @@ export interface Ground {
   earliest: Earliest
   pins: ReadonlyMap<number, Fit>
   endBound: EndBound
+  moved: Moved | null
 }
 
 export class RowLayout extends RowBoard {
   readonly chainsLaid: Int32Array
   private readonly ends: OpenEnds
-  /** of windows that were missed: in all, and by chain */
+  /** of windows that were missed, and of what is moved: in all, and by chain */
   private missed = 0
+  private stir = 0
   private readonly missedIn: Float64Array
-  /** when stays begin, and when those end whose end is laid: a place is kept for all others, from when they begin on */
-  private readonly stayFrom: InOrder
-  private readonly stayTo: InOrder
+  private readonly stirIn: Float64Array
+  private readonly moved: Moved | null
+  /** by chain: whether it took its drying place before anything could be laid otherwise; so it lies, however full they are */
+  private readonly isGiven: Uint8Array
+  private readonly hasGiven: boolean
+  private readonly stays: Stays
 
   constructor(
     problem: WorkshopProblem,
     readonly units: readonly Unit[],
-    { earliest, pins, endBound }: Ground,
+    { earliest, pins, endBound, moved }: Ground,
     /** nothing waits for a drying place; how much is wanting is told by {@link overfull} */
     private readonly roomy = false,
   ) {
     super(problem, { table: new RowTable(problem, units), calendars: earliest.calendars, pins })
     const chains = this.table.opens.length
+    this.isGiven = givenOf(this.table.opens, pins, problem, earliest)
+    this.hasGiven = this.isGiven.includes(1)
     this.chainsLaid = new Int32Array(units.length)
     this.missedIn = new Float64Array(chains)
+    this.stirIn = new Float64Array(chains)
+    this.moved = moved
     const stays = problem.lags.filter(({ rack }) => rack)
-    this.stayFrom = new InOrder(stays.length)
-    this.stayTo = new InOrder(stays.length)
-    for (const { from } of stays) if (from === null) this.stayFrom.put(0)
+    this.stays = new Stays(stays.length, problem.pools.rack)
+    for (const { from } of stays) if (from === null) this.stays.begin(0)
     this.ends = new OpenEnds(problem, units, earliest, endBound)
   }
 
@@ -59,23 +68,13 @@ export class RowLayout extends RowBoard {
   get cost(): number {
     return this.missed + this.ends.cost
   }
-  /** For how many minutes things dry that have no place, each by itself. */
+  /** The same, with what is moved of a week that is gone on from. */
+  get worth(): number {
+    return this.missed + this.ends.cost + this.stir
+  }
+  /** For how many minutes things dry that have no place, each by itself; told only where that may be. */
   get overfull(): number {
-    if (!this.roomy) return 0
-    const { at: begins, count } = this.stayFrom
-    const { at: ends } = this.stayTo
-    const { rack } = this.problem.pools
-    let begun = 0
-    let now = 0
-    let sum = 0
-    for (let ended = 0; ended < count && count - ended > rack;) {
-      const next = Math.min(begun < count ? (begins[begun] ?? 0) : open, ends[ended] ?? 0)
-      sum += Math.max(0, begun - ended - rack) * (next - now)
-      now = next
-      while (begun < count && begins[begun] === now) begun += 1
-      while (ended < count && ends[ended] === now) ended += 1
-    }
-    return sum
+    return this.roomy || this.hasGiven ? this.stays.overfull : 0
   }
   schedule(): WorkshopSchedule {
     return { start: [...this.start], painter: [...this.by] }
@@ -110,7 +109,7 @@ export class RowLayout extends RowBoard {
     for (let chain = 0; chain < this.table.opens.length; chain += 1) this.setStay(chain, week)
   }
   /** The same, of one chain. */
-  setStay(chain: number, week: WorkshopSchedule | null): void {
+  setStay(chain: number, week: { start: ArrayLike<number>; painter: ArrayLike<number> } | null): void {
     const { stepAt, step: steps } = this.table
     for (let at = stepAt[chain] ?? 0; at < (stepAt[chain + 1] ?? 0); at += 1) {
       const step = steps[at] ?? 0
@@ -132,10 +131,11 @@ export class RowLayout extends RowBoard {
     const until = table.stepAt[chain + 1] ?? 0
     const first = table.step[from] ?? 0
     let ready = this.readyAt(first)
-    if (table.opens[chain] === never || this.roomy) {
+    if (table.opens[chain] === never || this.roomy || this.isGiven[chain] === 1) {
       if (!this.layChain(from, until, ready)) return hopeless
     } else {
-      if (this.stayFrom.count - this.stayTo.count + (table.lasting[chain] ?? 0) > this.problem.pools.rack) return waits
+      const lasting = table.lasting[chain] ?? 0
+      if (lasting > 0 && this.stays.kept + lasting > this.problem.pools.rack) return waits
       for (let tries = 0; ; tries += 1) {
         // a place may come free sooner, when what holds it has been laid on
         if (tries > mostWaits || !this.layChain(from, until, ready)) return tries > 0 ? waits : hopeless
@@ -158,10 +158,11 @@ export class RowLayout extends RowBoard {
     const from = table.stepAt[chain] ?? 0
     this.chainsLaid[unit] = nth
     this.missed -= this.missedIn[chain] ?? 0
+    if (this.moved) this.stir -= this.stirIn[chain] ?? 0
     for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1)
-      this.stayFrom.take(this.end[table.leave[k] ?? 0] ?? 0)
+      this.stays.takeBegin(this.end[table.leave[k] ?? 0] ?? 0)
     for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1)
-      this.stayTo.take(this.start[table.come[k] ?? 0] ?? 0)
+      this.stays.takeEnd(this.start[table.come[k] ?? 0] ?? 0)
     const before = table.step[from - 1] ?? 0
     this.ends.laidTo(unit, nth === 0 ? undefined : before, nth === 0 ? 0 : (this.end[before] ?? 0))
     this.takeSteps(from, table.stepAt[chain + 1] ?? 0)
@@ -174,10 +175,21 @@ export class RowLayout extends RowBoard {
     const missed = this.missedOf(chain)
     this.missedIn[chain] = missed
     this.missed += missed
+    if (this.moved) this.countMoved(chain, this.moved)
     for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1)
-      this.stayFrom.put(this.end[table.leave[k] ?? 0] ?? 0)
+      this.stays.begin(this.end[table.leave[k] ?? 0] ?? 0)
     for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1)
-      this.stayTo.put(this.start[table.come[k] ?? 0] ?? 0)
+      this.stays.end(this.start[table.come[k] ?? 0] ?? 0)
+  }
+  private countMoved(chain: number, moved: Moved): void {
+    const { stepAt, step } = this.table
+    let sum = 0
+    for (let at = stepAt[chain] ?? 0; at < (stepAt[chain + 1] ?? 0); at += 1) {
+      const each = step[at] ?? 0
+      sum += moved.of(each, this.start[each] ?? 0)
+    }
+    this.stirIn[chain] = sum
+    this.stir += sum
   }
   /** When a wait begins. */
   private leftBy(lag: number): number {
@@ -213,24 +225,9 @@ export class RowLayout extends RowBoard {
     const [extra, lasting] = [table.extra[chain] ?? 0, table.lasting[chain] ?? 0]
     const opened = this.end[table.opens[chain] ?? 0] ?? 0
     const shuts = table.shuts[chain] ?? never
-    if (shuts === never) return this.waitFrom(opened, open, rack - extra)
+    if (shuts === never) return this.stays.waitFrom(opened, open, rack - extra)
     const shut = this.start[shuts] ?? 0
-    const inside = this.waitFrom(opened, shut, rack - extra)
-    return lasting === 0 ? inside : Math.max(inside, this.waitFrom(shut, open, rack - lasting))
-  }
-  /** How long it is from a minute until no more than `most` stays are held at any time before another; {@link open} where that never is. */
-  private waitFrom(minute: number, until: number, most: number): number {
-    const { at: begins, count: stays } = this.stayFrom
-    const { at: ends, count: over } = this.stayTo
-    if (until <= minute) return 0
-    // from the last end on back: just before it as many hold as end no sooner, without those that begin no sooner
-    let [ended, begun] = [over, stays]
-    for (let end = until; end > minute; end = ends[ended - 1] ?? 0) {
-      while (ended > 0 && (ends[ended - 1] ?? 0) >= end) ended -= 1
-      while (begun > 0 && (begins[begun - 1] ?? 0) >= end) begun -= 1
-      if (begun - ended > most) return ended < over ? (ends[ended] ?? 0) - minute : open
-      if (ended === 0) return 0
-    }
-    return 0
+    const inside = this.stays.waitFrom(opened, shut, rack - extra)
+    return lasting === 0 ? inside : Math.max(inside, this.stays.waitFrom(shut, open, rack - lasting))
   }
 }

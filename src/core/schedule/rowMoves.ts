@@ -27,8 +27,7 @@ export class RowMoves {
     return this.random() < 0.5 ? this.why.pickPiece() : (this.grain.units[row[at] ?? 0]?.piece ?? 0)
   }
   /** One piece earlier or later; every other time another makes room for it, or takes it, to when it is due or by as much by chance. */
-  private otherDates(row: Row): Map<number, number> {
-    const piece = this.pickPiece(row)
+  private otherDates(row: Row, piece: number): Map<number, number> {
     const way = this.random() < 0.65 ? -1 : 1
     const by = () => far * this.random() ** 2
     const dates = new Map([[piece, this.why.endOfPiece(piece) + way * by()]])
@@ -39,9 +38,9 @@ export class RowMoves {
     return dates
   }
   /** Pieces as they would be worked towards other dates, among all else as it stands. */
-  private dated(row: Row): number[] {
+  dated(row: Row, piece = this.pickPiece(row)): number[] {
     const { units, latest } = this.grain
-    const dates = this.otherDates(row)
+    const dates = this.otherDates(row, piece)
     const nth = new Int32Array(units.length)
     const [others, starts]: [number[], number[]] = [[], []]
     const own: { unit: number; at: number }[] = []

@@ -11,6 +11,14 @@ import { NoSchedule, type WorkshopProblem, type WorkStep } from './problem'
 const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute
 const plan = (problem: WorkshopProblem, seed = 1, rounds = 400) => planWorkshop(problem, { seed, rounds })
 
+test('more dries already than there are places: it is planned all the same, and bound by no more than it costs', () => {
+  const drying = [lag(null, 0, at(0, 10), { rack: true }), lag(null, 1, at(0, 11), { rack: true })]
+  const problem = problemOf([workStep(0, 30), workStep(1, 30)], drying, { pools: { spray: 1, rack: 1 } })
+  const { start, cost, bound } = planWorkshop(problem, { seed: 1, rounds: 200 })
+  expect([start, cost]).toEqual([[at(0, 10), at(0, 11)], 630 + 690])
+  expect(bound).toBeLessThanOrEqual(cost)
+})
+
 describe('one person’s hours: nine to half past twelve, half past one to five', () => {
   const calendar = new Calendar({ id: 'one', work: hours(2) }, 5, 2 * 1440)
   test('an hour begun at noon ends at half past two where it may be laid down, and may not be begun where it may not', () => {

@@ -5,17 +5,11 @@ import { never } from './calendar'
 import { checkWeek } from './check'
 import { EndBound } from './endBound'
 import { LatestStarts } from './latestStart'
+import { Moved } from './moved'
 import { type Fit, pinsOf } from './pins'
 import { ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { RowLayout } from './rowLayout'
 import { type Unit, unitsOf } from './units'
-
-/** Where a week is gone on from, moving all of its steps costs this share of it; so much more where they begin within a day. */
-const stirShare = 0.3
-const soonStir = 2
-const soon = 1440
-/** What is moved by so little is pushed rather than moved, and costs that share. */
-const [slip, slipStir] = [60, 0.5]
 
 /** A window so much wider than its least holds no chain together, where chains are fine. */
 const wideWindow = 600
@@ -53,7 +47,8 @@ export class Search {
   readonly grains: readonly Grain[]
   best: WorkshopSchedule | null = null
   cost = Infinity
-  private stir = 0
+  /** what is moved in a week costs, where one is gone on from */
+  private readonly moved: Moved | null
   /** of the best, with what it costs that steps are moved */
   private worth = Infinity
   private rounds = 0
@@ -67,10 +62,11 @@ export class Search {
     this.bound = lowerBound(problem, this.earliest)
     const pins = pinsOf(problem, this.earliest.calendars, options.from)
     this.pins = pins
+    this.moved = options.from ? new Moved(options.from) : null
     const endBound = new EndBound(problem, this.earliest.calendars)
     const grainOf = (units: readonly Unit[], roomy = false): Grain => ({
       units,
-      layout: new RowLayout(problem, units, { earliest: this.earliest, pins, endBound }, roomy),
+      layout: new RowLayout(problem, units, { earliest: this.earliest, pins, endBound, moved: this.moved }, roomy),
       latest: new LatestStarts(problem, units, endBound),
       held: Int32Array.from(
         units.flatMap(({ chains }) =>
@@ -99,34 +95,22 @@ export class Search {
   around(): number {
     return this.random() + this.random() - 1
   }
-  /** What it costs that steps are not where they were in the week that is gone on from: more, where they begin soon. */
-  stirOf(layout: Pick<RowLayout, 'startOfStep'>): number {
-    const { from } = this.options
-    if (!from) return 0
-    let sum = 0
-    for (let step = 0; step < from.start.length; step += 1) {
-      const was = from.start[step] ?? -1
-      const by = was < 0 ? 0 : Math.abs(layout.startOfStep(step) - was)
-      if (by > 0) sum += this.stir * (was < soon ? soonStir : 1) * (by <= slip ? slipStir : 1)
-    }
-    return sum
+  /** Takes note of what lies, where it is the best and may be worked. */
+  better(layout: Pick<RowLayout, 'schedule' | 'overfull' | 'cost' | 'worth'>): void {
+    if (layout.worth < this.worth && layout.overfull === 0) this.note(layout.schedule(), layout.cost, layout.worth)
   }
-  /** Takes note of what lies, where it is the best and may be worked; `stir`: what it costs beside, for being moved. */
-  better(cost: number, { stir = 0, layout }: { stir?: number; layout: Pick<RowLayout, 'schedule' | 'overfull'> }): void {
-    if (cost + stir >= this.worth || layout.overfull > 0) return
-    this.note(layout.schedule(), cost, stir)
+  /** The same of a whole week, which costs so much; answers with what it costs with what is moved in it. */
+  betterWeek(schedule: WorkshopSchedule, cost: number): number {
+    // by the first that can be worked, what is moved is priced
+    if (this.moved?.isPriced === false) this.moved.priceBy(cost % ruin)
+    const worth = cost + (this.moved?.ofAll(schedule.start) ?? 0)
+    if (worth < this.worth) this.note(schedule, cost, worth)
+    return worth
   }
-  /** The week that is gone on from, as it can be worked now; answers with what it costs with what is moved in it. */
-  begin(schedule: WorkshopSchedule, cost: number): number {
-    if (this.stir === 0) this.stir = ((cost % ruin) * stirShare) / schedule.start.length
-    const stir = this.stirOf({ startOfStep: (step) => schedule.start[step] ?? -1 })
-    if (cost + stir < this.worth) this.note(schedule, cost, stir)
-    return cost + stir
-  }
-  note(schedule: WorkshopSchedule, cost: number, stir = 0): void {
+  private note(schedule: WorkshopSchedule, cost: number, worth: number): void {
     // what a ruined coat counts beside is no cost of the week's
     this.cost = cost < ruin ? cost : checkWeek(this.problem, schedule).cost
-    this.worth = cost + stir
+    this.worth = worth
     this.best = schedule
     this.options.onBetter?.(schedule, this.cost)
   }

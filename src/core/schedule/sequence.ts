@@ -63,7 +63,7 @@ export class ChainSequence {
         if (at < 0) break
         waiting = waiting.toSpliced(at, 1)
       }
-      if (layout.cost > limit) return Infinity
+      if (layout.worth > limit) return Infinity
       row.push(unit)
       laidAfter.push(laid.length)
       waitingAfter.push(waiting)
@@ -75,7 +75,7 @@ export class ChainSequence {
       return alike.cost
     }
     if (waiting[0] !== undefined) this.failed = layout.nextOf(waiting[0])
-    return waiting.length > 0 ? Infinity : layout.cost
+    return waiting.length > 0 ? Infinity : layout.worth
   }
   /** Lays the first of them that has a drying place now; -1 where none has, null where it has no place at all. */
   private firstFree(waiting: readonly number[]): number | null {

@@ -63,6 +63,18 @@ export class Weeks {
     this.sprayed[0] = 0
     this.mark.fill(0, 0, 2)
   }
+  /** All of others, which are no more than there is room for. */
+  copy(others: Weeks): void {
+    this.size = others.size
+    const { size } = this
+    const { hands, count } = this.facts
+    for (const each of ['free', 'brush', 'brushEnd'] as const) copy(others[each], this[each], 0, 0, size * hands)
+    for (const each of ['end', 'front'] as const) copy(others[each], this[each], 0, 0, size * count)
+    for (const each of ['fronts', 'rack', 'until', 'last', 'sprayed'] as const) copy(others[each], this[each], 0, 0, size)
+    this.missed.set(others.missed.subarray(0, size))
+    this.mark.set(others.mark.subarray(0, 2 * size))
+    this.founder.set(others.founder.subarray(0, size))
+  }
   /** Each is the first of its kin from now on. */
   found(): void {
     for (let week = 0; week < this.size; week += 1) this.founder[week] = week
