@@ -58,6 +58,8 @@ class Days {
   private readonly written: Entry[] = []
   private readonly busy: { until: number; entries: Entry[] }[]
   private now: number
+  /** in their order, which is the same whenever the demo is filled */
+  private readonly steps: readonly string[]
   private missed = 0
   private worked = 0
   private kept: KeptLine[] = []
@@ -70,6 +72,7 @@ class Days {
   ) {
     this.now = Math.ceil(startMs / stepMs) * stepMs
     this.busy = data.hands.map(() => ({ until: 0, entries: [] }))
+    this.steps = this.journeys().flatMap((journey) => lanesOf(journey).flatMap(({ steps }) => steps.map(({ step }) => step.id)))
     if (byPlan) this.plan(rounds.first)
     // what runs already is worked to its end
     this.journeys()
@@ -99,7 +102,10 @@ class Days {
   }
   /** The minutes a step takes this week, whichever way it is worked. */
   private minutesOf({ step, side }: Job): number {
-    const key = [...`${step.id}${side ?? ''}`].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) >>> 0, this.seed)
+    const key = [...`${this.steps.indexOf(step.id)} ${side ?? ''}`].reduce(
+      (sum, letter) => (sum * 31 + letter.charCodeAt(0)) >>> 0,
+      this.seed,
+    )
     const random = randomFrom(key)
     const bell = Array.from({ length: 12 }, random).reduce((sum, each) => sum + each, -6)
     const planned = side === null ? step.minutes : step.minutes / 2
