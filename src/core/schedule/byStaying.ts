@@ -18,6 +18,8 @@ const share = { piece: 0.1, go: 0.25, hold: 0.2, both: 0.5 }
 const spans = [60, 240, 1440]
 /** What the first searches have of the time, all together. */
 const first = 0.55
+/** Each of them has so many milliseconds at least, or there are fewer. */
+const least = 30
 
 interface Going {
   /** rows to begin with */
@@ -34,8 +36,10 @@ export function searchStaying(search: Search, { rows, from, until }: Going): voi
   const { fine, grains } = search
   // where drying places are few, also as if there were enough: what lies in a full room is no row of it
   const roomy = grains.filter((grain) => grain !== fine && grain.units === fine.units)
-  const starts = rows.flatMap((row) => [fine, ...roomy].map((grain) => ({ row, grain })))
+  const all = rows.flatMap((row) => [fine, ...roomy].map((grain) => ({ row, grain })))
   const since = search.spent()
+  // where there is little time one has all of it
+  const starts = all.slice(0, Math.max(1, Math.floor(search.timeFor((until - since) * first) / least)))
   const each = ((until - since) * first) / Math.max(1, starts.length)
   const found = starts.map(({ row, grain }, k): Found => {
     const staying = new Staying(search, grain, from)

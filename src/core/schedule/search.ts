@@ -11,6 +11,9 @@ import { ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
 import { RowLayout } from './rowLayout'
 import { type Unit, unitsOf } from './units'
 
+/** So many rounds are told for a millisecond. */
+const roundsInMs = 6
+
 /** A window so much wider than its least holds no chain together, where chains are fine. */
 const wideWindow = 600
 
@@ -87,6 +90,10 @@ export class Search {
     this.rounds += 1
     if (this.cost <= this.bound && !this.options.from) return 1
     return 'rounds' in this.options ? this.rounds / this.options.rounds : this.options.elapsedMs() / this.options.budgetMs
+  }
+  /** How many milliseconds a share of the time is, or what stands for them in rounds. */
+  timeFor(share: number): number {
+    return share * ('rounds' in this.options ? this.options.rounds / roundsInMs : this.options.budgetMs)
   }
   pick<T>(from: readonly T[]): T {
     return from[Math.floor(this.random() * from.length)] as T
