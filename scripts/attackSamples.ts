@@ -285,7 +285,7 @@ export function samplesOf(ids: Named, at: string): Record<string, () => unknown>
     takeBackForecast: () => ({ id: uuidv7(), forecastId: uuidv7() }),
     keepPerson: () => ({ id: uuidv7(), name: 'Pell' }),
     keepPersonHours: () => ({ personId: uuidv7(), own: false, from: '09:00', to: '17:00', days: ['1'] }),
-    keepDryingPlaces: () => ({ places: '6' }),
+    keepDryingPlaces: () => ({ places: '6', rooms: {} }),
     keepConsumables: () => ({ ...Object.fromEntries(consumableCodes.map((code) => [code, '0.50'])) }),
     keepPricing: () => ({
       markup: '25',

@@ -11,12 +11,12 @@ import { many, query } from './rows'
 
 const rooms = query(
   'a room',
-  z.object({ id: z.string(), name: z.string(), sensor: z.string().nullable() }),
-  'select id, name, sensor from room order by position, name, id',
+  z.object({ id: z.string(), name: z.string(), sensor: z.string().nullable(), places: z.number().nullable() }),
+  'select id, name, sensor, drying_places as places from room order by position, name, id',
 )
 export const listRooms = (client: Client): Promise<Room[]> => many(client, rooms)
 
-export async function saveRoom(client: Client, studioId: StudioId, room: Room, position: number): Promise<void> {
+export async function saveRoom(client: Client, studioId: StudioId, room: Omit<Room, 'places'>, position: number): Promise<void> {
   await client.query(
     `insert into room (id, studio_id, name, sensor, position) values ($1, $2, $3, $4, $5)
      on conflict (id) do update set name = excluded.name, sensor = excluded.sensor`,

@@ -1,6 +1,8 @@
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { makeDatabase, type TestDatabase } from '@/db/testing/database'
+import { listRooms, saveRoom } from './climate'
+import type { Client } from './pool'
 import { savePerson } from './studio'
 import {
   addOtherDays,
@@ -73,19 +75,32 @@ describe('the week in the records', () => {
     await expect(add(null, { from: 600, to: 2041 })).rejects.toThrow(/other_day_hours/)
   })
   test('people’s own hours and the drying places are kept, and taken back', async () => {
-    const personId = uuidv7()
+    const [personId, loft] = [uuidv7(), uuidv7()]
+    const all = async (client: Client) => [
+      (await listPersonHours(client)).find(({ id }) => id === personId)?.hours,
+      await findDryingPlaces(client),
+      (await listRooms(client)).find(({ id }) => id === loft)?.places,
+    ]
     const kept = await db.as(db.here, async (client) => {
       await savePerson(client, db.here, { id: personId, name: 'Joss' })
       await savePersonHours(client, personId, { from: 480, to: 720, days: [1, 3] })
-      await saveDryingPlaces(client, 6)
-      return [(await listPersonHours(client)).find(({ id }) => id === personId)?.hours, await findDryingPlaces(client)]
+      await saveRoom(client, db.here, { id: loft, name: 'Loft', sensor: null }, 0)
+      await saveDryingPlaces(client, { places: 6, rooms: { [loft]: 2 } })
+      // who names the room anew changes nothing of its places
+      await saveRoom(client, db.here, { id: loft, name: 'The loft', sensor: null }, 0)
+      return all(client)
     })
-    expect(kept).toEqual([{ from: 480, to: 720, days: [1, 3] }, 6])
+    expect(kept).toEqual([{ from: 480, to: 720, days: [1, 3] }, 6, 2])
+    await expect(db.as(db.here, (client) => saveDryingPlaces(client, { places: 6, rooms: { [loft]: 0 } }))).rejects.toThrow(
+      /drying_places/,
+    )
+    await db.as(db.elsewhere, (client) => saveDryingPlaces(client, { places: 6, rooms: { [loft]: 5 } }))
+    expect((await db.as(db.here, all))[2]).toBe(2)
     const back = await db.as(db.here, async (client) => {
       await savePersonHours(client, personId, null)
-      await saveDryingPlaces(client, null)
-      return [(await listPersonHours(client)).find(({ id }) => id === personId)?.hours, await findDryingPlaces(client)]
+      await saveDryingPlaces(client, { places: null, rooms: { [loft]: null } })
+      return all(client)
     })
-    expect(back).toEqual([null, null])
+    expect(back).toEqual([null, null, null])
   })
 })

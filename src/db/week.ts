@@ -1,7 +1,7 @@
 /** People's hours, days that are other than usual, and the week as it was planned. */
 import * as z from 'zod'
 import { keptLine, weekPin } from '@/core/input/week'
-import type { Day, PersonId, StudioId } from '@/core/measure/named'
+import type { Day, PersonId, RoomId, StudioId } from '@/core/measure/named'
 import type { WorkingHours } from '@/core/measure/workingHours'
 import type { OtherDay } from '@/core/week/hands'
 import type { WeekInForce } from '@/core/week/weekData'
@@ -71,8 +71,17 @@ const drying = query(
   'select drying_places as places from studio where id = current_studio()',
 )
 export const findDryingPlaces = async (client: Client): Promise<number | null> => (await maybe(client, drying))?.places ?? null
-export async function saveDryingPlaces(client: Client, places: number | null): Promise<void> {
+/** `rooms`: by room; of those that aren't named nothing changes. */
+export async function saveDryingPlaces(
+  client: Client,
+  { places, rooms }: { places: number | null; rooms: Readonly<Record<RoomId, number | null>> },
+): Promise<void> {
   await client.query('update studio set drying_places = $1 where id = current_studio()', [places])
+  await client.query(
+    `update room set drying_places = said.places from jsonb_to_recordset($1) as said (id uuid, places int)
+     where room.id = said.id and room.drying_places is distinct from said.places`,
+    [JSON.stringify(Object.entries(rooms).map(([id, each]) => ({ id, places: each })))],
+  )
 }
 
 const inForce = query(

@@ -68,5 +68,5 @@ export async function keepPersonHours(typed: PersonHoursText): Promise<Answer> {
 }
 
 export async function keepDryingPlaces(typed: DryingPlacesText): Promise<Answer> {
-  return write(dryingPlacesInput, typed, (client, _studio, { places }) => saveDryingPlaces(client, places))
+  return write(dryingPlacesInput, typed, (client, _studio, all) => saveDryingPlaces(client, all))
 }

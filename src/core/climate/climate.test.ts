@@ -54,8 +54,8 @@ describe('a reading', () => {
 
 describe('a piece', () => {
   const rooms = [
-    { id: 'loft', name: 'Loft', sensor: 'loft' },
-    { id: 'store', name: 'Store', sensor: null },
+    { id: 'loft', name: 'Loft', sensor: 'loft', places: null },
+    { id: 'store', name: 'Store', sensor: null, places: null },
   ]
   const at20 = { ...read('09:00', 20, 50), roomId: 'loft' }
   const at9 = { ...read('09:00', 9, 60), roomId: 'store' }

@@ -8,6 +8,8 @@ export interface Room {
   name: string
   /** the sensor's own name for it; null where readings are typed */
   sensor: string | null
+  /** how many loose parts may lie to dry in it at one time; null where there is room enough */
+  places: number | null
 }
 export interface RoomReading extends Reading {
   roomId: RoomId | null

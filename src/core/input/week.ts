@@ -114,14 +114,14 @@ export type PersonHoursText = z.input<typeof personHoursInput>
 export const personInput = z.object({ id, name: words('who it is', 80) })
 export type PersonText = z.input<typeof personInput>
 
-export const dryingPlacesInput = z.object({
-  places: z
-    .string()
-    .trim()
-    .refine(
-      (text) => text === '' || (/^\d{1,3}$/.test(text) && Number(text) >= 1 && Number(text) <= 500),
-      'A whole number from 1 to 500, or nothing where there is room enough.',
-    )
-    .transform((text) => (text === '' ? null : Number(text))),
-})
+const places = z
+  .string()
+  .trim()
+  .refine(
+    (text) => text === '' || (/^\d{1,3}$/.test(text) && Number(text) >= 1 && Number(text) <= 500),
+    'A whole number from 1 to 500, or nothing where there is room enough.',
+  )
+  .transform((text) => (text === '' ? null : Number(text)))
+/** Of the whole house, and of its rooms. */
+export const dryingPlacesInput = z.object({ places, rooms: z.record(id, places) })
 export type DryingPlacesText = z.input<typeof dryingPlacesInput>

@@ -1,6 +1,6 @@
 /** Whether a schedule may be worked, and what it costs: read step by step, apart from how schedules are made. Pure. */
 import { Calendar, never } from './calendar'
-import { ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
+import { type Lag, ruin, type WorkshopProblem, type WorkshopSchedule } from './problem'
 
 export interface Checked {
   /** what may not be, in words for whoever reads a log; none where it may be worked */
@@ -56,8 +56,12 @@ export function checkWeek(problem: WorkshopProblem, { start, painter }: Workshop
   })
   const sprayed = steps.flatMap((step, k) => (step.spray ? [[startOf(k), endOf(k)] as const] : []))
   if (peakOf(sprayed) > pools.spray) faults.push('too many are sprayed at once')
-  const drying = lags.flatMap(({ from, to, rack }) => (rack ? [[endOf(from), startOf(to)] as const] : []))
-  if (peakOf(drying) > pools.rack) faults.push('too few drying places')
+  const drying = (isHere: (lag: Lag) => boolean) =>
+    lags.flatMap((lag) => (lag.rack && isHere(lag) ? [[endOf(lag.from), startOf(lag.to)] as const] : []))
+  if (peakOf(drying(() => true)) > pools.rack) faults.push('too few drying places')
+  pools.rooms?.forEach((places, room) => {
+    if (peakOf(drying((lag) => lag.room === room)) > places) faults.push(`too few drying places in room ${room}`)
+  })
   const pieceCost = pieces.reduce((sum, { due, weight, final }) => {
     const done = endOf(final)
     return sum + cost.tardy * weight * Math.max(0, done - due) + cost.flow * done

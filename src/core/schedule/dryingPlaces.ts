@@ -3,13 +3,24 @@ import { never } from './calendar'
 import type { WorkshopProblem } from './problem'
 import type { WaitTable } from './waitTable'
 
+/** Places that are counted together, and the waits that hold them. */
+interface Few {
+  places: number
+  racks: Int32Array
+}
 export class DryingPlaces {
   private readonly taken: Int16Array
+  /** where places may be too few: the house, and rooms */
+  private readonly few: readonly Few[]
 
   constructor(
-    private readonly problem: Pick<WorkshopProblem, 'grid' | 'pools' | 'horizon'>,
+    private readonly problem: Pick<WorkshopProblem, 'grid' | 'pools' | 'horizon' | 'lags'>,
     private readonly waits: WaitTable,
   ) {
+    const { pools, lags } = problem
+    const { racks } = waits
+    const rooms = (pools.rooms ?? []).map((places, room) => ({ places, racks: racks.filter((lag) => lags[lag]?.room === room) }))
+    this.few = [{ places: pools.rack, racks }, ...rooms].filter((each) => each.racks.length > each.places)
     this.taken = new Int16Array(Math.ceil(problem.horizon / problem.grid) + 2)
   }
 
@@ -18,11 +29,17 @@ export class DryingPlaces {
    * nothing can wait. Null where all have a place.
    */
   over(start: Int32Array, end: Int32Array): { step: number; by: number } | null {
-    const { racks, from, to } = this.waits
-    if (racks.length <= this.problem.pools.rack) return null
+    for (const few of this.few) {
+      const over = this.overIn(few, start, end)
+      if (over) return over
+    }
+    return null
+  }
+  private overIn({ places, racks }: Few, start: Int32Array, end: Int32Array): { step: number; by: number } | null {
+    const { from, to } = this.waits
     const since = (lag: number) => (from[lag] === never ? 0 : (end[from[lag] ?? 0] ?? 0))
     const until = (lag: number) => start[to[lag] ?? 0] ?? 0
-    const full = this.firstFull(since, until)
+    const full = this.firstFull({ places, racks }, since, until)
     if (full === never) return null
     let [step, begun, free] = [never, -1, Infinity]
     for (const lag of racks) {
@@ -35,11 +52,11 @@ export class DryingPlaces {
   }
 
   /** The first minute at which more dries than has a place. */
-  private firstFull(since: (lag: number) => number, until: (lag: number) => number): number {
-    const { grid, pools } = this.problem
+  private firstFull({ places, racks }: Few, since: (lag: number) => number, until: (lag: number) => number): number {
+    const { grid } = this.problem
     const { taken } = this
     taken.fill(0)
-    for (const lag of this.waits.racks) {
+    for (const lag of racks) {
       const [first, after] = [Math.ceil(since(lag) / grid), Math.ceil(until(lag) / grid)]
       if (first >= after) continue
       taken[first] = (taken[first] ?? 0) + 1
@@ -48,7 +65,7 @@ export class DryingPlaces {
     let held = 0
     for (let slot = 0; slot < taken.length; slot += 1) {
       held += taken[slot] ?? 0
-      if (held > pools.rack) return slot * grid
+      if (held > places) return slot * grid
     }
     return never
   }

@@ -35,6 +35,8 @@ export interface Lag {
   penalty: number
   /** holds a drying place from the end of the one to the start of the other */
   rack: boolean
+  /** it is one of this room's, too, by its index; where it isn't said, of none that has few. All of a part's are in one room */
+  room?: number
   /** it is a minute that a step is held to; where it isn't said, a wait from the first moment without any play is one */
   held?: boolean
   /** how far what dries in it comes out otherwise, in logarithms; where it isn't said, not at all */
@@ -51,7 +53,13 @@ export interface WorkshopProblem {
   grid: number
   horizon: number
   painters: readonly Worker[]
-  pools: { spray: number; rack: number }
+  pools: {
+    spray: number
+    /** drying places, of the whole house */
+    rack: number
+    /** and of single rooms */
+    rooms?: readonly number[]
+  }
   /** minutes between two products in one painter's hands */
   setup: number
   pieces: readonly WorkPiece[]

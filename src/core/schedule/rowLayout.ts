@@ -58,9 +58,7 @@ export class RowLayout extends RowBoard {
     this.missedIn = new Float64Array(chains)
     this.stirIn = new Float64Array(chains)
     this.moved = moved
-    const stays = problem.lags.filter(({ rack }) => rack)
-    this.stays = new Stays(stays.length, problem.pools.rack)
-    for (const { from } of stays) if (from === null) this.stays.begin(0)
+    this.stays = new Stays(problem)
     this.ends = new OpenEnds(problem, units, earliest, endBound)
   }
 
@@ -135,7 +133,7 @@ export class RowLayout extends RowBoard {
       if (!this.layChain(from, until, ready)) return hopeless
     } else {
       const lasting = table.lasting[chain] ?? 0
-      if (lasting > 0 && this.stays.kept + lasting > this.problem.pools.rack) return waits
+      if (lasting > 0 && !this.stays.mayKeep(table.opens[chain] ?? 0, lasting)) return waits
       for (let tries = 0; ; tries += 1) {
         // a place may come free sooner, when what holds it has been laid on
         if (tries > mostWaits || !this.layChain(from, until, ready)) return tries > 0 ? waits : hopeless
@@ -159,10 +157,14 @@ export class RowLayout extends RowBoard {
     this.chainsLaid[unit] = nth
     this.missed -= this.missedIn[chain] ?? 0
     if (this.moved) this.stir -= this.stirIn[chain] ?? 0
-    for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1)
-      this.stays.takeBegin(this.end[table.leave[k] ?? 0] ?? 0)
-    for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1)
-      this.stays.takeEnd(this.start[table.come[k] ?? 0] ?? 0)
+    for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1) {
+      const step = table.leave[k] ?? 0
+      this.stays.takeBegin(step, this.end[step] ?? 0)
+    }
+    for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1) {
+      const step = table.come[k] ?? 0
+      this.stays.takeEnd(step, this.start[step] ?? 0)
+    }
     const before = table.step[from - 1] ?? 0
     this.ends.laidTo(unit, nth === 0 ? undefined : before, nth === 0 ? 0 : (this.end[before] ?? 0))
     this.takeSteps(from, table.stepAt[chain + 1] ?? 0)
@@ -176,10 +178,14 @@ export class RowLayout extends RowBoard {
     this.missedIn[chain] = missed
     this.missed += missed
     if (this.moved) this.countMoved(chain, this.moved)
-    for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1)
-      this.stays.begin(this.end[table.leave[k] ?? 0] ?? 0)
-    for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1)
-      this.stays.end(this.start[table.come[k] ?? 0] ?? 0)
+    for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1) {
+      const step = table.leave[k] ?? 0
+      this.stays.begin(step, this.end[step] ?? 0)
+    }
+    for (let k = table.comeAt[chain] ?? 0; k < (table.comeAt[chain + 1] ?? 0); k += 1) {
+      const step = table.come[k] ?? 0
+      this.stays.end(step, this.start[step] ?? 0)
+    }
   }
   private countMoved(chain: number, moved: Moved): void {
     const { stepAt, step } = this.table
@@ -220,14 +226,14 @@ export class RowLayout extends RowBoard {
   }
   /** How much later a chain that lies would have to be for drying places to be free, as it may seem; {@link open} where none comes free. */
   private waitForPlace(chain: number): number {
-    const { table } = this
-    const { rack } = this.problem.pools
+    const { table, stays } = this
     const [extra, lasting] = [table.extra[chain] ?? 0, table.lasting[chain] ?? 0]
-    const opened = this.end[table.opens[chain] ?? 0] ?? 0
+    const opens = table.opens[chain] ?? 0
+    const opened = this.end[opens] ?? 0
     const shuts = table.shuts[chain] ?? never
-    if (shuts === never) return this.stays.waitFrom(opened, open, rack - extra)
+    if (shuts === never) return stays.waitFrom(opens, opened, open, extra)
     const shut = this.start[shuts] ?? 0
-    const inside = this.stays.waitFrom(opened, shut, rack - extra)
-    return lasting === 0 ? inside : Math.max(inside, this.stays.waitFrom(shut, open, rack - lasting))
+    const inside = stays.waitFrom(opens, opened, shut, extra)
+    return lasting === 0 ? inside : Math.max(inside, stays.waitFrom(opens, shut, open, lasting))
   }
 }

@@ -81,7 +81,10 @@ export class Search {
     this.fine = grainOf(unitsOf(problem, wideWindow))
     const { coarse, fine } = this
     // where places are plenty there is no other row to be found so
-    const isTight = problem.lags.filter(({ rack }) => rack).length > problem.pools.rack
+    const stays = problem.lags.filter(({ rack }) => rack)
+    const isTight =
+      stays.length > problem.pools.rack ||
+      problem.pools.rooms?.some((places, room) => stays.filter((lag) => lag.room === room).length > places) === true
     this.grains = isTight ? [coarse, grainOf(fine.units, true), fine, grainOf(coarse.units, true)] : [coarse, fine]
   }
 

@@ -100,7 +100,6 @@ export function answerWeek(
         : null
     const pieces = view.ends.map(({ pieceIndex, end, late }): PieceOutlook => {
       const { piece } = journeys[pieceIndex]?.file ?? {}
-      const { due = Infinity } = problem.pieces[pieceIndex] ?? {}
       const ends = odds?.ends[pieceIndex] ?? []
       return {
         pieceId: piece?.id ?? '',
@@ -109,7 +108,7 @@ export function answerWeek(
         promisedOn: piece?.promisedOn ?? null,
         endMs: msOf(end),
         lateMinutes: late,
-        holds: odds && piece?.promisedOn ? shareBy(ends, due) : null,
+        holds: odds && piece?.promisedOn ? shareBy(ends, workshop.promised[pieceIndex] ?? Infinity) : null,
         safeMs: odds ? msOf(endIn(ends, 0.8)) : null,
         deciding: (odds?.deciding[pieceIndex] ?? []).flatMap((k) => workshop.places[k] ?? []),
       }

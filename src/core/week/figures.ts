@@ -16,6 +16,10 @@ export const nearMinutes = 240
 /** A day late costs so many times a day about, by who waits. */
 const weights = { client: 4, promised: 2, none: 1 }
 export const tardy = 10
+/** Minutes by which a promise is planned to be kept sooner, so that what takes longer than was thought does not break it; never more than half a day's work. */
+const mostSpare = 120
+export const spareOf = (hands: readonly Pick<Hand, 'hours'>[]): number =>
+  Math.min(mostSpare, ...hands.map(({ hours }) => Math.floor((hours.to - hours.from) / 2 / grid) * grid))
 /** How far drying scatters about its middle, in logarithms, where fingers have taught nothing. */
 export const usualDrying = 0.2
 export const lookOver = 10

@@ -7,6 +7,7 @@ import type { Journey } from '@/core/piece/journey'
 import type { PlanStep } from '@/core/piece/piece'
 import type { WorkshopProblem } from '@/core/schedule/problem'
 import type { Hand, OtherDay } from './hands'
+import type { Places } from './roomPlaces'
 
 /** A step of the week: what it is, and where. */
 export interface Place {
@@ -40,7 +41,7 @@ export interface Pin {
   at: number | null
   personId: PersonId | null
 }
-export interface WeekAround {
+export interface WeekAround extends Places {
   nowMs: number
   zone: string
   hands: readonly Hand[]
@@ -51,16 +52,15 @@ export interface WeekAround {
   pace: Pace
   /** when steps end as they were planned last, ms by {@link lineKey}: what dries after them is reckoned from then */
   ends: ReadonlyMap<string, number>
-  /** how many loose parts may lie to dry at one time; null where there is room enough */
-  places: number | null
   pins: readonly Pin[]
 }
 export interface Workshop {
   problem: WorkshopProblem
   /** by step of the problem */
   places: readonly Place[]
-  /** by piece of the problem */
+  /** by piece of the problem; and the minute by which it is promised, which is later than it is due in the problem; infinite where it isn't */
   journeys: readonly Journey[]
+  promised: readonly number[]
   hands: readonly Hand[]
   /** minute 0 of the problem */
   startMs: number

@@ -109,7 +109,7 @@ export function viewOf(
   schedule: WorkshopSchedule,
   { cost, bound = lowerBound(workshop.problem) }: { cost: number; bound?: number },
 ): PlannedWeekView {
-  const { problem, places } = workshop
+  const { problem, places, promised } = workshop
   const { end, missed } = checkWeek(problem, schedule)
   const startOf = (k: number) => schedule.start[k] ?? 0
   const endOf = (k: number) => end[k] ?? 0
@@ -161,10 +161,10 @@ export function viewOf(
       missed: late.has(index),
     }
   })
-  const ends = problem.pieces.map(({ final, due }, pieceIndex) => ({
+  const ends = problem.pieces.map(({ final }, pieceIndex) => ({
     pieceIndex,
     end: endOf(final),
-    late: due < problem.horizon ? Math.max(0, endOf(final) - due) : 0,
+    late: Math.max(0, endOf(final) - (promised[pieceIndex] ?? Infinity)),
   }))
   return {
     lines: lines.sort((a, b) => a.start - b.start || a.index - b.index),

@@ -19,6 +19,16 @@ describe('a week from the studio', () => {
     const others: OtherDay[] = [{ day: '2026-05-04', personId: 'a', hours: null }]
     expect(said(outlookOf(dataOf([twoCoats('table')], { others })))[0]).toEqual(['table 1', '05T09:00', 'morning', 'Wenna'])
   })
+  test('a promise is worked towards two hours sooner, or half a short day; late is only what ends after it', () => {
+    const data = (hours = ada.hours) => dataOf([twoCoats('table', { promisedOn: '2026-05-04' })], { hands: [{ ...ada, hours }] })
+    const dueOf = (week: WeekData) => readWeek(week, readBench(week.bench, [], ms('08:00')), ms('08:00')).problem.pieces[0]?.due
+    // from eight on
+    expect(dueOf(data())).toBe(7 * 60)
+    expect(dueOf(data({ ...ada.hours, to: 11 * 60 }))).toBe(2 * 60)
+    const pins = [{ stepId: 'table 1', side: null, at: ms('14:00'), personId: null }]
+    const [piece] = outlookOf(data(), { supposed: { pins } }).pieces
+    expect([new Date(piece?.endMs ?? 0).toISOString().slice(11, 16), piece?.lateMinutes]).toEqual(['16:20', 0])
+  })
   test('held at one o’clock, the rest follows', () => {
     const pins = [{ stepId: 'table 1', side: null, at: ms('13:00'), personId: null }]
     expect(said(outlookOf(dataOf([twoCoats('table')]), { supposed: { pins } }))).toEqual([

@@ -113,7 +113,7 @@ export function readWeek(
     learned: bench.learned,
     pace,
     ends: endsOf(last),
-    places,
+    ...{ places, rooms: bench.rooms },
     pins: supposed.pins ?? week?.pins ?? [],
   })
 }

@@ -21,6 +21,7 @@ import {
   nearMinutes,
   onGrid,
   setUp,
+  spareOf,
   tardy,
   usualDrying,
   weightOf,
@@ -28,6 +29,7 @@ import {
 } from './figures'
 import { handOf, instantAt, stretchesOf, without } from './hands'
 import { lineKey, type Pin, type Place, type WeekAround, type Workshop } from './place'
+import { dryingIn, nowhere, poolsOf } from './roomPlaces'
 import { figuresOf, type WaitInAir, waitThrough } from './waits'
 
 /** Throws where nobody ever works. */
@@ -90,7 +92,7 @@ class Build {
     return this.around.pins.find((pin) => pin.stepId === step?.id && pin.side === (side ?? null))
   }
   /** `after`: what dries in it */
-  private lag(from: number | null, to: number, { opens, closes }: Wait, rack = false, after: PlanStep | null = null): void {
+  private lag(from: number | null, to: number, { opens, closes }: Wait, drying = nowhere, after: PlanStep | null = null): void {
     const min = Math.ceil(Math.max(0, opens) / grid) * grid
     const max = closes === Infinity ? null : Math.max(min, Math.floor(closes / grid) * grid)
     const near = closes - opens <= nearMinutes
@@ -104,7 +106,7 @@ class Build {
       // what is open already can't wait for anybody to lay it later
       hard: near && from !== null,
       penalty: max === null ? 0 : near ? missed.near : missed.soft,
-      rack,
+      ...drying,
       held: false,
       scatter: seen ? scatterOf(seen) : usualDrying,
     })
@@ -158,7 +160,7 @@ class Build {
   /** Puts a lane in, of the work around the paint one side of it. */
   private lane({ journey, lane, index, wait, side }: LaneAsked): LaneNodes {
     const { part, steps, running, turn, window, handle } = lane
-    const pieceId = journey.file.piece.id
+    const { id: pieceId, roomId } = journey.file.piece
     const isHere = (step: PlanStep) => side === undefined || (step.side === 'after') === (side === 'after')
     const runs = running && isHere(running.step) ? running : null
     const ahead = steps.filter(({ step, state }) => isAhead(state) && step.id !== runs?.step.id && isHere(step))
@@ -185,6 +187,7 @@ class Build {
       const over = window.times.closes !== null && Date.parse(window.times.closes) < this.around.nowMs
       ready = { opens: nowIn(window.times.opens), closes: over ? Infinity : nowIn(window.times.closes) }
     }
+    const drying = dryingIn(this.around, roomId)
     let last: number | null = null
     let first: number | null = null
     let before = runs?.step ?? null
@@ -196,7 +199,7 @@ class Build {
       }
       const node = this.add(placeOf(half, after), workOf(half.step, pace), index)
       if (last !== null || ready.opens > 0 || ready.closes < Infinity)
-        this.lag(last, node, ready, this.around.places !== null && last !== null && ready.opens > 0, before)
+        this.lag(last, node, ready, last !== null && ready.opens > 0 ? drying : nowhere, before)
       first ??= node
       last = node
       ready = after
@@ -211,7 +214,7 @@ class Build {
   }
 
   done(journeys: readonly Journey[]): Workshop {
-    const { hands, others, zone, places } = this.around
+    const { hands, others, zone } = this.around
     const work = this.steps.reduce((sum, { dur }) => sum + dur, 0)
     const due = Math.max(0, ...this.pieces.map((piece) => (piece.due === Infinity ? 0 : piece.due)))
     const days = daysLooked(hands, work, Math.max(this.longest, due))
@@ -227,16 +230,16 @@ class Build {
         grid,
         horizon,
         painters,
-        pools: { spray: 1, rack: places ?? this.steps.length },
+        pools: poolsOf(this.around, this.steps.length),
         setup: setUp,
-        pieces: this.pieces.map((piece) => ({ ...piece, due: Math.min(piece.due, horizon) })),
+        pieces: this.pieces.map((piece) => ({ ...piece, due: Math.min(piece.due - spareOf(hands), horizon) })),
         // what fits into nobody's day goes over a break
         steps: this.steps.map((step) => ({ ...step, split: step.split || step.dur > longest })),
         lags: this.lags,
         cost: { tardy, flow: 1 },
       },
-      places: this.places,
-      journeys,
+      ...{ places: this.places, journeys },
+      promised: this.pieces.map(({ due }) => due),
       hands,
       startMs: this.startMs,
       stuck: this.stuck,

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import type { Room } from '@/core/climate/rooms'
 import type { Person } from '@/core/house/studio'
 import {
   dryingPlacesInput,
@@ -91,17 +92,22 @@ export function PersonForm() {
   )
 }
 
-export function DryingPlacesForm({ places }: { places: number | null }) {
+/** Of the whole house; and of each room, where there are several. */
+export function DryingPlacesForm({ places, rooms }: { places: number | null; rooms: readonly Room[] }) {
   const { keepDryingPlaces } = useActions()
   const { kept, changed, stored } = useKept()
-  const [defaults] = useState((): DryingPlacesText => ({ places: places === null ? '' : String(places) }))
+  const [defaults] = useState((): DryingPlacesText => {
+    const text = (many: number | null) => (many === null ? '' : String(many))
+    return { places: text(places), rooms: Object.fromEntries(rooms.map((room) => [room.id, text(room.places)])) }
+  })
   const { form, submit, pending, issue, troubleOf } = useEntryForm(dryingPlacesInput, defaults, keepDryingPlaces, stored)
   return (
     <form
       onSubmit={(event) => void submit(event)}
       onChange={changed}
       noValidate
-      className="mt-6 grid items-end gap-4 sm:grid-cols-[1fr_auto]"
+      aria-label="Places to dry"
+      className="mt-6 space-y-4"
     >
       <TextField
         label="Parts that may lie to dry at one time"
@@ -110,6 +116,20 @@ export function DryingPlacesForm({ places }: { places: number | null }) {
         {...form.register('places')}
         trouble={troubleOf('places')}
       />
+      {rooms.length > 1 && (
+        <div className="grid gap-4 sm:grid-cols-3">
+          {rooms.map(({ id, name }) => (
+            <TextField
+              key={id}
+              label={`Of them in ${name}`}
+              inputMode="numeric"
+              placeholder="all"
+              {...form.register(`rooms.${id}`)}
+              trouble={troubleOf(`rooms.${id}`)}
+            />
+          ))}
+        </div>
+      )}
       <FormFoot {...{ issue, pending }} words="Keep the places" kept={kept && 'Kept.'} />
     </form>
   )

@@ -58,7 +58,7 @@ export default async function House() {
             <HoursForm key={person.id} person={person} own={hours.get(person.id) ?? null} usual={studio.hours} />
           ))}
           <PersonForm />
-          <DryingPlacesForm places={places} />
+          <DryingPlacesForm places={places} rooms={rooms} />
         </section>
       )}
       {may('studio') && (
