@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import { planStep } from '@/core/testing/piece'
+import { dataOf, outlookOf, twoCoats } from '@/core/testing/studioWeek'
 import type { Pin } from '@/core/week/place'
-import { lostWords, noWeekWords } from './week'
+import { stepTitle } from './craft'
+import { lostWords, noWeekWords, weekReasonWords } from './week'
 
 describe('what can’t be held', () => {
   const nowMs = Date.parse('2026-05-04T08:00:00Z')
@@ -27,4 +29,14 @@ test('no week: who is wanting, or which step of what has no place', () => {
   expect(noWeekWords({ why: 'no-place', place, minutes: 95, pieceName: 'Tea table', partName: 'Top' })).toMatch(
     /^Clean off grease and polish, top, Tea table: its 95 min find no place in anybody’s hours\./,
   )
+})
+
+test('why a step stands where it does: what it waits for, by name', () => {
+  // one place to dry: the second piece is put down as the first is taken up
+  const { lines } = outlookOf(dataOf([twoCoats('table'), twoCoats('bench')], { places: 1 }))
+  const saidOf = (stepId: string) => lines.filter(({ step }) => step?.id === stepId).map((line) => weekReasonWords(line, lines))
+  const [coat = ''] = lines.flatMap(({ step }) => (step?.id === 'table 2' ? [stepTitle(step).toLowerCase()] : []))
+  expect(saidOf('table 1')).toEqual(['The day begins with it.'])
+  expect(saidOf('table 2')).toEqual([`Ready so long after: ${coat}.`])
+  expect(saidOf('bench 1')).toEqual([`A place to dry comes free then, by: ${coat}.`])
 })

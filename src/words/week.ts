@@ -26,6 +26,7 @@ const plain: Record<WeekReason, string> = {
   dries: 'What is below it is ready only then.',
   window: 'So that what must follow it falls into working hours.',
   hands: 'The hands come from',
+  place: 'A place to dry is free only then.',
   morning: 'The day begins with it.',
   other: 'It waits for another part.',
   first: 'Nothing holds it back.',
@@ -36,6 +37,7 @@ export function weekReasonWords(line: OutlookLine, all: readonly OutlookLine[]):
   const before = line.after === null ? undefined : all.find(({ index }) => index === line.after)
   const title = before && placeTitle(before).toLowerCase()
   if (line.reason === 'hands') return title ? `The hands come from ${title}.` : 'The hands are free then.'
+  if (line.reason === 'place' && title) return `A place to dry comes free then, by: ${title}.`
   if (line.reason === 'dries' && title) return `Ready so long after: ${title}.`
   if (line.reason === 'other' && title) return `It waits for: ${title}.`
   return plain[line.reason]

@@ -8,6 +8,7 @@ import { never } from '@/core/schedule/calendar'
 import { checkWeek } from '@/core/schedule/check'
 import { type PlanOptions, planWithoutRuin } from '@/core/schedule/planWorkshop'
 import { isHeld, type Lag, NoSchedule, type WorkshopProblem, type WorkshopSchedule } from '@/core/schedule/problem'
+import { freedFor } from './freedFor'
 import { givingUp } from './giveUp'
 import { type LineFigures, lineKey, type Place, type Workshop } from './place'
 
@@ -20,6 +21,8 @@ export type WeekReason =
   | 'window'
   /** the hands are free only then */
   | 'hands'
+  /** a place to dry is free only then */
+  | 'place'
   /** work begins then */
   | 'morning'
   /** another part of its piece comes first */
@@ -136,19 +139,23 @@ export function viewOf(
     const wait = waits[0]
     const pinned = own.some(isHeld)
     const hands = before ?? shared ?? null
+    const isFree = !pinned && !wait && !other && start > 0
+    const freed = isFree ? freedFor(problem, { start: schedule.start, end }, index) : null
     const reason: WeekReason = pinned
       ? 'pinned'
       : wait
         ? 'dries'
         : other
           ? 'other'
-          : hands !== null
-            ? 'hands'
-            : opens
-              ? 'morning'
-              : start === 0
-                ? 'first'
-                : 'window'
+          : freed !== null
+            ? 'place'
+            : hands !== null
+              ? 'hands'
+              : opens
+                ? 'morning'
+                : start === 0
+                  ? 'first'
+                  : 'window'
     return {
       ...place,
       index,
@@ -156,7 +163,7 @@ export function viewOf(
       end: endOf(index),
       hand,
       reason,
-      after: wait ? wait.from : (other?.from ?? hands),
+      after: wait ? wait.from : (other?.from ?? freed ?? hands),
       by: closing.length > 0 ? Math.min(...closing) : null,
       missed: late.has(index),
     }

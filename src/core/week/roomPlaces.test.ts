@@ -6,16 +6,23 @@ import { dryingIn, poolsOf } from './roomPlaces'
 const room = (id: string, places: number | null): Room => ({ id, name: id, sensor: null, places })
 
 describe('two pieces of two coats, each ten minutes beside the brush; two hours dry between', () => {
-  const week = (rooms: readonly Room[], roomIds: readonly [string, string]) => {
+  const outlook = (rooms: readonly Room[], roomIds: readonly [string, string]) => {
     const data = dataOf([twoCoats('table', { roomId: roomIds[0] }), twoCoats('bench', { roomId: roomIds[1] })])
-    const lines = said(outlookOf({ ...data, bench: { ...data.bench, rooms: [...rooms] } }))
-    return lines.map(([step, time]) => `${step} ${String(time).slice(3)}`).sort()
+    return outlookOf({ ...data, bench: { ...data.bench, rooms: [...rooms] } })
   }
+  const week = (...asked: Parameters<typeof outlook>) =>
+    said(outlook(...asked))
+      .map(([step, time]) => `${step} ${String(time).slice(3)}`)
+      .sort()
   const bothAtOnce = ['bench 1 09:10', 'bench 2 11:20', 'table 1 09:00', 'table 2 11:10']
 
   test('in a loft where one may lie: the second is put down as the first is taken up', () => {
     const first = [room('loft', 1), room('barn', null)]
     expect(week(first, ['loft', 'loft'])).toEqual(['bench 1 11:00', 'bench 2 13:10', 'table 1 09:00', 'table 2 11:10'])
+    const { lines } = outlook(first, ['loft', 'loft'])
+    const waiting = lines.find(({ step }) => step?.id === 'bench 1')
+    expect(waiting?.reason).toBe('place')
+    expect(lines.find(({ index }) => index === waiting?.after)?.step?.id).toBe('table 2')
   })
   test('in two rooms, or where there is room enough: both at once', () => {
     expect(week([room('loft', 1), room('barn', 1)], ['loft', 'barn'])).toEqual(bothAtOnce)
