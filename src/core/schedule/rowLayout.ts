@@ -107,7 +107,7 @@ export class RowLayout extends RowBoard {
     for (let chain = 0; chain < this.table.opens.length; chain += 1) this.setStay(chain, week)
   }
   /** The same, of one chain. */
-  setStay(chain: number, week: { start: ArrayLike<number>; painter: ArrayLike<number> } | null): void {
+  setStay(chain: number, week: WorkshopSchedule | null): void {
     const { stepAt, step: steps } = this.table
     for (let at = stepAt[chain] ?? 0; at < (stepAt[chain + 1] ?? 0); at += 1) {
       const step = steps[at] ?? 0
