@@ -45,7 +45,7 @@ test('the week is planned, every step stands in it, and why', async ({ page }) =
   // a later day opens, and a step of it says why it stands there
   await open(await laterLine(page))
   await expect(
-    page.getByText(/Ready so long after|The hands|The day begins|window|Nothing holds|waits for/).first(),
+    page.getByText(/Ready so long after|The hands|The day begins|window|Nothing holds|waits for|place to dry/).first(),
   ).toBeVisible()
 })
 

@@ -33,10 +33,11 @@ test('no week: who is wanting, or which step of what has no place', () => {
 
 test('why a step stands where it does: what it waits for, by name', () => {
   // one place to dry: the second piece is put down as the first is taken up
-  const { lines } = outlookOf(dataOf([twoCoats('table'), twoCoats('bench')], { places: 1 }))
-  const saidOf = (stepId: string) => lines.filter(({ step }) => step?.id === stepId).map((line) => weekReasonWords(line, lines))
+  const week = outlookOf(dataOf([twoCoats('table'), twoCoats('bench')], { places: 1 }))
+  const { lines } = week
+  const saidOf = (stepId: string) => lines.filter(({ step }) => step?.id === stepId).map((line) => weekReasonWords(line, week))
   const [coat = ''] = lines.flatMap(({ step }) => (step?.id === 'table 2' ? [stepTitle(step).toLowerCase()] : []))
   expect(saidOf('table 1')).toEqual(['The day begins with it.'])
   expect(saidOf('table 2')).toEqual([`Ready so long after: ${coat}.`])
-  expect(saidOf('bench 1')).toEqual([`A place to dry comes free then, by: ${coat}.`])
+  expect(saidOf('bench 1')).toEqual([`A place to dry comes free then, by: ${coat}, table.`])
 })

@@ -32,10 +32,11 @@ const plain: Record<WeekReason, string> = {
   first: 'Nothing holds it back.',
 }
 
-/** Why a step stands there: what it waits for, by name. */
-export function weekReasonWords(line: OutlookLine, all: readonly OutlookLine[]): string {
-  const before = line.after === null ? undefined : all.find(({ index }) => index === line.after)
-  const title = before && placeTitle(before).toLowerCase()
+/** Why a step stands there: what it waits for, by name, and of which piece where that is another. */
+export function weekReasonWords(line: OutlookLine, { lines, pieces }: Pick<WeekOutlook, 'lines' | 'pieces'>): string {
+  const before = line.after === null ? undefined : lines.find(({ index }) => index === line.after)
+  const piece = before && before.pieceId !== line.pieceId ? pieces.find(({ pieceId }) => pieceId === before.pieceId) : undefined
+  const title = before && [placeTitle(before).toLowerCase(), piece?.name].filter(Boolean).join(', ')
   if (line.reason === 'hands') return title ? `The hands come from ${title}.` : 'The hands are free then.'
   if (line.reason === 'place' && title) return `A place to dry comes free then, by: ${title}.`
   if (line.reason === 'dries' && title) return `Ready so long after: ${title}.`

@@ -85,7 +85,7 @@ function Line({ line, open, toggle, week, outlook, numbers, hands, nowMs }: Line
       {open && (
         <div className="space-y-3 pb-4 sm:pl-11">
           <p className="text-lg">
-            {weekReasonWords(line, outlook.lines)}
+            {weekReasonWords(line, outlook)}
             {line.byMs !== null && ` Its window closes ${momentWords(new Date(line.byMs).toISOString(), house, nowMs)}.`}
             {held && !isHeld && ' It was held where it can’t be worked any more.'}
           </p>
