@@ -209,7 +209,7 @@ test('a check that fails is a snag with its place, and the plan grows by what me
 test('a mix is made up at its step, its coats are taken from it, and the tin on the shelf has so much less', async ({ page }) => {
   // another one is bought
   await page.goto('/shelf')
-  const kelp = page.getByRole('listitem').filter({ hasText: /^Kelp Jar/ })
+  const kelp = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Kelp Jar/ }) })
   // a double tap opens what it opens and does not close it again
   await kelp.getByRole('button', { name: /^Kelp Jar/ }).dblclick()
   await kelp.getByRole('button', { name: /^Another tin of/ }).dblclick()

@@ -46,6 +46,7 @@ export function Bay({ bay: { product, lots, ahead }, isOpen }: { bay: BayOf; isO
       {left > 0 ? (
         <span className="mt-1 block">
           <span className="figure text-2xl">{amount(left)}</span> left
+          {lots.length > 1 && <span className="sr-only"> in {lots.length} tins</span>}
         </span>
       ) : (
         <span className="mt-1 block font-semibold text-late">none left</span>
@@ -70,7 +71,9 @@ interface StandOf {
 /** Tins on the plank, and on its edge what they are. */
 export const Stand = ({ tins, name, family, isOpen = false, children }: StandOf) => (
   <>
-    <span className="flex h-27 items-end gap-1.5 pl-2">{tins}</span>
+    <span aria-hidden className="flex h-27 items-end gap-1.5 pl-2">
+      {tins}
+    </span>
     <Plank />
     <span className="block px-2 pt-2 pb-3 leading-tight">
       <span className={`block text-lg leading-tight font-semibold group-hover:underline ${isOpen ? 'underline' : ''}`}>
