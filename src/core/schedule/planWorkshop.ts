@@ -26,13 +26,10 @@ export interface PlannedWeek extends WorkshopSchedule {
 /** What share of the time a week that is gone on from is bettered by days, and until which by what stays in it; then by other rows altogether. */
 const goOn = { stays: 0.8, days: 0.15 }
 /**
- * The bound by prices has the last of the time, where that is long enough to be of use: so many milliseconds for each step and who may work it;
- * beyond so many steps it needs more of it.
+ * The bound by prices has the last of the time: a millisecond for so many steps times who may work them, squared; no less of the time than
+ * `least`, no more than `most`; none where that is far from enough. Rounds say nothing of time.
  */
-const bounds = [
-  { steps: 250, from: 0.88, msEach: 0.4 },
-  { steps: Infinity, from: 0.76, msEach: 1.2 },
-]
+const bounds = { squared: 1000, least: 0.06, most: 0.24, enough: 1 / 3, rounds: 0.12 }
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
 /**
@@ -84,7 +81,8 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions, { 
   if (!best) return refuse(problem, [0])
   const { cost, missed, faults } = checkWeek(problem, best)
   const { bound: plain } = search
-  const byPrices = sought < 1 ? boundByPrices(problem, search.earliest, { cost, spent: () => search.spent(), until: 1 }) : plain
+  const byPrices =
+    sought < 1 && cost > plain ? boundByPrices(problem, search.earliest, { cost, spent: () => search.spent(), until: 1 }) : plain
   const bound = Math.max(plain, Math.floor(byPrices + 1e-6))
   // where more dries already than there are places no week is right, and nothing bounds what any costs
   return { ...best, cost, bound: faults.length > 0 ? Math.min(cost, bound) : bound, missed }
@@ -93,9 +91,11 @@ export function planWithoutRuin(asked: WorkshopProblem, options: PlanOptions, { 
 const chainsIn = ({ units }: Grain): number => units.reduce((sum, { chains }) => sum + chains.length, 0)
 /** From which share of the time on the bound is sought; 1 where there is too little. */
 function boundFrom({ steps }: WorkshopProblem, options: PlanOptions): number {
+  if ('rounds' in options) return 1 - bounds.rounds
   const each = steps.reduce((sum, { painters }) => sum + painters.length, 0)
-  const { from, msEach } = bounds.find((bound) => steps.length <= bound.steps) ?? { from: 1, msEach: 0 }
-  return 'rounds' in options || options.budgetMs * (1 - from) >= each * msEach ? from : 1
+  const wanted = each ** 2 / bounds.squared / options.budgetMs
+  if (bounds.most < wanted * bounds.enough) return 1
+  return 1 - Math.min(bounds.most, Math.max(bounds.least, wanted))
 }
 function promisesOf({ steps, painters, pieces }: WorkshopProblem, options: PlanOptions): number {
   const seconds = 'rounds' in options ? options.rounds / promises.rounds : options.budgetMs / promises.second

@@ -4,7 +4,9 @@ import { bestOrderCost, lag, problemOf, randomProblem, workStep } from '@/core/t
 import { earliestOf, lowerBound } from './bound'
 import { planWorkshop } from './planWorkshop'
 import { boundByPrices } from './priceBound'
+import { PricedWeek } from './priced'
 import type { WorkshopProblem } from './problem'
+import { startsOf } from './starts'
 
 const at = (day: number, hour: number, minute = 0) => day * 1440 + hour * 60 + minute
 const boundOf = (problem: WorkshopProblem, cost: number, rounds = 200) => {
@@ -88,6 +90,32 @@ describe('no week costs less', () => {
         expect(boundOf(problem, good?.cost ?? 0, 120)).toBeLessThanOrEqual((good?.cost ?? 0) + 1e-6)
       }),
       { numRuns: 20 },
+    ))
+  test('whatever the prices, and however early the pieces must end that are looked at', () =>
+    fc.assert(
+      fc.property(
+        fc.nat(5000),
+        fc.integer({ min: 1, max: 4 }),
+        fc.array(fc.nat(100), { minLength: 8 }),
+        (seed, pieces, chance) => {
+          const problem = randomProblem(seed, pieces)
+          const { cost } = planWorkshop(problem, { seed, rounds: 200 })
+          const earliest = earliestOf(problem)
+          const ends = problem.pieces.map(({ final }, piece) => (earliest.end[final] ?? 0) + 30 * (chance[piece] ?? 0))
+          const last = Math.max(...ends) + 1440
+          const load = problem.steps.map(() => 1)
+          const week = new PricedWeek({ problem, earliest, load, last, starts: startsOf(problem, earliest.calendars, last) }).fit(
+            ends,
+          )
+          week.hires.forEach(({ price, open }, k) =>
+            price.forEach((_, slot) => {
+              if (!open || open[slot]) price[slot] = (chance[(slot + 3 * k) % chance.length] ?? 0) ** 2 / 50
+            }),
+          )
+          expect(week.least()).toBeLessThanOrEqual(cost + 1e-6)
+        },
+      ),
+      { numRuns: 60 },
     ))
   test('with no time at all it is no worse than the plain one', () => {
     const problem = randomProblem(7, 4)

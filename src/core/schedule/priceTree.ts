@@ -1,36 +1,60 @@
 /** What is kept of a week where everything is for hire: trees of waits, and how late each piece may end. Minutes; pure. */
 import { costOfEnd, type Earliest } from './bound'
+import { never } from './calendar'
 import type { Lag, WorkshopProblem } from './problem'
+import { lastUntil, type Starts } from './starts'
 
-/**
- * By step: the last minute at which it may end without the week costing more than a limit, all pieces but its own at their earliest. What no
- * piece waits for has until the horizon.
- */
-export function latestEnds(problem: WorkshopProblem, earliest: Earliest, limit: number): number[] {
-  const { pieces, steps, lags, horizon } = problem
-  const ends = latestOfPieces(problem, earliest, limit)
-  const latest = steps.map(() => horizon)
+/** By step: the last minute by which it must be over where each piece ends by `ends`. What no piece waits for has until the horizon. */
+export function latestEnds(
+  { steps, pieces, lags, grid, horizon }: WorkshopProblem,
+  { order }: Earliest,
+  starts: readonly Starts[],
+  ends: readonly number[],
+): Int32Array {
+  const latest = new Int32Array(steps.length).fill(horizon)
   pieces.forEach(({ final }, piece) => (latest[final] = ends[piece] ?? horizon))
-  const into = steps.map((): number[] => [])
-  for (const { from, to } of lags) if (from !== null) into[to]?.push(from)
-  for (const step of earliest.order.toReversed())
-    for (const from of into[step] ?? []) latest[from] = Math.min(latest[from] ?? horizon, latest[step] ?? horizon)
+  const into = steps.map((): Lag[] => [])
+  for (const lag of lags) into[lag.to]?.push(lag)
+  for (const step of order.toReversed()) {
+    const each = starts[step]
+    const nth = each ? lastUntil(each, Math.ceil((latest[step] ?? 0) / grid)) : never
+    const begins = nth === never ? never : (each?.start[nth] ?? 0) * grid
+    for (const { from, min } of into[step] ?? []) if (from !== null) latest[from] = Math.min(latest[from] ?? 0, begins - min)
+  }
   return latest
 }
-function latestOfPieces(problem: WorkshopProblem, { end }: Earliest, limit: number): number[] {
+/** Whether some piece waits for it, by step. */
+function isWaitedFor({ steps, pieces, lags }: WorkshopProblem, { order }: Earliest): boolean[] {
+  const waited = steps.map(() => false)
+  for (const { final } of pieces) waited[final] = true
+  const into = steps.map((): Lag[] => [])
+  for (const lag of lags) into[lag.to]?.push(lag)
+  for (const step of order.toReversed())
+    if (waited[step]) for (const { from } of into[step] ?? []) if (from !== null) waited[from] = true
+  return waited
+}
+/** The last minute in which anything may be worked where each piece ends by `ends`. */
+export function lastMinute(problem: WorkshopProblem, earliest: Earliest, ends: readonly number[]): number {
+  return isWaitedFor(problem, earliest).every(Boolean) ? Math.max(0, ...ends) : problem.horizon
+}
+/** By piece: the last minute in which it may end without costing more than so much itself; no sooner than it can. */
+export function lastMinutes(problem: WorkshopProblem, { end }: Earliest, most: readonly number[]): number[] {
   const { pieces, horizon } = problem
-  const least = pieces.map(({ final }, piece) => costOfEnd(problem, piece, end[final] ?? 0))
-  const all = least.reduce((sum, each) => sum + each, 0)
   return pieces.map(({ final }, piece) => {
-    const most = limit - all + (least[piece] ?? 0)
     let [low, high] = [end[final] ?? 0, horizon]
     while (low < high) {
       const middle = Math.ceil((low + high) / 2)
-      if (costOfEnd(problem, piece, middle) <= most) low = middle
+      if (costOfEnd(problem, piece, middle) <= (most[piece] ?? 0)) low = middle
       else high = middle - 1
     }
     return low
   })
+}
+/** By piece: what it may cost without the week costing more than a limit, all others at their earliest. */
+export function mostOfEach(problem: WorkshopProblem, { end }: Earliest, limit: number): number[] {
+  const least = problem.pieces.map(({ final }, piece) => costOfEnd(problem, piece, end[final] ?? 0))
+  const all = least.reduce((sum, each) => sum + each, 0)
+  return least.map((each) => limit - all + each)
 }
 
 /** Waits of which none begin in the same step: where several do, the one within its piece, and the longest; and all from the first moment. */

@@ -4,52 +4,55 @@
  * slots themselves would bring in is no more than any week costs. Slots of the grid; pure.
  */
 import { costOfEnd, type Earliest } from './bound'
-import { never } from './calendar'
-import { latestEnds, treeOf } from './priceTree'
+import { type HandsCost, type Hired, priceHands } from './hired'
+import { addWait, type Branch, branchOf, type Own, type Room } from './pricedWait'
+import { latestEnds, mostOfEach, treeOf } from './priceTree'
 import { isFirm, type Lag, type WorkshopProblem } from './problem'
-import { firstFrom, type Starts, startsOf } from './starts'
+import { firstOver, lastUntil, type StartsByHands, within } from './starts'
 
-/** What can be hired: of each how many there are, whether at all in a slot, and what a slot of it costs. */
-export interface Hired {
-  many: number
-  open: Uint8Array | null
-  price: Float64Array
-  /** of all slots before */
-  before: Float64Array
-}
-/** A wait that is kept, and for each start of the step it ends in the start of the step it begins in. */
-interface Branch {
-  lag: Lag
-  chosen: Int32Array
-}
+const none = new Float64Array(0)
+const isBranch = (lag: Lag): lag is Branch['lag'] => lag.from !== null
 
+/** What is alike in all weeks of slots so long. */
+export interface InSlots {
+  problem: WorkshopProblem
+  earliest: Earliest
+  /** by step */
+  starts: readonly StartsByHands[]
+  /** by step: how much of the hands it takes meanwhile */
+  load: readonly number[]
+  /** minutes; nothing is looked at after it */
+  last: number
+}
 export class PricedWeek {
-  readonly slots: number
   readonly hands: Hired[]
   readonly places: Hired
   readonly booth: Hired
-  /** what a step costs with all before it, for each of its starts from `low` to before `high` */
-  private readonly starts: Starts[]
-  private readonly low: Int32Array
-  private readonly worth: Float64Array[]
-  private readonly branches: Branch[][]
+  private readonly slots: number
+  /** what hands cost from each start to its end, and whose are the cheapest; alike steps share them */
+  private readonly handsOf = new Map<StartsByHands, HandsCost>()
+  private readonly tree: readonly Lag[]
   private readonly roots: readonly number[]
-  private readonly final: Int32Array
-  /** the start that came out cheapest, by step */
+  /** by piece: the step that has the whole of its tree before it */
+  private readonly rootOf: readonly number[]
+  /** what a tree costs at the cheapest, by its root; the start that came out cheapest, by step */
+  private readonly cheapest: Float64Array
   private readonly at: Int32Array
-  private readonly queue: Int32Array
-  private readonly prices: Float64Array
+  /** what dries already, by the step that takes it up */
+  private readonly dries: Int32Array
+  private own: Own[] = []
+  /** what each start costs by itself, by step: its piece ends then, or what was begun before the week waited so long */
+  private fixed: (Float64Array | null)[] = []
+  private branches: Branch[][] = []
+  private room: Room = { queue: new Int32Array(0), prices: none }
+  /** by piece: no later end is looked at, in minutes; what a week costs at the least in which it ends later */
+  ends: readonly number[] = []
+  private beyond: readonly number[] = []
 
-  /** No piece need end so late that it alone brings the week to cost more than `limit`; `load`: how much of the hands a step takes meanwhile. */
-  constructor(
-    private readonly problem: WorkshopProblem,
-    private readonly earliest: Earliest,
-    limit: number,
-    private readonly load: readonly number[] = problem.steps.map(() => 1),
-  ) {
-    const { steps, grid, horizon, painters, pieces, pools } = problem
-    const until = latestEnds(problem, earliest, limit)
-    const last = Math.min(horizon, Math.max(0, ...until))
+  /** {@link fit} comes before anything else. */
+  constructor(private readonly all: InSlots) {
+    const { problem, last } = all
+    const { steps, grid, painters, pieces, pools } = problem
     this.slots = Math.ceil(last / grid) + 1
     const hired = (many: number, open: Uint8Array | null = null): Hired => {
       return { many, open, price: new Float64Array(this.slots), before: new Float64Array(this.slots + 1) }
@@ -59,38 +62,79 @@ export class PricedWeek {
       for (const [from, to] of work) open.fill(1, Math.ceil(from / grid), Math.min(this.slots, Math.ceil(to / grid)))
       return hired(1, open)
     })
+    for (const each of all.starts) {
+      const { length } = each.start
+      if (!this.handsOf.has(each)) this.handsOf.set(each, { cost: new Float64Array(length), by: new Uint8Array(length) })
+    }
     this.places = hired(pools.rack)
     this.booth = hired(pools.spray)
-    this.final = new Int32Array(steps.length).fill(never)
-    pieces.forEach(({ final }, piece) => (this.final[final] = piece))
-    this.starts = startsOf(problem, earliest.calendars, last)
-    this.low = Int32Array.from(this.starts, (each, step) => firstFrom(each, Math.floor(this.soonest(step) / grid)))
-    this.worth = this.starts.map((each, step) => {
-      const high = firstFrom(each, Math.ceil((until[step] ?? horizon) / grid) + 1)
-      return new Float64Array(Math.max(1, high - (this.low[step] ?? 0)))
+    this.tree = treeOf(problem)
+    this.dries = new Int32Array(steps.length)
+    for (const { from, to, rack } of this.tree) if (from === null && rack) this.dries[to] = (this.dries[to] ?? 0) + 1
+    const goesTo = new Map(this.tree.map(({ from, to }) => [from, to]))
+    this.roots = steps.flatMap((_, step) => (goesTo.has(step) ? [] : [step]))
+    this.rootOf = pieces.map(({ final }) => {
+      let root = final
+      for (let next: number | undefined = root; next !== undefined; next = goesTo.get(root)) root = next
+      return root
     })
-    const kept = treeOf(problem)
-    this.branches = steps.map((_, step) =>
-      kept.filter(({ to }) => to === step).map((lag) => ({ lag, chosen: new Int32Array(this.worth[step]?.length ?? 0) })),
-    )
-    const goesOn = new Set(kept.map(({ from }) => from))
-    this.roots = steps.flatMap((_, step) => (goesOn.has(step) ? [] : [step]))
+    this.cheapest = new Float64Array(steps.length)
     this.at = new Int32Array(steps.length)
-    const most = Math.max(0, ...this.starts.map(({ start }) => start.length))
-    this.queue = new Int32Array(most)
-    this.prices = new Float64Array(most + 1)
+  }
+  /** No piece is looked at that ends later than so, in minutes. */
+  fit(ends: readonly number[]): this {
+    const { problem, earliest, starts } = this.all
+    const { steps, grid, horizon, pieces } = problem
+    const until = latestEnds(problem, earliest, starts, ends)
+    this.own = starts.map((each, step) => {
+      const low = firstOver(each, Math.floor((earliest.end[step] ?? 0) / grid))
+      const high = lastUntil(each, Math.ceil((until[step] ?? horizon) / grid)) + 1
+      return this.ownOf(each, low, Math.max(low, high))
+    })
+    this.fixed = steps.map(() => null)
+    pieces.forEach(({ final }, piece) => {
+      this.fixed[final] = Float64Array.from(this.own[final]?.end ?? [], (slot) => costOfEnd(problem, piece, slot * grid))
+    })
+    this.branches = steps.map(() => [])
+    for (const lag of this.tree) {
+      const [from, to] = [lag.from === null ? undefined : this.own[lag.from], this.own[lag.to]]
+      if (!isBranch(lag)) this.addFixed(lag)
+      else if (from && to) this.branches[lag.to]?.push(branchOf(lag, from, to, grid))
+    }
+    const most = Math.max(0, ...this.own.map(({ worth }) => worth.length))
+    this.room = { queue: new Int32Array(most), prices: new Float64Array(most) }
+    this.ends = ends
+    const spare = mostOfEach(problem, earliest, 0)
+    this.beyond = ends.map((end, piece) => costOfEnd(problem, piece, end + 1) - (spare[piece] ?? 0))
+    return this
+  }
+  private ownOf(each: StartsByHands, low: number, high: number): Own {
+    const { cost, by } = this.handsOf.get(each) ?? { cost: none, by: new Uint8Array(0) }
+    return {
+      ...within(each, low, high),
+      worth: new Float64Array(high - low),
+      hands: cost.subarray(low, high),
+      by: by.subarray(low, high),
+    }
+  }
+  private addFixed(lag: Lag): void {
+    const { grid } = this.all.problem
+    const min = Math.ceil(lag.min / grid)
+    const max = lag.max === null ? this.slots * 2 : Math.floor(lag.max / grid)
+    const miss = isFirm(lag) ? Infinity : lag.penalty
+    const start = this.own[lag.to]?.start ?? []
+    const fixed = (this.fixed[lag.to] ??= new Float64Array(start.length))
+    start.forEach((at, k) => {
+      fixed[k] = (fixed[k] ?? 0) + (at < min ? Infinity : at > max ? miss : 0)
+    })
   }
 
   /** How many starts are looked at. */
   get size(): number {
-    return this.worth.reduce((sum, { length }) => sum + length, 0)
+    return this.own.reduce((sum, { worth }) => sum + worth.length, 0)
   }
   get hires(): Hired[] {
     return [...this.hands, this.places, this.booth]
-  }
-  private soonest(step: number): number {
-    const { dur = 0, split = false } = this.problem.steps[step] ?? {}
-    return split ? 0 : (this.earliest.end[step] ?? 0) - dur
   }
 
   /** The least that any week costs, as far as these prices show it; -Infinity where a step has no start left. */
@@ -105,103 +149,57 @@ export class PricedWeek {
       before[price.length] = paid
       sum -= many * paid
     }
-    for (const step of this.earliest.order) this.price(step)
+    if (this.own.some(({ worth }) => worth.length === 0)) return -Infinity
+    for (const [starts, cost] of this.handsOf) priceHands(starts, this.hands, cost)
+    for (const step of this.all.earliest.order) this.price(step)
     for (const root of this.roots) {
-      const worth = this.worth[root] ?? none
+      const worth = this.own[root]?.worth ?? none
       let best = 0
       for (let k = 1; k < worth.length; k += 1) if ((worth[k] ?? 0) < (worth[best] ?? 0)) best = k
+      this.cheapest[root] = worth[best] ?? 0
       sum += worth[best] ?? 0
       this.choose(root, best)
     }
-    return sum < Infinity ? sum : -Infinity
+    return sum < Infinity ? this.withLater(sum) : -Infinity
+  }
+  /** By piece: what its tree costs where everything comes out cheapest. */
+  get costs(): number[] {
+    return this.rootOf.map((root) => this.cheapest[root] ?? 0)
+  }
+  /** A piece that ends later than is looked at costs by that alone so much more than what its tree comes to, if it does. */
+  private withLater(value: number): number {
+    const { pieces, horizon } = this.all.problem
+    return pieces.reduce((least, _, piece) => {
+      const end = this.ends[piece] ?? horizon
+      if (end >= horizon) return least
+      const later = value - (this.cheapest[this.rootOf[piece] ?? 0] ?? 0) + costOfEnd(this.all.problem, piece, end + 1)
+      return Math.min(least, Math.max(later, this.beyond[piece] ?? 0))
+    }, value)
   }
 
   private price(step: number): void {
-    const { start, end, by } = this.starts[step] ?? noStarts
-    const low = this.low[step] ?? 0
-    const worth = this.worth[step] ?? none
-    const piece = this.final[step] ?? never
-    const spray = this.problem.steps[step]?.spray ?? false
-    const { grid } = this.problem
-    const load = this.load[step] ?? 1
-    const [first = 0, another] = this.problem.steps[step]?.painters ?? []
-    const only = another === undefined ? (this.hands[first]?.before ?? none) : null
-    for (let k = 0; k < worth.length; k += 1) {
-      const from = start[low + k] ?? 0
-      const to = end[low + k] ?? 0
-      const before = only ?? this.hands[by[low + k] ?? 0]?.before ?? none
-      let sum = low + k < start.length ? load * ((before[to] ?? 0) - (before[from] ?? 0)) : Infinity
-      if (spray) sum += (this.booth.before[to] ?? 0) - (this.booth.before[from] ?? 0)
-      if (piece !== never) sum += costOfEnd(this.problem, piece, to * grid)
-      worth[k] = sum
-    }
-    for (const branch of this.branches[step] ?? []) this.wait(step, branch)
-  }
-  /** Adds to each start of a step what what it waits for costs at the cheapest. */
-  private wait(step: number, { lag, chosen }: Branch): void {
-    const { grid } = this.problem
-    const { start } = this.starts[step] ?? noStarts
-    const low = this.low[step] ?? 0
-    const worth = this.worth[step] ?? none
-    const held = lag.rack ? this.places.before : null
-    const min = Math.ceil(lag.min / grid)
-    const max = lag.max === null ? this.slots * 2 : Math.floor(lag.max / grid)
-    const miss = isFirm(lag) ? Infinity : lag.penalty
-    if (lag.from === null) {
-      for (let k = 0; k < worth.length; k += 1) {
-        const at = start[low + k] ?? 0
-        worth[k] = (worth[k] ?? 0) + (at < min ? Infinity : (at > max ? miss : 0) + (held?.[at] ?? 0))
-      }
-      return
-    }
-    const { end, byEnd } = this.starts[lag.from] ?? noStarts
-    const lowFrom = this.low[lag.from] ?? 0
-    const worthFrom = this.worth[lag.from] ?? none
-    const { queue, prices } = this
-    for (let each = 0; each < worthFrom.length; each += 1)
-      prices[each] = held ? (worthFrom[each] ?? 0) - (held[end[lowFrom + each] ?? 0] ?? 0) : (worthFrom[each] ?? 0)
-    let [next, first, last] = [byEnd ? 0 : lowFrom, 0, 0]
-    let [least, leastAt] = [Infinity, 0]
-    for (let k = 0; k < worth.length; k += 1) {
-      const at = start[low + k] ?? 0
-      for (; next < end.length; next += 1) {
-        const nth = byEnd ? (byEnd[next] ?? 0) : next
-        if ((end[nth] ?? 0) + min > at) break
-        const each = nth - lowFrom
-        if (each < 0 || each >= worthFrom.length) continue
-        const price = prices[each] ?? 0
-        if (price < least) {
-          least = price
-          leastAt = each
-        }
-        if (lag.max === null) continue
-        while (last > first && (prices[queue[last - 1] ?? 0] ?? 0) >= price) last -= 1
-        queue[last] = each
-        last += 1
-      }
-      while (first < last && (end[lowFrom + (queue[first] ?? 0)] ?? 0) < at - max) first += 1
-      let price = lag.max === null ? least : least + miss
-      let from = leastAt
-      if (first < last) {
-        const inTime = queue[first] ?? 0
-        const its = prices[inTime] ?? 0
-        if (its <= price) {
-          price = its
-          from = inTime
-        }
-      }
-      worth[k] = (worth[k] ?? 0) + price + (held?.[at] ?? 0)
-      chosen[k] = from
+    const own = this.own[step]
+    if (!own) return
+    const { start, worth } = own
+    const { spray = false } = this.all.problem.steps[step] ?? {}
+    addHands(own, this.fixed[step] ?? null, this.all.load[step] ?? 1)
+    if (spray) addBooth(own, this.booth.before)
+    const dries = this.dries[step] ?? 0
+    const { before } = this.places
+    if (dries > 0) for (let k = 0; k < worth.length; k += 1) worth[k] = (worth[k] ?? 0) + dries * (before[start[k] ?? 0] ?? 0)
+    for (const branch of this.branches[step] ?? []) {
+      const from = this.own[branch.lag.from]
+      if (from) addWait(branch, from, own, branch.lag.rack ? before : null, this.room)
     }
   }
   private choose(step: number, start: number): void {
     this.at[step] = start
-    for (const { lag, chosen } of this.branches[step] ?? []) if (lag.from !== null) this.choose(lag.from, chosen[start] ?? 0)
+    for (const { lag, chosen } of this.branches[step] ?? []) this.choose(lag.from, chosen[start] ?? 0)
   }
 
   /** By how much more of each is hired than there is, in every slot of the week that came out cheapest; in the order of {@link hires}. */
   overdrawn(into: readonly Float64Array[]): void {
-    const { steps } = this.problem
+    const { steps } = this.all.problem
     this.hires.forEach(({ many, open }, k) => {
       const over = into[k]
       if (!over) return
@@ -210,28 +208,35 @@ export class PricedWeek {
     })
     const [places, booth] = [into[this.hands.length], into[this.hands.length + 1]]
     steps.forEach(({ spray }, step) => {
-      const { start, end, by } = this.starts[step] ?? noStarts
-      const at = (this.low[step] ?? 0) + (this.at[step] ?? 0)
-      const [from, to, who] = [start[at] ?? 0, end[at] ?? 0, by[at] ?? 0]
+      const [from, to, who] = [
+        this.own[step]?.start[this.at[step] ?? 0] ?? 0,
+        this.endOf(step),
+        this.own[step]?.by[this.at[step] ?? 0] ?? 0,
+      ]
       const open = this.hands[who]?.open
       for (let slot = from; slot < to; slot += 1) {
-        if (open?.[slot]) more(into[who], slot, this.load[step])
+        if (open?.[slot]) more(into[who], slot, this.all.load[step])
         if (spray) more(booth, slot)
       }
-      for (const { lag } of this.branches[step] ?? []) {
-        if (!lag.rack) continue
-        const since = lag.from === null ? 0 : this.endOf(lag.from)
-        for (let slot = since; slot < from; slot += 1) more(places, slot)
-      }
+      const dries = this.dries[step] ?? 0
+      if (dries > 0) for (let slot = 0; slot < from; slot += 1) more(places, slot, dries)
+      for (const { lag } of this.branches[step] ?? [])
+        if (lag.rack) for (let slot = this.endOf(lag.from); slot < from; slot += 1) more(places, slot)
     })
   }
   private endOf(step: number): number {
-    return this.starts[step]?.end[(this.low[step] ?? 0) + (this.at[step] ?? 0)] ?? 0
+    return this.own[step]?.end[this.at[step] ?? 0] ?? 0
   }
 }
 
-const none = new Float64Array(0)
-const noStarts: Starts = { start: new Int32Array(0), end: new Int32Array(0), by: new Uint8Array(0), byEnd: null }
+/** What each start costs by itself, and for the hands that work it. */
+function addHands({ hands, worth }: Own, fixed: Float64Array | null, load: number): void {
+  if (fixed) for (let k = 0; k < worth.length; k += 1) worth[k] = (fixed[k] ?? 0) + load * (hands[k] ?? 0)
+  else for (let k = 0; k < worth.length; k += 1) worth[k] = load * (hands[k] ?? 0)
+}
+function addBooth({ start, end, worth }: Own, before: Float64Array): void {
+  for (let k = 0; k < worth.length; k += 1) worth[k] = (worth[k] ?? 0) + (before[end[k] ?? 0] ?? 0) - (before[start[k] ?? 0] ?? 0)
+}
 function more(over: Float64Array | undefined, slot: number, by = 1): void {
   if (over) over[slot] = (over[slot] ?? 0) + by
 }

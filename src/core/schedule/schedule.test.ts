@@ -191,6 +191,11 @@ describe('the week', () => {
     const problem = randomProblem(7, 4)
     expect(plan(problem, 3, 300)).toEqual(plan(problem, 3, 300))
   })
+  test('an end is found where the time was over before chains were sought, and what can’t be bettered comes up after it', () => {
+    const problem = { ...randomProblem(1128, 2), pools: { spray: 1, rack: 8 } }
+    const { cost, bound } = planWorkshop(problem, { seed: 1128, rounds: 1 })
+    expect(cost).toBe(bound)
+  })
   test('gone on from, it is never worse, and what may stay stays', () => {
     const problem = randomProblem(11, 4)
     const first = plan(problem, 1, 300)

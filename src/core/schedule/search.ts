@@ -91,8 +91,9 @@ export class Search {
   /** The share of the time that is over; each asking is a round. All of it, where nothing cheaper can be, and nothing is gone on from. */
   spent(): number {
     this.rounds += 1
-    if (this.cost <= this.bound && !this.options.from) return 1
-    return 'rounds' in this.options ? this.rounds / this.options.rounds : this.options.elapsedMs() / this.options.budgetMs
+    const share = 'rounds' in this.options ? this.rounds / this.options.rounds : this.options.elapsedMs() / this.options.budgetMs
+    // never back before what was told: who began late has less than nothing left
+    return this.cost <= this.bound && !this.options.from ? Math.max(1, share) : share
   }
   /** How many milliseconds a share of the time is, or what stands for them in rounds. */
   timeFor(share: number): number {
