@@ -86,6 +86,10 @@ describe('the week in the records', () => {
       await savePersonHours(client, personId, { from: 480, to: 720, days: [1, 3] })
       await saveRoom(client, db.here, { id: loft, name: 'Loft', sensor: null }, 0)
       await saveDryingPlaces(client, { places: 6, rooms: { [loft]: 2 } })
+      // of the room alone, and of nothing at all
+      await saveDryingPlaces(client, { rooms: { [loft]: 3 } })
+      await saveDryingPlaces(client, { rooms: { [loft]: 2 } })
+      await saveDryingPlaces(client, { rooms: {} })
       // who names the room anew changes nothing of its places
       await saveRoom(client, db.here, { id: loft, name: 'The loft', sensor: null }, 0)
       return all(client)

@@ -74,9 +74,9 @@ export const findDryingPlaces = async (client: Client): Promise<number | null> =
 /** `rooms`: by room; of those that aren't named nothing changes. */
 export async function saveDryingPlaces(
   client: Client,
-  { places, rooms }: { places: number | null; rooms: Readonly<Record<RoomId, number | null>> },
+  { places, rooms }: { places?: number | null | undefined; rooms: Readonly<Record<RoomId, number | null>> },
 ): Promise<void> {
-  await client.query('update studio set drying_places = $1 where id = current_studio()', [places])
+  if (places !== undefined) await client.query('update studio set drying_places = $1 where id = current_studio()', [places])
   await client.query(
     `update room set drying_places = said.places from jsonb_to_recordset($1) as said (id uuid, places int)
      where room.id = said.id and room.drying_places is distinct from said.places`,

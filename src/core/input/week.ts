@@ -122,6 +122,6 @@ const places = z
     'A whole number from 1 to 500, or nothing where there is room enough.',
   )
   .transform((text) => (text === '' ? null : Number(text)))
-/** Of the whole house, and of its rooms. */
-export const dryingPlacesInput = z.object({ places, rooms: z.record(id, places) })
+/** Of the whole house, and of its rooms; what isn't said stays as it is. */
+export const dryingPlacesInput = z.object({ places: places.optional(), rooms: z.record(id, places) })
 export type DryingPlacesText = z.input<typeof dryingPlacesInput>

@@ -1,7 +1,7 @@
 'use client'
 /** Who works here and when, and how much may lie to dry at one time: what the week is planned by. */
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { Room } from '@/core/climate/rooms'
 import type { Person } from '@/core/house/studio'
@@ -100,7 +100,17 @@ export function DryingPlacesForm({ places, rooms }: { places: number | null; roo
     const text = (many: number | null) => (many === null ? '' : String(many))
     return { places: text(places), rooms: Object.fromEntries(rooms.map((room) => [room.id, text(room.places)])) }
   })
-  const { form, submit, pending, issue, troubleOf } = useEntryForm(dryingPlacesInput, defaults, keepDryingPlaces, stored)
+  const known = useRef(defaults)
+  // what somebody else says of another room meanwhile stays
+  const keep = ({ places, rooms }: DryingPlacesText) =>
+    keepDryingPlaces({
+      ...(places !== known.current.places && { places }),
+      rooms: Object.fromEntries(Object.entries(rooms).filter(([id, each]) => each !== known.current.rooms[id as Room['id']])),
+    })
+  const { form, submit, pending, issue, troubleOf } = useEntryForm(dryingPlacesInput, defaults, keep, (typed) => {
+    known.current = typed
+    stored()
+  })
   return (
     <form
       onSubmit={(event) => void submit(event)}
