@@ -26,10 +26,10 @@ export interface PlannedWeek extends WorkshopSchedule {
 /** What share of the time a week that is gone on from is bettered by days, and until which by what stays in it; then by other rows altogether. */
 const goOn = { stays: 0.8, days: 0.15 }
 /**
- * The bound by prices has the last of the time: a millisecond for so many steps times who may work them, squared; no less of the time than
- * `least`, no more than `most`; none where that is far from enough. Rounds say nothing of time.
+ * The bound by prices has the last of the time: so many milliseconds to come into its stride, and one for so many steps times who may work
+ * them, squared; no less of the time than `least`, no more than `most`; none where that is far from enough. Rounds say nothing of time.
  */
-const bounds = { squared: 1000, least: 0.06, most: 0.24, enough: 1 / 3, rounds: 0.12 }
+const bounds = { stride: 90, squared: 1000, least: 0.06, most: 0.24, enough: 0.6, rounds: 0.12 }
 /** Where there are few rows they are all tried, in so much of the time. */
 const few = 0.3
 /**
@@ -93,7 +93,7 @@ const chainsIn = ({ units }: Grain): number => units.reduce((sum, { chains }) =>
 function boundFrom({ steps }: WorkshopProblem, options: PlanOptions): number {
   if ('rounds' in options) return 1 - bounds.rounds
   const each = steps.reduce((sum, { painters }) => sum + painters.length, 0)
-  const wanted = each ** 2 / bounds.squared / options.budgetMs
+  const wanted = (bounds.stride + each ** 2 / bounds.squared) / options.budgetMs
   if (bounds.most < wanted * bounds.enough) return 1
   return 1 - Math.min(bounds.most, Math.max(bounds.least, wanted))
 }

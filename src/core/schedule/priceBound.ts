@@ -19,8 +19,8 @@ interface Known {
 
 /** Slots are so much longer at first, and by when of the time those of the grid follow. */
 const levels: { longer: number; until: number }[] = [
-  { longer: 6, until: 0.45 },
-  { longer: 3, until: 0.8 },
+  { longer: 6, until: 0.42 },
+  { longer: 3, until: 0.7 },
   { longer: 1, until: 1 },
 ]
 /** How far towards what is known the prices go in one round, at first and when they are only refined; how much of the last round goes on. */
