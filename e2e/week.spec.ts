@@ -280,7 +280,9 @@ test('what the air will be is said, told, and taken back', async ({ page }, { pr
   await expect(told).toHaveCount(0, { timeout: 20_000 })
 })
 
-test('places to dry are said for the house and for a room; what can’t be read stays typed', async ({ page, context }, { project }) => {
+test('places to dry are said for the house and for a room; what can’t be read stays typed', async ({ page, context }, {
+  project,
+}) => {
   test.skip(project.name !== 'desk', 'one studio’s, said once')
   await page.goto('/house')
   const form = page.getByRole('form', { name: 'Places to dry' })
