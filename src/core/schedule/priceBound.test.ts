@@ -108,6 +108,30 @@ describe('no week costs less', () => {
     // each would rather end at eleven then, for nothing, and nothing is hired of what is paid back
     expect(week.fit([at(0, 17), at(0, 17)]).least()).toBe(2 * at(0, 11) - 120)
   })
+  test('nor three of them, of which two end later', () => {
+    const problem = problemOf([workStep(0, 60), workStep(1, 60), workStep(2, 60)])
+    const earliest = earliestOf(problem)
+    const last = at(0, 17)
+    const starts = startsOf(problem, earliest.calendars, last)
+    const week = new PricedWeek({ problem, earliest, load: [1, 1, 1], last, starts }).fit([600, 600, 600])
+    week.hires[0]?.price.fill(20, at(0, 9) / 5, at(0, 10) / 5)
+    // at ten each by the prices: 3 × 840 less 240; the best week is 600 + 660 + 720; one later and the others at ten cost 1,801
+    expect(planWorkshop(problem, { seed: 1, rounds: 50 }).cost).toBe(1980)
+    expect(week.least()).toBe(1801)
+  })
+  test('a piece that another waits for may be later when that one is', () => {
+    // the other piece waits for the first step of the first one
+    const steps = [workStep(0, 60), workStep(0, 60), workStep(1, 60)]
+    const problem = problemOf(steps, [lag(0, 1, 0), lag(0, 2, 0)])
+    const earliest = earliestOf(problem)
+    const last = at(0, 17)
+    const starts = startsOf(problem, earliest.calendars, last)
+    // the first may end at any time, the other by eleven, or later: the first step need not lie at nine
+    const week = new PricedWeek({ problem, earliest, load: [1, 1, 1], last, starts }).fit([last, at(0, 11)])
+    week.hires[0]?.price.fill(10, at(0, 9) / 5, at(0, 10) / 5)
+    // one hour for nothing after ten: the first at eleven and at twelve, the other at eleven, less what nine to ten would bring in
+    expect(week.least()).toBe(at(0, 12) + at(0, 11) - 120)
+  })
   test('with no time at all it is no worse than the plain one', () => {
     const problem = randomProblem(7, 4)
     const week = planWorkshop(problem, { seed: 1, rounds: 1 })

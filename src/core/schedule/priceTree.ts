@@ -4,38 +4,41 @@ import { never } from './calendar'
 import type { Lag, WorkshopProblem } from './problem'
 import { lastUntil, type Starts } from './starts'
 
-/** By step: the last minute by which it must be over where each piece ends by `ends`. What no piece waits for has until the horizon. */
+/**
+ * By step: the last minute by which it must be over where each piece ends by `ends`, by the waits of its own tree: another piece may end
+ * later. What no piece waits for in it has until the horizon.
+ */
 export function latestEnds(
-  { steps, pieces, lags, grid, horizon }: WorkshopProblem,
+  { steps, pieces, grid, horizon }: WorkshopProblem,
   { order }: Earliest,
   starts: readonly Starts[],
-  ends: readonly number[],
+  { ends, tree }: { ends: readonly number[]; tree: readonly Lag[] },
 ): Int32Array {
   const latest = new Int32Array(steps.length).fill(horizon)
   pieces.forEach(({ final }, piece) => (latest[final] = ends[piece] ?? horizon))
-  const into = steps.map((): Lag[] => [])
-  for (const lag of lags) into[lag.to]?.push(lag)
+  const goesTo = new Map(tree.flatMap((lag) => (lag.from === null ? [] : [[lag.from, lag]])))
   for (const step of order.toReversed()) {
-    const each = starts[step]
-    const nth = each ? lastUntil(each, Math.ceil((latest[step] ?? 0) / grid)) : never
-    const begins = nth === never ? never : (each?.start[nth] ?? 0) * grid
-    for (const { from, min } of into[step] ?? []) if (from !== null) latest[from] = Math.min(latest[from] ?? 0, begins - min)
+    const lag = goesTo.get(step)
+    const next = lag && starts[lag.to]
+    if (!lag || !next) continue
+    const nth = lastUntil(next, Math.ceil((latest[lag.to] ?? 0) / grid))
+    const begins = nth === never ? never : (next.start[nth] ?? 0) * grid
+    latest[step] = Math.min(latest[step] ?? 0, begins - lag.min)
   }
   return latest
 }
-/** Whether some piece waits for it, by step. */
-function isWaitedFor({ steps, pieces, lags }: WorkshopProblem, { order }: Earliest): boolean[] {
-  const waited = steps.map(() => false)
-  for (const { final } of pieces) waited[final] = true
-  const into = steps.map((): Lag[] => [])
-  for (const lag of lags) into[lag.to]?.push(lag)
-  for (const step of order.toReversed())
-    if (waited[step]) for (const { from } of into[step] ?? []) if (from !== null) waited[from] = true
-  return waited
+/** Whether some piece waits for all that is before it in its tree. */
+function isWaitedFor(problem: WorkshopProblem, { order }: Earliest): boolean {
+  const waited = new Set(problem.pieces.map(({ final }) => final))
+  const goesTo = new Map(treeOf(problem).map(({ from, to }) => [from, to]))
+  return order.toReversed().every((step) => {
+    if (waited.has(goesTo.get(step) ?? never)) waited.add(step)
+    return waited.has(step)
+  })
 }
 /** The last minute in which anything may be worked where each piece ends by `ends`. */
 export function lastMinute(problem: WorkshopProblem, earliest: Earliest, ends: readonly number[]): number {
-  return isWaitedFor(problem, earliest).every(Boolean) ? Math.max(0, ...ends) : problem.horizon
+  return isWaitedFor(problem, earliest) ? Math.max(0, ...ends) : problem.horizon
 }
 /** By piece: the last minute in which it may end without costing more than so much itself; no sooner than it can. */
 export function lastMinutes(problem: WorkshopProblem, { end }: Earliest, most: readonly number[]): number[] {

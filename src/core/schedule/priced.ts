@@ -85,7 +85,7 @@ export class PricedWeek {
   fit(ends: readonly number[]): this {
     const { problem, earliest, starts } = this.all
     const { steps, grid, horizon, pieces } = problem
-    const until = latestEnds(problem, earliest, starts, ends)
+    const until = latestEnds(problem, earliest, starts, { ends, tree: this.tree })
     this.own = starts.map((each, step) => {
       const low = firstOver(each, Math.floor((earliest.end[step] ?? 0) / grid))
       const high = lastUntil(each, Math.ceil((until[step] ?? horizon) / grid)) + 1
@@ -129,10 +129,6 @@ export class PricedWeek {
     })
   }
 
-  /** How many starts are looked at. */
-  get size(): number {
-    return this.own.reduce((sum, { worth }) => sum + worth.length, 0)
-  }
   get hires(): Hired[] {
     return [...this.hands, this.places, this.booth]
   }
@@ -166,15 +162,20 @@ export class PricedWeek {
   get costs(): number[] {
     return this.rootOf.map((root) => this.cheapest[root] ?? 0)
   }
-  /** A piece that ends later than is looked at costs by that alone so much more than what its tree comes to, if it does. */
+  /**
+   * Any of the pieces may end later than is looked at, and costs no less than that alone. Where their trees come to more, a week with some of
+   * them later costs no less than all of that less; nor than one with one of them later and all others at their earliest.
+   */
   private withLater(value: number): number {
-    const { pieces, horizon } = this.all.problem
-    return pieces.reduce((least, _, piece) => {
-      const end = this.ends[piece] ?? horizon
-      if (end >= horizon) return least
-      const later = value - (this.cheapest[this.rootOf[piece] ?? 0] ?? 0) + costOfEnd(this.all.problem, piece, end + 1)
-      return Math.min(least, Math.max(later, this.beyond[piece] ?? 0))
-    }, value)
+    const { problem } = this.all
+    let [all, alone] = [value, Infinity]
+    this.ends.forEach((end, piece) => {
+      const less = costOfEnd(problem, piece, end + 1) - (this.cheapest[this.rootOf[piece] ?? 0] ?? 0)
+      if (end >= problem.horizon || less >= 0) return
+      all += less
+      alone = Math.min(alone, this.beyond[piece] ?? 0)
+    })
+    return alone === Infinity ? value : Math.min(value, Math.max(all, alone))
   }
 
   private price(step: number): void {
