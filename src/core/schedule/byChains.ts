@@ -94,7 +94,7 @@ class Cooling {
   ) {
     this.why = new WhyLate(search.problem, grain.units, search.earliest, search.random)
     this.moves = new RowMoves(grain, this.why, search.random)
-    this.sequence = new ChainSequence(grain.layout)
+    this.sequence = new ChainSequence(grain.layout, { keeps: true })
   }
 
   /** The best row that comes of one; `cost` with what is moved in it, where a week is gone on from, and what has no place. */
@@ -116,6 +116,7 @@ class Cooling {
       if (sequence.isKnown) {
         row = next
         why.noteRow(row)
+        sequence.keep()
         continue
       }
       const wants = layout.overfull
@@ -132,6 +133,7 @@ class Cooling {
   /** Takes note of what lies. */
   private take(row: readonly number[]): void {
     const { layout } = this.grain
+    this.sequence.keep()
     this.why.note(row, layout)
     this.search.better(layout)
   }

@@ -23,7 +23,7 @@ interface Dates {
 /** The best row that was found in that share of the time; the board is empty before and after. */
 export function searchDates(search: Search, { units, layout, latest, held }: Grain, from: number, until: number): number[] {
   const { pieces } = search.problem
-  const sequence = new ChainSequence(layout)
+  const sequence = new ChainSequence(layout, { keeps: true })
   const chains = units.flatMap(({ chains, piece }, unit) => chains.map(() => ({ unit, piece })))
   const all = chains.map((_, k) => k)
   const key = new Float64Array(chains.length)
@@ -45,6 +45,7 @@ export function searchDates(search: Search, { units, layout, latest, held }: Gra
       continue
     }
     ;[now, cost] = [next, found]
+    sequence.keep()
     if (found < best.cost) best = { row, cost: found }
     search.better(layout)
   }

@@ -1,15 +1,20 @@
 /** What is in one pair of hands, or in the booth: steps in the order they are worked, never two at once. Minutes; pure. */
+import type { Memory } from './memory'
 
 export class Hands {
   readonly step: Int32Array
   readonly start: Int32Array
   readonly end: Int32Array
-  count = 0
+  private readonly size: Int32Array
 
-  constructor(most: number) {
-    this.step = new Int32Array(most)
-    this.start = new Int32Array(most)
-    this.end = new Int32Array(most)
+  constructor(most: number, memory: Memory) {
+    this.step = memory.list(most)
+    this.start = memory.list(most)
+    this.end = memory.list(most)
+    this.size = memory.list(1)
+  }
+  get count(): number {
+    return this.size[0] ?? 0
   }
 
   /** The place of the first that ends after a minute. */
@@ -25,6 +30,7 @@ export class Hands {
   }
   put(step: number, start: number, end: number): void {
     let k = this.count
+    this.size[0] = k + 1
     for (; k > 0 && (this.end[k - 1] ?? 0) > start; k -= 1) {
       this.step[k] = this.step[k - 1] ?? 0
       this.start[k] = this.start[k - 1] ?? 0
@@ -33,14 +39,14 @@ export class Hands {
     this.step[k] = step
     this.start[k] = start
     this.end[k] = end
-    this.count += 1
   }
   take(step: number): void {
-    let k = this.count - 1
+    const last = this.count - 1
+    let k = last
     while (k >= 0 && this.step[k] !== step) k -= 1
     if (k < 0) return
-    this.count -= 1
-    for (; k < this.count; k += 1) {
+    this.size[0] = last
+    for (; k < last; k += 1) {
       this.step[k] = this.step[k + 1] ?? 0
       this.start[k] = this.start[k + 1] ?? 0
       this.end[k] = this.end[k + 1] ?? 0

@@ -1,6 +1,7 @@
 /** When each piece can end at the soonest, as far as it is laid, and what all of it can't cost less than then. Minutes; pure. */
 import { costOfEnd, type Earliest } from './bound'
 import type { EndBound } from './endBound'
+import type { Memory } from './memory'
 import type { WorkshopProblem } from './problem'
 import type { Unit } from './units'
 
@@ -18,18 +19,21 @@ export class OpenEnds {
   private readonly tardy: Float64Array
   /** what the pieces can't cost less than, each and all */
   private readonly costs: Float64Array
-  cost: number
+  private readonly sum: Float64Array
+  private readonly endBound: EndBound
 
   constructor(
     private readonly problem: WorkshopProblem,
     units: readonly Unit[],
-    { end }: Earliest,
-    private readonly endBound: EndBound,
+    { earliest, endBound }: { earliest: Earliest; endBound: EndBound },
+    memory: Memory,
   ) {
     const { pieces, cost } = problem
-    this.unitEnd = new Int32Array(units.length)
-    this.firstEnd = Int32Array.from(pieces, ({ final }) => end[final] ?? 0)
-    this.pieceEnd = Int32Array.from(this.firstEnd)
+    this.endBound = endBound
+    this.unitEnd = memory.list(units.length)
+    this.firstEnd = Int32Array.from(pieces, ({ final }) => earliest.end[final] ?? 0)
+    this.pieceEnd = memory.list(pieces.length)
+    this.pieceEnd.set(this.firstEnd)
     this.pieceOf = Int32Array.from(units, ({ piece }) => piece)
     const own = pieces.map((_, piece) => units.flatMap((unit, k) => (unit.piece === piece ? [k] : [])))
     this.unit = Int32Array.from(own.flat())
@@ -37,8 +41,13 @@ export class OpenEnds {
     own.forEach((list, k) => (this.unitAt[k + 1] = (this.unitAt[k] ?? 0) + list.length))
     this.due = Float64Array.from(pieces, ({ due }) => due)
     this.tardy = Float64Array.from(pieces, ({ weight }) => cost.tardy * weight)
-    this.costs = Float64Array.from(pieces, (_, piece) => costOfEnd(problem, piece, this.firstEnd[piece] ?? 0))
-    this.cost = this.costs.reduce((sum, each) => sum + each, 0)
+    this.costs = memory.sums(pieces.length)
+    pieces.forEach((_, piece) => (this.costs[piece] = costOfEnd(problem, piece, this.firstEnd[piece] ?? 0)))
+    this.sum = memory.sums(1)
+    this.sum[0] = this.costs.reduce((sum, each) => sum + each, 0)
+  }
+  get cost(): number {
+    return this.sum[0] ?? 0
   }
 
   /** A unit is laid as far as a step that ends at a minute; nothing of it, where there is none. */
@@ -55,7 +64,7 @@ export class OpenEnds {
     this.pieceEnd[piece] = latest
     const late = latest - (this.due[piece] ?? 0)
     const cost = this.problem.cost.flow * latest + (late > 0 ? (this.tardy[piece] ?? 0) * late : 0)
-    this.cost += cost - (this.costs[piece] ?? 0)
+    this.sum[0] = this.cost + cost - (this.costs[piece] ?? 0)
     this.costs[piece] = cost
   }
 }

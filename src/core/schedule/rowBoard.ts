@@ -4,9 +4,10 @@
  */
 import { type Calendar, never } from './calendar'
 import { Hands } from './hands'
+import { Memory } from './memory'
 import type { Fit } from './pins'
 import { ruin, type WorkshopProblem } from './problem'
-import type { RowTable } from './rowTable'
+import { roomFor, type RowTable } from './rowTable'
 import { open } from './waitTable'
 
 /** How often a chain is tried later before it is given up. */
@@ -30,6 +31,8 @@ export class RowBoard {
   private foundEnd = never
 
   protected readonly table: RowTable
+  /** all that changes as steps are put down and taken up */
+  readonly memory: Memory
   private readonly calendars: readonly Calendar[]
 
   constructor(
@@ -37,16 +40,17 @@ export class RowBoard {
     { table, calendars, pins }: { table: RowTable; calendars: readonly Calendar[]; pins: ReadonlyMap<number, Fit> },
   ) {
     const { steps, painters } = problem
+    this.memory = new Memory(roomFor(problem, table.units.length))
     this.table = table
     this.calendars = calendars
-    this.start = new Int32Array(steps.length).fill(never)
-    this.end = new Int32Array(steps.length).fill(never)
-    this.by = new Int32Array(steps.length).fill(never)
-    this.was = new Int32Array(steps.length).fill(never)
-    this.wasBy = new Int32Array(steps.length).fill(never)
-    this.hands = painters.map(() => new Hands(steps.length))
-    this.booth = new Hands(steps.length)
-    this.pinned = new Uint8Array(steps.length)
+    const many = steps.length
+    const list = () => this.memory.list(many).fill(never)
+    ;[this.start, this.end, this.by] = [list(), list(), list()]
+    this.was = new Int32Array(many).fill(never)
+    this.wasBy = new Int32Array(many).fill(never)
+    this.hands = painters.map(() => new Hands(many, this.memory))
+    this.booth = new Hands(many, this.memory)
+    this.pinned = new Uint8Array(many)
     // what is pinned lies there before all else
     for (const [step, { start, end, by }] of pins) {
       this.fitStart = start
@@ -188,18 +192,18 @@ export class RowBoard {
     const dur = this.table.dur[step] ?? 0
     const split = this.table.split[step] === 1
     const product = this.table.product[step] ?? 0
-    const { start: starts, end: ends } = hands
+    const { start: starts, end: ends, count } = hands
     let at = Math.ceil(minute / grid) * grid
     let next = hands.firstEndingAfter(at)
     for (;;) {
       at = calendar.nextStartOf(dur, split, at)
       if (at === never || at > latest) return never
       const end = calendar.ends
-      while (next < hands.count && (ends[next] ?? 0) <= at) next += 1
-      if (next < hands.count && (starts[next] ?? 0) < end) {
+      while (next < count && (ends[next] ?? 0) <= at) next += 1
+      if (next < count && (starts[next] ?? 0) < end) {
         // on to the first gap that is long enough
         do at = ends[next++] ?? at
-        while (next < hands.count && (starts[next] ?? 0) - at < dur)
+        while (next < count && (starts[next] ?? 0) - at < dur)
         continue
       }
       let later = product > 0 ? this.brushClash(hands, next, product, at, end) : never

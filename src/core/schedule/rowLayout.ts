@@ -18,6 +18,8 @@ import { open } from './waitTable'
 
 /** How often a chain is begun later, for a drying place to come free. */
 const mostWaits = 400
+/** where sums stand that are of all that is laid */
+const [missedAt, stirAt] = [0, 1]
 /** What came of a chain: it lies; it has no place at all; it waits for something else to be done. */
 export const [laid, hopeless, waits] = [1, 2, 3] as const
 
@@ -33,8 +35,7 @@ export class RowLayout extends RowBoard {
   readonly chainsLaid: Int32Array
   private readonly ends: OpenEnds
   /** of windows that were missed, and of what is moved: in all, and by chain */
-  private missed = 0
-  private stir = 0
+  private readonly sums: Float64Array
   private readonly missedIn: Float64Array
   private readonly stirIn: Float64Array
   private readonly moved: Moved | null
@@ -54,14 +55,21 @@ export class RowLayout extends RowBoard {
     const chains = this.table.opens.length
     this.isGiven = givenOf(this.table.opens, pins, problem, earliest)
     this.hasGiven = this.isGiven.includes(1)
-    this.chainsLaid = new Int32Array(units.length)
-    this.missedIn = new Float64Array(chains)
-    this.stirIn = new Float64Array(chains)
+    this.chainsLaid = this.memory.list(units.length)
+    this.sums = this.memory.sums(2)
+    this.missedIn = this.memory.sums(chains)
+    this.stirIn = this.memory.sums(chains)
     this.moved = moved
-    this.stays = new Stays(problem)
-    this.ends = new OpenEnds(problem, units, earliest, endBound)
+    this.stays = new Stays(problem, this.memory)
+    this.ends = new OpenEnds(problem, units, { earliest, endBound }, this.memory)
   }
 
+  private get missed(): number {
+    return this.sums[missedAt] ?? 0
+  }
+  private get stir(): number {
+    return this.sums[stirAt] ?? 0
+  }
   /** What all of it can't cost less than, as far as it is laid; what it costs, where it lies whole. */
   get cost(): number {
     return this.missed + this.ends.cost
@@ -155,8 +163,8 @@ export class RowLayout extends RowBoard {
     const chain = (table.chainAt[unit] ?? 0) + nth
     const from = table.stepAt[chain] ?? 0
     this.chainsLaid[unit] = nth
-    this.missed -= this.missedIn[chain] ?? 0
-    if (this.moved) this.stir -= this.stirIn[chain] ?? 0
+    this.sums[missedAt] = this.missed - (this.missedIn[chain] ?? 0)
+    if (this.moved) this.sums[stirAt] = this.stir - (this.stirIn[chain] ?? 0)
     for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1) {
       const step = table.leave[k] ?? 0
       this.stays.takeBegin(step, this.end[step] ?? 0)
@@ -176,7 +184,7 @@ export class RowLayout extends RowBoard {
     this.ends.laidTo(unit, last, this.end[last] ?? 0)
     const missed = this.missedOf(chain)
     this.missedIn[chain] = missed
-    this.missed += missed
+    this.sums[missedAt] = this.missed + missed
     if (this.moved) this.countMoved(chain, this.moved)
     for (let k = table.leaveAt[chain] ?? 0; k < (table.leaveAt[chain + 1] ?? 0); k += 1) {
       const step = table.leave[k] ?? 0
@@ -195,7 +203,7 @@ export class RowLayout extends RowBoard {
       sum += moved.of(each, this.start[each] ?? 0)
     }
     this.stirIn[chain] = sum
-    this.stir += sum
+    this.sums[stirAt] = this.stir + sum
   }
   /** When a wait begins. */
   private leftBy(lag: number): number {

@@ -75,3 +75,10 @@ function placesOf({ steps }: Chain, lags: readonly Lag[]) {
     leaves: stays.flatMap(({ from }) => steps[from] ?? []),
   }
 }
+
+/** Bytes that are enough for what a board knows of all that is laid: so many by step or wait and hands, and by part, piece, hands and room. */
+export function roomFor({ steps, lags, painters, pieces, pools }: WorkshopProblem, units: number): number {
+  const [byStep, byOther] = [64, 256]
+  const others = units + pieces.length + painters.length + (pools.rooms?.length ?? 0) + 1
+  return byStep * (steps.length + lags.length) * (painters.length + 2) + byOther * others
+}

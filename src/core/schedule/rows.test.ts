@@ -1,24 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { randomFrom } from '@/core/measure/random'
-import { lag, problemOf, randomProblem, workStep } from '@/core/testing/week'
+import { lag, problemOf, randomProblem, rowOf, workStep } from '@/core/testing/week'
 import { earliestOf } from './bound'
 import { checkWeek } from './check'
 import { EndBound } from './endBound'
 import { planWorkshop } from './planWorkshop'
 import type { WorkshopProblem } from './problem'
 import { RowMoves } from './rowMoves'
-import { type Grain, Search } from './search'
+import { Search } from './search'
 import { ChainSequence } from './sequence'
 import { WhyLate } from './whyLate'
 
 const day = 1440
 const at = (k: number, hour: number, minute = 0) => k * day + hour * 60 + minute
-const rowOf = ({ units }: Pick<Grain, 'units'>, random: () => number) =>
-  units
-    .flatMap(({ chains }, unit) => chains.map(() => ({ unit, by: random() })))
-    .sort((a, b) => a.by - b.by)
-    .map(({ unit }) => unit)
 
 describe('when a piece ends at the soonest', () => {
   const boundOf = (problem: WorkshopProblem) => new EndBound(problem, earliestOf(problem).calendars)

@@ -2,6 +2,7 @@
  * A week as a row of chains laid one after the other. What two rows begin with alike is left lying when one is
  * laid after the other, and laying stops where it can't come out cheap enough any more. Pure.
  */
+import { alike, KeptRow, nothingGone } from './keptRow'
 import { hopeless, laid as lies, type RowLayout, waits } from './rowLayout'
 
 /** A row whose week is known: when each step begins in it, and by whom. */
@@ -12,22 +13,27 @@ export interface KnownRow {
   cost: number
 }
 const none: readonly number[] = []
+/** A chain is laid in the time in which so many are taken up. */
+const layingCosts = 3
 
 export class ChainSequence {
-  /** the row as far as it was gone through; how much lay, and what waited for a drying place, after each of it */
-  private readonly row: number[] = []
-  private readonly laid: number[] = []
-  private readonly laidAfter: number[] = []
-  private readonly waitingAfter: (readonly number[])[] = []
+  private readonly gone = nothingGone()
+  /** what is laid anew most often is brought back instead, where whoever asks says which row is changed next */
+  private readonly kept: KeptRow | null
   /** the step for which the last row that couldn't be laid had no place */
   failed = 0
   /** whether the last row came to the week that was known */
   isKnown = false
 
-  constructor(private readonly layout: RowLayout) {}
+  constructor(
+    private readonly layout: RowLayout,
+    { keeps = false } = {},
+  ) {
+    this.kept = keeps ? new KeptRow(layout.memory) : null
+  }
 
   private takeLast(): void {
-    const last = this.laid.pop()
+    const last = this.gone.laid.pop()
     if (last !== undefined) this.layout.take(last)
   }
 
@@ -36,17 +42,16 @@ export class ChainSequence {
    * `limit`. Of a row that comes to the same week as a known one, the rest is not laid anew.
    */
   costOf(wanted: readonly number[], limit = Infinity, known?: KnownRow): number {
-    const { row, laid, laidAfter, waitingAfter, layout } = this
-    let same = 0
-    while (same < row.length && row[same] === wanted[same]) same += 1
-    this.cut(same)
+    const { layout, kept } = this
+    const { row, laid, laidAfter, waitingAfter } = this.gone
+    const same = this.goBack(wanted)
     const began = laid.length
     let waiting = waitingAfter[same - 1] ?? none
-    const alike = known ? new Alike(known, wanted) : null
-    this.isKnown = alike?.isSame ?? false
-    if (alike && this.isKnown) return alike.cost
-    let compared = alike ? (laidAfter[alike.first - 1] ?? 0) : 0
-    if (alike && alike.first > same) compared = began
+    const like = known ? new Alike(known, wanted) : null
+    this.isKnown = like?.isSame ?? false
+    if (like && this.isKnown) return like.cost
+    let compared = like ? (laidAfter[like.first - 1] ?? 0) : 0
+    if (like && like.first > same) compared = began
     for (let k = same; k < wanted.length; k += 1) {
       const unit = wanted[k] ?? 0
       const came = waiting.length > 0 && waiting.includes(unit) ? waits : layout.lay(unit)
@@ -67,12 +72,13 @@ export class ChainSequence {
       row.push(unit)
       laidAfter.push(laid.length)
       waitingAfter.push(waiting)
-      if (!alike?.mayBe) continue
+      kept?.note(row.length)
+      if (!like?.mayBe) continue
       for (; compared < laid.length; compared += 1)
-        if (!layout.liesAsIn(laid[compared] ?? 0, alike.known.start, alike.known.by)) alike.mayBe = false
-      if (!alike.mayBe || k < alike.last || waiting.length > 0) continue
+        if (!layout.liesAsIn(laid[compared] ?? 0, like.known.start, like.known.by)) like.mayBe = false
+      if (!like.mayBe || k < like.last || waiting.length > 0) continue
       this.isKnown = true
-      return alike.cost
+      return like.cost
     }
     if (waiting[0] !== undefined) this.failed = layout.nextOf(waiting[0])
     return waiting.length > 0 ? Infinity : layout.worth
@@ -88,7 +94,7 @@ export class ChainSequence {
         this.failed = this.layout.nextOf(unit)
         return null
       }
-      this.laid.push(unit)
+      this.gone.laid.push(unit)
       return at
     }
     return -1
@@ -96,20 +102,43 @@ export class ChainSequence {
   /** Takes up what was laid from the first of such chains on, by their unit and their number in it. */
   forget(is: (unit: number, nth: number) => boolean): void {
     const nth = new Map<number, number>()
-    const first = this.row.findIndex((unit) => {
+    const first = this.gone.row.findIndex((unit) => {
       const its = nth.get(unit) ?? 0
       nth.set(unit, its + 1)
       return is(unit, its)
     })
     if (first >= 0) this.cut(first)
   }
+  /** The row that was laid last is the one that is changed next. */
+  keep(): void {
+    this.kept?.keep(this.gone, this.isKnown)
+  }
   clear(): void {
     this.cut(0)
+    this.kept?.clear()
+  }
+  /** Back to where a row begins to differ from what lies, or from the row that is kept; answers with how much of it lies. */
+  private goBack(wanted: readonly number[]): number {
+    const { gone, kept } = this
+    const same = alike(gone.row, wanted)
+    if (!kept) {
+      this.cut(same)
+      return same
+    }
+    const reach = kept.reach(wanted)
+    const above = gone.laid.length - (gone.laidAfter[same - 1] ?? 0)
+    const isNear = above <= (same - reach) * layingCosts
+    if (isNear) this.cut(same)
+    else kept.bringBack(reach, gone)
+    const place = isNear ? same : reach
+    kept.begin(place)
+    return place
   }
   private cut(to: number): void {
-    const began = this.laidAfter[to - 1] ?? 0
-    while (this.laid.length > began) this.takeLast()
-    for (const each of [this.row, this.laidAfter, this.waitingAfter]) each.length = to
+    const { row, laid, laidAfter, waitingAfter } = this.gone
+    const began = laidAfter[to - 1] ?? 0
+    while (laid.length > began) this.takeLast()
+    for (const each of [row, laidAfter, waitingAfter]) each.length = to
   }
 }
 

@@ -1,6 +1,7 @@
 /** Stays at drying places, as they are laid: when each begins, and when those end whose end is laid; a place is kept for all others. Minutes; pure. */
 import { never } from './calendar'
 import { InOrder } from './inOrder'
+import type { Memory } from './memory'
 import type { WorkshopProblem } from './problem'
 import { open } from './waitTable'
 
@@ -12,9 +13,10 @@ class Stay {
   constructor(
     most: number,
     readonly places: number,
+    memory: Memory,
   ) {
-    this.begins = new InOrder(most)
-    this.ends = new InOrder(most)
+    this.begins = new InOrder(most, memory)
+    this.ends = new InOrder(most, memory)
   }
   begin(minute: number): void {
     this.begins.put(minute)
@@ -74,11 +76,11 @@ export class Stays {
   /** by step: the room in which it dries, or comes from drying; none where that has no number of its own */
   private readonly roomOf: readonly (Stay | null)[]
 
-  constructor({ steps, lags, pools }: Pick<WorkshopProblem, 'steps' | 'lags' | 'pools'>) {
+  constructor({ steps, lags, pools }: Pick<WorkshopProblem, 'steps' | 'lags' | 'pools'>, memory: Memory) {
     const stays = lags.filter(({ rack }) => rack)
-    this.house = new Stay(stays.length, pools.rack)
+    this.house = new Stay(stays.length, pools.rack, memory)
     const inRoom = (room: number) => stays.filter((lag) => lag.room === room)
-    this.rooms = (pools.rooms ?? []).map((places, room) => new Stay(inRoom(room).length, places))
+    this.rooms = (pools.rooms ?? []).map((places, room) => new Stay(inRoom(room).length, places, memory))
     const roomOf = steps.map((): Stay | null => null)
     for (const { from, to, room } of stays)
       for (const step of [from ?? never, to]) if (step !== never) roomOf[step] = this.rooms[room ?? never] ?? null

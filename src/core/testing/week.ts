@@ -115,3 +115,10 @@ export function randomProblem(seed: number, pieces: number): WorkshopProblem {
     })),
   })
 }
+
+/** Any row of chains, each unit as often as it has some. */
+export const rowOf = ({ units }: { units: readonly { chains: readonly unknown[] }[] }, random: () => number): number[] =>
+  units
+    .flatMap(({ chains }, unit) => chains.map(() => ({ unit, by: random() })))
+    .sort((a, b) => a.by - b.by)
+    .map(({ unit }) => unit)
