@@ -3,6 +3,7 @@
  * single parts are earlier or later by, and how much longer than by itself everything takes in a full workshop. Pure.
  */
 import { never } from './calendar'
+import { putInOrder } from './inOrder'
 import type { Grain, Search } from './search'
 import { ChainSequence } from './sequence'
 
@@ -25,7 +26,7 @@ export function searchDates(search: Search, { units, layout, latest, held }: Gra
   const { pieces } = search.problem
   const sequence = new ChainSequence(layout, { keeps: true })
   const chains = units.flatMap(({ chains, piece }, unit) => chains.map(() => ({ unit, piece })))
-  const all = chains.map((_, k) => k)
+  const inOrder = Int32Array.from(chains, (_, k) => k)
   const key = new Float64Array(chains.length)
   let now: Dates = {
     pieces: pieces.map(({ due, weight }) => due - (weight * dayMinutes) / 2),
@@ -59,7 +60,8 @@ export function searchDates(search: Search, { units, layout, latest, held }: Gra
       // what was begun comes before all else, or what must follow it soon finds no hands
       key[k] = pinned === never ? date - (date - latest.of(k, date)) * dates.stretch : pinned - begun
     })
-    return [...all].sort((a, b) => (key[a] ?? 0) - (key[b] ?? 0) || a - b).map((k) => chains[k]?.unit ?? 0)
+    putInOrder(inOrder, (k) => key[k] ?? 0)
+    return Array.from(inOrder, (k) => chains[k]?.unit ?? 0)
   }
   /** Two pieces' dates changed for each other, one earlier or later, a part against its piece, or more room for all. */
   function shaken(dates: Dates, size: number): Dates {

@@ -29,3 +29,19 @@ export class InOrder {
     for (; k < last; k += 1) this.at[k] = this.at[k + 1] ?? 0
   }
 }
+
+/** Puts a list in order by what is told of each, else by number; soon done where little of it has changed since it was in order. */
+export function putInOrder(list: Int32Array, keyOf: (each: number) => number): void {
+  for (let k = 1; k < list.length; k += 1) {
+    const each = list[k] ?? 0
+    const key = keyOf(each)
+    let at = k
+    for (; at > 0; at -= 1) {
+      const before = list[at - 1] ?? 0
+      const other = keyOf(before)
+      if (other < key || (other === key && before < each)) break
+      list[at] = before
+    }
+    list[at] = each
+  }
+}

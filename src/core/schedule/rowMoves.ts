@@ -9,11 +9,22 @@ const far = 2 * 1440
 type Row = readonly number[]
 
 export class RowMoves {
+  /** by unit: how many of its chains were passed; the units of chains that are put elsewhere, and when each is wanted to begin */
+  private readonly nth: Int32Array
+  private readonly own: Int32Array
+  private readonly at: Float64Array
+
   constructor(
     private readonly grain: Pick<Grain, 'units' | 'latest'>,
     private readonly why: WhyLate,
     private readonly random: () => number,
-  ) {}
+  ) {
+    const { units } = grain
+    const chains = units.reduce((sum, unit) => sum + unit.chains.length, 0)
+    this.nth = new Int32Array(units.length)
+    this.own = new Int32Array(chains)
+    this.at = new Float64Array(chains)
+  }
 
   next(row: Row): number[] {
     const kind = this.random()
@@ -39,30 +50,34 @@ export class RowMoves {
   }
   /** Pieces as they would be worked towards other dates, among all else as it stands. */
   dated(row: Row, piece = this.pickPiece(row)): number[] {
+    const { why, own, at } = this
     const { units, latest } = this.grain
     const dates = this.otherDates(row, piece)
-    const nth = new Int32Array(units.length)
-    const [others, starts]: [number[], number[]] = [[], []]
-    const own: { unit: number; at: number }[] = []
+    const others: number[] = []
+    this.nth.fill(0)
+    let many = 0
     for (const unit of row) {
-      const chain = this.why.chainOf(unit, nth[unit] ?? 0)
-      nth[unit] = (nth[unit] ?? 0) + 1
+      const chain = why.chainOf(unit, this.nth[unit] ?? 0)
+      this.nth[unit] = (this.nth[unit] ?? 0) + 1
       const date = dates.get(units[unit]?.piece ?? 0)
-      if (date !== undefined) own.push({ unit, at: latest.of(chain, date) })
-      else {
-        others.push(unit)
-        starts.push(this.why.startOf(chain))
-      }
+      if (date === undefined) others.push(unit)
+      else insert(own, at, { many: many++, unit, at: latest.of(chain, date) })
     }
-    const inOrder = Int32Array.from(starts).sort()
-    own.sort((a, b) => a.at - b.at)
+    // each before as many of the others as begin no sooner
     const next: number[] = []
+    const { inOrder } = why
     let passed = 0
-    for (const { unit, at } of own) {
-      while (passed < inOrder.length && (inOrder[passed] ?? 0) < at) next.push(others[passed++] ?? 0)
-      next.push(unit)
+    for (let k = 0, seen = 0; k < many; k += 1) {
+      for (; seen < inOrder.length; seen += 1) {
+        const chain = inOrder[seen] ?? 0
+        if (dates.has(why.pieceOf(chain))) continue
+        if (why.startOf(chain) >= (at[k] ?? 0)) break
+        next.push(others[passed++] ?? 0)
+      }
+      next.push(own[k] ?? 0)
     }
-    return [...next, ...others.slice(passed)]
+    while (passed < others.length) next.push(others[passed++] ?? 0)
+    return next
   }
   /** A piece, or a part of it, earlier or later altogether, or from somewhere on. */
   private shifted(row: Row): number[] {
@@ -71,11 +86,25 @@ export class RowMoves {
     const by = (this.random() < 0.6 ? -1 : 1) * (1 + this.random() ** 2 * row.length * 0.6)
     const from = this.random() < 0.5 ? 0 : this.random() * row.length
     const isHis = (unit: number) => (only === null ? this.grain.units[unit]?.piece === piece : unit === only)
-    const key = row.map((unit, k) => (k >= from && isHis(unit) ? k + by : k))
-    return row
-      .map((_, k) => k)
-      .sort((a, b) => (key[a] ?? 0) - (key[b] ?? 0))
-      .map((k) => row[k] ?? 0)
+    const [next, his]: [number[], number[]] = [[], []]
+    row.forEach((unit, k) => {
+      if (k >= from && isHis(unit)) his.push(k)
+    })
+    let moved = 0
+    const movedBefore = (k: number) => {
+      for (; moved < his.length && (his[moved] ?? 0) + by < k; moved += 1) next.push(row[his[moved] ?? 0] ?? 0)
+    }
+    let nth = 0
+    row.forEach((unit, k) => {
+      if (his[nth] === k) {
+        nth += 1
+        return
+      }
+      movedBefore(k)
+      next.push(unit)
+    })
+    movedBefore(Infinity)
+    return next
   }
 
   /** What holds a dear piece back comes after it. */
@@ -109,4 +138,15 @@ export class RowMoves {
     }
     return next
   }
+}
+
+/** Puts a unit among so many others by when it is wanted, after those that are wanted as soon. */
+function insert(units: Int32Array, wanted: Float64Array, { many, unit, at }: { many: number; unit: number; at: number }): void {
+  let k = many
+  for (; k > 0 && (wanted[k - 1] ?? 0) > at; k -= 1) {
+    units[k] = units[k - 1] ?? 0
+    wanted[k] = wanted[k - 1] ?? 0
+  }
+  units[k] = unit
+  wanted[k] = at
 }

@@ -4,6 +4,7 @@
  */
 import { costOfEnd, type Earliest } from './bound'
 import { never } from './calendar'
+import { putInOrder } from './inOrder'
 import type { Lag, WorkshopProblem } from './problem'
 import type { RowLayout } from './rowLayout'
 import type { Unit } from './units'
@@ -26,9 +27,12 @@ export class WhyLate {
   private readonly chains: { unit: number; nth: number; steps: readonly number[]; opens: boolean }[] = []
   private readonly firstChain: number[]
   private readonly place: Int32Array
+  private readonly pieces: Int32Array
   readonly start: Int32Array
   private readonly end: Int32Array
   readonly by: Int32Array
+  /** chains in the order in which they begin */
+  readonly inOrder: Int32Array
   private readonly worth: Float64Array
   private worthInAll = 0
 
@@ -51,6 +55,8 @@ export class WhyLate {
       })
     })
     this.place = new Int32Array(this.chains.length)
+    this.inOrder = Int32Array.from(this.chains, (_, chain) => chain)
+    this.pieces = Int32Array.from(this.chains, ({ unit }) => units[unit]?.piece ?? 0)
     this.start = new Int32Array(steps.length)
     this.end = new Int32Array(steps.length)
     this.by = new Int32Array(steps.length)
@@ -61,6 +67,7 @@ export class WhyLate {
   note(row: readonly number[], layout: Pick<RowLayout, 'copyTo'>): void {
     this.noteRow(row)
     layout.copyTo(this.start, this.end, this.by)
+    putInOrder(this.inOrder, (chain) => this.startOf(chain))
     this.worthInAll = 0
     this.problem.pieces.forEach(({ final }, piece) => {
       const least = costOfEnd(this.problem, piece, this.earliest.end[final] ?? 0)
@@ -78,7 +85,7 @@ export class WhyLate {
     })
   }
 
-  /** In the week that was noted: when a piece ends, which chain of all a unit's is, when a chain begins. */
+  /** In the week that was noted: when a piece ends, which chain of all a unit's is, of which piece a chain is, when it begins. */
   endOfPiece(piece: number): number {
     return this.end[this.problem.pieces[piece]?.final ?? 0] ?? 0
   }
@@ -87,6 +94,9 @@ export class WhyLate {
   }
   chainOf(unit: number, nth: number): number {
     return (this.firstChain[unit] ?? 0) + nth
+  }
+  pieceOf(chain: number): number {
+    return this.pieces[chain] ?? 0
   }
   startOf(chain: number): number {
     return this.start[this.chains[chain]?.steps[0] ?? 0] ?? 0
