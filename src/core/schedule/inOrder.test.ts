@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { InOrder } from './inOrder'
+import { InOrder, putInOrder } from './inOrder'
 import { Memory } from './memory'
 
 const minute = fc.integer({ min: 0, max: 40 })
@@ -24,5 +24,14 @@ describe('minutes in their order', () => {
         expect([...kept.at.slice(0, kept.count)]).toEqual(all.toSorted((a, b) => a - b))
       }),
     )
+  })
+  test('a list is put in order by what is told of each, and by number where that is alike', () => {
+    const keys = [3, 1, 2, 1, 0]
+    const list = Int32Array.from([4, 3, 2, 1, 0])
+    putInOrder(list, (each) => keys[each] ?? 0)
+    expect([...list]).toEqual([4, 1, 3, 2, 0])
+    keys[4] = 2
+    putInOrder(list, (each) => keys[each] ?? 0)
+    expect([...list]).toEqual([1, 3, 2, 4, 0])
   })
 })

@@ -1,5 +1,4 @@
-/** Minutes in their order, put in and taken out very often. Pure. */
-
+/** Minutes in their order, put in and taken out very often; and a list put in order again that nearly is. Pure. */
 import type { Memory } from './memory'
 
 export class InOrder {

@@ -83,7 +83,7 @@ function copy(from: Gone, to: Gone, place: number): void {
   for (let k = 0; k < lying; k += 1) to.laid[k] = from.laid[k] ?? 0
 }
 /** Forgets what comes after so much of a row. */
-function cutTo({ row, laid, laidAfter, waitingAfter }: Gone, place: number): void {
+export function cutTo({ row, laid, laidAfter, waitingAfter }: Gone, place: number): void {
   row.length = place
   laidAfter.length = place
   waitingAfter.length = place

@@ -2,7 +2,7 @@
  * A week as a row of chains laid one after the other. What two rows begin with alike is left lying when one is
  * laid after the other, and laying stops where it can't come out cheap enough any more. Pure.
  */
-import { alike, KeptRow, nothingGone } from './keptRow'
+import { alike, cutTo, KeptRow, nothingGone } from './keptRow'
 import { hopeless, laid as lies, type RowLayout, waits } from './rowLayout'
 
 /** A row whose week is known: when each step begins in it, and by whom. */
@@ -108,6 +108,8 @@ export class ChainSequence {
       return is(unit, its)
     })
     if (first >= 0) this.cut(first)
+    // what was kept lay as it does no more
+    this.kept?.clear()
   }
   /** The row that was laid last is the one that is changed next. */
   keep(): void {
@@ -135,10 +137,10 @@ export class ChainSequence {
     return place
   }
   private cut(to: number): void {
-    const { row, laid, laidAfter, waitingAfter } = this.gone
+    const { laid, laidAfter } = this.gone
     const began = laidAfter[to - 1] ?? 0
     while (laid.length > began) this.takeLast()
-    for (const each of [row, laidAfter, waitingAfter]) each.length = to
+    cutTo(this.gone, to)
   }
 }
 
